@@ -1,0 +1,45 @@
+/** The open formats and the API. One Zod schema per format; the JSON Schemas in docs/ come from these. */
+export { job, screen } from './job';
+export { catalogue, mount, anchor } from './catalogue';
+export { plan } from './plan';
+export * as api from './api';
+export { checkFile, pathText } from './faults';
+
+export type { Checked } from './faults';
+export type { Fault, RoomSummary, SavedReply, SaveRequest, StaleReply } from './api';
+export type { CentreRule, Job, LevelReading, Measured, Screen } from './job';
+export type { Build, Item, ItemKind, Viewer } from './room';
+export type { Evidence, Look } from './evidence';
+export type {
+  Bit,
+  Catalogue,
+  CatalogueScreen,
+  Fixing,
+  Mount,
+  MountType,
+  Plate,
+  Slot,
+} from './catalogue';
+export type { BuildKind, Extent, School, Side, Units } from './parts';
+export type {
+  Correction,
+  Finding,
+  Fit,
+  FitRule,
+  Height,
+  Hole,
+  Level,
+  LevelGroup,
+  LevelResult,
+  Mark,
+  Op,
+  Placement,
+  Plan,
+  Ranked,
+  Stage,
+  Stud,
+  Unit,
+  Verdict,
+  ViewerAngles,
+  Working,
+} from './plan';

@@ -1,0 +1,288 @@
+import { z } from 'zod';
+import { anchor, bit, lag, mount } from './catalogue';
+import { build, item, viewer, zone } from './room';
+import {
+  angle,
+  at,
+  coordinate,
+  extent,
+  id,
+  length,
+  mass,
+  onWall,
+  school,
+  share,
+  side,
+  size,
+  thread,
+  units,
+  wholeNumber,
+  words,
+} from './parts';
+import { evidence, look, scan } from './evidence';
+
+/** The job document: one room, one wall. What was measured or chosen; nothing that follows from it. */
+
+export const screen = z.strictObject({
+  name: words.optional(),
+  diagonal: size,
+  width: size.optional(),
+  height: size.optional(),
+  thickness: size.optional(),
+  mass,
+  pattern: extent,
+  patternCentre: z.strictObject({ right: coordinate, up: coordinate }).optional(),
+  insert: z
+    .strictObject({
+      thread: thread.optional(),
+      depth: length.optional(),
+      recess: length.optional(),
+    })
+    .optional(),
+  back: z.enum(['flat', 'stepped', 'curved']).optional(),
+  ports: z.enum(['side', 'back', 'down']).optional(),
+  plugDepth: length.optional(),
+  maxAmbient: z.number().min(-50).max(120).optional(),
+});
+
+const room = z.strictObject({
+  wall: z.strictObject({
+    width: size,
+    height: size,
+    build,
+    zones: z.array(zone).max(200).optional(),
+    returns: z
+      .strictObject({ left: z.boolean().optional(), right: z.boolean().optional() })
+      .optional(),
+  }),
+  sideWalls: z
+    .strictObject({
+      left: z.strictObject({ build: build.partial() }).optional(),
+      right: z.strictObject({ build: build.partial() }).optional(),
+    })
+    .optional(),
+  viewers: z.array(viewer).max(40).optional(),
+  objects: z.array(item).max(400).optional(),
+  floor: z
+    .array(
+      z
+        .strictObject({
+          id,
+          kind: z.string().min(1).max(60),
+          name: words.optional(),
+          left: coordinate,
+          right: coordinate,
+          near: length,
+          far: length,
+          height: length.optional(),
+        })
+        .refine((f) => f.left < f.right, { path: ['right'], message: 'must be right of left' })
+        .refine((f) => f.near < f.far, { path: ['far'], message: 'must be further than near' }),
+    )
+    .max(200)
+    .optional(),
+  heat: z
+    .strictObject({ x: coordinate, y: coordinate, celsius: z.number().min(-50).max(500) })
+    .optional(),
+});
+
+const CENTRES = 'takes "wall", "between", "object" or "x"';
+const centreRule = z.discriminatedUnion(
+  'on',
+  [
+    z.strictObject({ on: z.literal('wall') }),
+    z.strictObject({
+      on: z.literal('between'),
+      a: z.union([id, coordinate]),
+      b: z.union([id, coordinate]),
+    }),
+    z.strictObject({ on: z.literal('object'), object: id }),
+    z.strictObject({ on: z.literal('x'), x: coordinate }),
+  ],
+  CENTRES,
+);
+
+const aim = z.strictObject({
+  height: school,
+  schools: z
+    .strictObject({
+      eyes: z
+        .strictObject({ reclineShare: share.optional(), settled: z.array(size).optional() })
+        .optional(),
+      'bottom-band': z
+        .strictObject({ from: length, to: length })
+        .refine((b) => b.from <= b.to, { path: ['to'], message: 'is below from' })
+        .optional(),
+      above: z.strictObject({ object: id.optional(), gap: length.optional() }).optional(),
+      'line-up': z
+        .strictObject({ edge: z.enum(['bottom', 'top', 'centre']), to: length })
+        .optional(),
+      'fit-between': z
+        .strictObject({ below: id.optional(), above: id.optional(), ratio: share.optional() })
+        .optional(),
+      vote: z.strictObject({ top: size }).optional(),
+      standing: z.strictObject({ eye: size }).optional(),
+    })
+    .optional(),
+  centre: centreRule,
+  sag: length.optional(),
+  ceilingGap: length.optional(),
+  liftOn: length.optional(),
+});
+
+const measured = z.strictObject({
+  from: z.enum(['bottom', 'top']),
+  to: z
+    .string()
+    .regex(
+      /^(hook|plate-top|plate-bottom|row:\d{1,3})$/,
+      'takes hook, plate-top, plate-bottom or row:0, row:1 …',
+    ),
+  value: coordinate,
+});
+
+const levelReading = z
+  .strictObject({
+    instrument: z.enum(['spirit', 'digital']),
+    length: size.optional(),
+    gap: length.optional(),
+    high: side.optional(),
+    angle: angle.optional(),
+    turned: z.boolean().optional(),
+    on: z.enum(['plate', 'set']).optional(),
+    when: z.string().min(1).max(40).optional(),
+  })
+  .superRefine((r, ctx) => {
+    const need = (field: 'length' | 'gap' | 'high' | 'angle') => {
+      if (r[field] === undefined)
+        ctx.addIssue({
+          code: 'custom',
+          path: [field],
+          message: `is needed for a ${r.instrument} level`,
+        });
+    };
+    if (r.instrument === 'digital') need('angle');
+    else {
+      need('length');
+      need('gap');
+      if (r.gap !== undefined && r.gap > 0) need('high');
+    }
+  });
+
+const note = z.union([words, z.strictObject({ text: words, at: at.optional() })]);
+
+export const job = z
+  .strictObject({
+    format: z.literal('steddo-job'),
+    version: z.literal(1),
+    title: z.string().trim().min(1, 'needs a title').max(200),
+    units,
+    guessed: z.array(z.string().min(1)).optional(),
+    screen,
+    mount: mount.optional(),
+    room,
+    aim,
+    measured: z.array(measured).max(40).optional(),
+    choices: z
+      .strictObject({
+        centreY: coordinate.optional(),
+        centreX: coordinate.optional(),
+        plateX: coordinate.optional(),
+        fold: side.optional(),
+        armHole: wholeNumber.optional(),
+        scheme: z.string().optional(),
+        stack: z.string().optional(),
+        packing: length.optional(),
+      })
+      .optional(),
+    evidence: z.array(evidence).max(2000).optional(),
+    scans: z.array(scan).max(400).optional(),
+    looks: z.array(look).max(400).optional(),
+    fixing: z
+      .strictObject({
+        school: z.enum(['studs-only', 'stud-first', 'rated-anchors']).optional(),
+        acknowledged: z
+          .array(z.strictObject({ code: z.string().min(1), at: at.optional() }))
+          .optional(),
+      })
+      .optional(),
+    anchors: z.array(anchor).optional(),
+    lags: z.array(lag).optional(),
+    bits: z.array(bit).optional(),
+    leads: z
+      .array(
+        z.strictObject({
+          id,
+          what: words,
+          to: z.string().optional(),
+          length: length.optional(),
+          route: z.enum(['behind', 'arm', 'trunking', 'rated-kit']).optional(),
+        }),
+      )
+      .optional(),
+    drilled: z
+      .array(
+        z.strictObject({
+          hole: id,
+          x: coordinate,
+          y: coordinate,
+          wall: onWall.optional(),
+          result: z.enum([
+            'good',
+            'drifted',
+            'stud',
+            'hollow',
+            'metal',
+            'blocked',
+            'broken',
+            'spun',
+            'felt-something',
+          ]),
+          at: at.optional(),
+        }),
+      )
+      .optional(),
+    floorHeights: z.array(z.strictObject({ x: coordinate, drop: coordinate })).optional(),
+    levelReadings: z.array(levelReading).max(400).optional(),
+    record: z
+      .strictObject({
+        built: z.array(z.union([words, z.record(z.string(), z.json())])).optional(),
+        notes: z.array(note).optional(),
+        open: z.array(note).optional(),
+        spares: z.array(note).optional(),
+      })
+      .optional(),
+  })
+  .superRefine((value, ctx) => {
+    const seen = new Map<string, string>();
+    const lists: [string, { id: string }[] | undefined][] = [
+      ['room.wall.zones', value.room.wall.zones],
+      ['room.viewers', value.room.viewers],
+      ['room.objects', value.room.objects],
+      ['room.floor', value.room.floor],
+      ['evidence', value.evidence],
+      ['scans', value.scans],
+      ['looks', value.looks],
+      ['anchors', value.anchors],
+      ['lags', value.lags],
+      ['bits', value.bits],
+      ['leads', value.leads],
+    ];
+    for (const [where, list] of lists)
+      list?.forEach((entry, index) => {
+        const first = seen.get(entry.id);
+        if (first !== undefined)
+          ctx.addIssue({
+            code: 'custom',
+            path: [...where.split('.'), index, 'id'],
+            message: `"${entry.id}" is already used at ${first}`,
+          });
+        else seen.set(entry.id, `${where}.${index}`);
+      });
+  });
+
+export type Job = z.infer<typeof job>;
+export type Screen = z.infer<typeof screen>;
+export type Measured = z.infer<typeof measured>;
+export type LevelReading = z.infer<typeof levelReading>;
+export type CentreRule = z.infer<typeof centreRule>;

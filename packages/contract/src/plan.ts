@@ -1,0 +1,342 @@
+import { z } from 'zod';
+import { mountType } from './catalogue';
+import { school, share, side } from './parts';
+
+/** What follows from a job: the plan file. Lengths mm, forces N, probabilities 0 to 1, angles degrees. */
+
+const num = z.number();
+const level = z.enum(['info', 'caution', 'stop']);
+const verdict = z.enum(['go', 'caution', 'stop']);
+
+export const stage = z.enum([
+  'set',
+  'room',
+  'mount',
+  'height',
+  'reach',
+  'wall',
+  'holes',
+  'level',
+  'hand-over',
+]);
+
+export const unit = z.enum(['mm', 'kg', 'deg', 'N', 'count', 'ratio']);
+export const op = z.enum([
+  '+',
+  '-',
+  '*',
+  '/',
+  'min',
+  'max',
+  'mean',
+  'atan',
+  'tan',
+  'abs',
+  'hypot',
+  'round',
+]);
+
+export interface Working {
+  label: string;
+  value: number;
+  unit: Unit;
+  /** How the terms give the value; absent on a leaf. */
+  op?: Op;
+  terms?: Working[];
+  /** The path in the job that a leaf was read from. */
+  path?: string;
+  /** A leaf that nobody measured: the product's default. */
+  guess?: boolean;
+}
+const working: z.ZodType<Working> = z.lazy(() =>
+  z.strictObject({
+    label: z.string(),
+    value: num,
+    unit,
+    op: op.optional(),
+    terms: z.array(working).optional(),
+    path: z.string().optional(),
+    guess: z.boolean().optional(),
+  }),
+);
+
+const findingValue = z.union([z.string(), num, z.boolean(), z.array(z.string()), z.array(num)]);
+
+export const finding = z.strictObject({
+  code: z.string(),
+  level,
+  stage,
+  values: z.record(z.string(), findingValue),
+  message: z.string().optional(),
+  source: z.string().optional(),
+  acknowledgeable: z.boolean(),
+  acknowledged: z.boolean(),
+});
+
+export const fitRule = z.enum([
+  'mass',
+  'pattern',
+  'screen-size',
+  'wall-kind',
+  'covering',
+  'stud-spacing',
+]);
+
+export const fit = z.strictObject({
+  rule: fitRule,
+  ok: z.boolean(),
+  level,
+  value: z.union([num, z.string()]),
+  limit: z.union([num, z.string()]),
+  margin: num,
+  unit: unit.optional(),
+  /** Which side of the rule was tightest, such as pattern height against the largest. */
+  axis: z.string().optional(),
+  message: z.string().optional(),
+});
+
+const ranked = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  type: mountType,
+  verdict,
+  reasons: z.array(fit),
+  nearest: fit.optional(),
+  /** What the label does not tell and has to be measured before holes can be given. */
+  toMeasure: z.array(z.string()),
+});
+
+const viewerAngles = z.strictObject({
+  viewer: z.string(),
+  centre: num,
+  top: num,
+  bottom: num,
+  fromRest: num,
+  workings: z.strictObject({ centre: working, fromRest: working }).optional(),
+});
+
+const intervals = z.array(z.tuple([num, num]));
+const conflict = z.strictObject({ constraints: z.array(z.string()) });
+
+const height = z.strictObject({
+  school,
+  /** Absent where nothing is feasible. */
+  centre: num.optional(),
+  bottom: num.optional(),
+  top: num.optional(),
+  wanted: num,
+  binding: z.array(z.string()),
+  angles: z.array(viewerAngles),
+  tiltNeeded: num.optional(),
+  working: working.optional(),
+  tiltWorking: working.optional(),
+});
+
+const box = { left: num, right: num, bottom: num, top: num };
+
+const placement = z.strictObject({
+  centre: z.strictObject({ x: num, y: num }),
+  ...box,
+  plate: z.strictObject({ ...box, x: num }).optional(),
+  armHole: z.number().int().optional(),
+  fold: side.optional(),
+  feasible: intervals,
+  feasibleX: intervals,
+  binding: z.array(z.string()),
+  conflict: conflict.optional(),
+});
+
+const mark = z.strictObject({
+  id: z.string(),
+  fromFloor: num,
+  fromCentre: num,
+  fromLeft: num,
+  belowTop: num,
+  /** Of fromFloor; of fromLeft for the marks left and right. */
+  working,
+  workings: z.strictObject({
+    fromFloor: working,
+    fromCentre: working,
+    fromLeft: working,
+    belowTop: working,
+  }),
+});
+
+const stud = z.strictObject({
+  centre: num,
+  width: num,
+  sd: num,
+  probability: share,
+  evidence: z.array(z.string()),
+  working: working.optional(),
+});
+
+const hole = z.strictObject({
+  id: z.string(),
+  order: z.number().int(),
+  x: num,
+  y: num,
+  into: z.enum(['stud', 'board', 'masonry', 'metal-stud', 'backing']),
+  fixing: z.strictObject({ kind: z.string(), diameter: num, length: num }),
+  bit: num,
+  depth: num,
+  probability: share,
+  hazard: z.enum(['nobody-looked', 'clear', 'seen']),
+  done: z.boolean(),
+  row: z.enum(['top', 'middle', 'bottom']),
+  stud: z.number().int(),
+  slot: z.number().int(),
+  working,
+  workings: z.strictObject({ bit: working, depth: working, probability: working.optional() }),
+});
+
+const scheme = z.strictObject({
+  key: z.string(),
+  kind: z.string(),
+  shift: num,
+  worstProbability: share,
+  worstUtilisation: num.optional(),
+});
+
+const correction = z.strictObject({
+  kind: z.enum(['slots', 'new-hole', 'shim', 'trim', 'roll']),
+  where: side,
+  by: num,
+  /** What this way of correcting can take up at most. */
+  limit: num.optional(),
+  fits: z.boolean(),
+  working: working.optional(),
+});
+
+const levelGroup = z.strictObject({
+  on: z.enum(['plate', 'set']),
+  when: z.string(),
+  slope: num,
+  instrumentError: num.optional(),
+  high: z.union([side, z.literal('neither')]),
+  span: num.optional(),
+  rise: num.optional(),
+  working: working.optional(),
+  errorWorking: working.optional(),
+});
+
+export const plan = z.strictObject({
+  format: z.literal('steddo-plan'),
+  version: z.literal(1),
+  title: z.string().optional(),
+  verdict,
+  findings: z.array(finding),
+  screen: z.strictObject({
+    patternClass: z.string(),
+    outline: z.strictObject({ width: num, height: num, guessed: z.boolean() }),
+    workings: z.strictObject({ width: working, height: working }).optional(),
+    screws: z
+      .array(
+        z.strictObject({
+          id: z.string(),
+          thread: z.string(),
+          length: num,
+          washers: z.array(num),
+          spacer: num,
+          engagement: num,
+          clearance: num,
+        }),
+      )
+      .optional(),
+  }),
+  fit: z.array(fit).optional(),
+  ranking: z.array(ranked).optional(),
+  heights: z.array(height).optional(),
+  placement: placement.optional(),
+  marks: z.array(mark).optional(),
+  studs: z.array(stud).optional(),
+  wood: z.strictObject({ step: num, p: z.array(num) }).optional(),
+  odd: z.array(z.string()).optional(),
+  nextLook: z
+    .strictObject({ kind: z.string(), x: num, y: num, gain: num, reason: z.string() })
+    .optional(),
+  scheme: scheme
+    .extend({
+      alternatives: z.array(scheme).optional(),
+      leastChange: z.strictObject({ kind: z.string(), by: num.optional() }).optional(),
+    })
+    .optional(),
+  holes: z.array(hole).optional(),
+  loads: z
+    .strictObject({
+      pose: z.strictObject({ extension: num, yaw: num }).optional(),
+      fasteners: z.array(
+        z.strictObject({
+          hole: z.string(),
+          tension: num,
+          shear: num,
+          allowableTension: num,
+          allowableShear: num,
+          utilisation: num,
+          governs: z.string(),
+        }),
+      ),
+      worst: num,
+      fourfold: num.optional(),
+      curve: z.array(z.strictObject({ extension: num, utilisation: num })).optional(),
+    })
+    .optional(),
+  reach: z
+    .strictObject({
+      folded: num,
+      extended: num.optional(),
+      centreOffset: num,
+      seats: z.array(
+        z.strictObject({
+          viewer: z.string(),
+          offAxis: num,
+          extension: num,
+          yaw: num,
+          tilt: num,
+          reachable: z.boolean(),
+          stoppedBy: z.string().optional(),
+        }),
+      ),
+      cableSlack: num.optional(),
+      protrusion: num.optional(),
+    })
+    .optional(),
+  level: z
+    .strictObject({
+      slope: num,
+      instrumentError: num.optional(),
+      corrections: z.array(correction),
+      groups: z.array(levelGroup),
+    })
+    .optional(),
+  day: z
+    .strictObject({
+      steps: z.array(z.record(z.string(), z.json())),
+      tools: z.array(z.string()),
+      parts: z.array(z.string()),
+      people: num,
+      minutes: num,
+    })
+    .optional(),
+  tolerance: z.record(z.string(), z.json()).optional(),
+});
+
+export type Plan = z.infer<typeof plan>;
+export type Finding = z.infer<typeof finding>;
+export type Level = z.infer<typeof level>;
+export type Verdict = z.infer<typeof verdict>;
+export type Stage = z.infer<typeof stage>;
+export type Unit = z.infer<typeof unit>;
+export type Op = z.infer<typeof op>;
+export type Fit = z.infer<typeof fit>;
+export type FitRule = z.infer<typeof fitRule>;
+export type Ranked = z.infer<typeof ranked>;
+export type Height = z.infer<typeof height>;
+export type ViewerAngles = z.infer<typeof viewerAngles>;
+export type Placement = z.infer<typeof placement>;
+export type Mark = z.infer<typeof mark>;
+export type Stud = z.infer<typeof stud>;
+export type Hole = z.infer<typeof hole>;
+export type Correction = z.infer<typeof correction>;
+export type LevelGroup = z.infer<typeof levelGroup>;
+export type LevelResult = NonNullable<Plan['level']>;

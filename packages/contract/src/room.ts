@@ -1,0 +1,85 @@
+import { z } from 'zod';
+import { angle, buildKind, coordinate, id, length, onWall, size, words } from './parts';
+
+/** What the room holds: the wall's build, zones that differ, things on the wall, people. */
+
+export const build = z.strictObject({
+  kind: buildKind,
+  board: length.optional(),
+  cover: z.enum(['gypsum', 'lath', 'panel', 'tile', 'none']).optional(),
+  state: z.enum(['sound', 'patched', 'wet']).optional(),
+  spacing: size.optional(),
+  studWidth: size.optional(),
+  studDepth: size.optional(),
+  timber: z.enum(['spruce-pine-fir', 'hem-fir', 'douglas-fir', 'southern-pine']).optional(),
+  masonry: z.enum(['brick', 'block', 'concrete', 'stone']).optional(),
+  unit: z.strictObject({ width: size, height: size, joint: length.optional() }).optional(),
+  thickness: size.optional(),
+});
+
+const rectangle = { left: coordinate, right: coordinate, bottom: coordinate, top: coordinate };
+const leftToRight = { path: ['right'], message: 'must be right of left' };
+const bottomToTop = { path: ['top'], message: 'must be above bottom' };
+
+export const zone = z
+  .strictObject({
+    id,
+    wall: onWall.optional(),
+    ...rectangle,
+    build: build.partial().optional(),
+    face: coordinate.optional(),
+  })
+  .refine((r) => r.left < r.right, leftToRight)
+  .refine((r) => r.bottom < r.top, bottomToTop);
+
+export const itemKind = z.enum([
+  'outlet',
+  'switch',
+  'data',
+  'furniture',
+  'cabinet',
+  'shelf',
+  'mantel',
+  'opening',
+  'chimney',
+  'window',
+  'curtain',
+  'door',
+  'vent',
+  'pipe',
+  'soundbar',
+  'box',
+  'other',
+]);
+
+export const item = z
+  .strictObject({
+    id,
+    kind: itemKind,
+    name: words.optional(),
+    wall: onWall.optional(),
+    ...rectangle,
+    out: length.optional(),
+    setMayCover: z.boolean().optional(),
+    plateMayCover: z.boolean().optional(),
+    topThickness: length.optional(),
+    hinge: z.enum(['left', 'right']).optional(),
+  })
+  .refine((r) => r.left < r.right, leftToRight)
+  .refine((r) => r.bottom < r.top, bottomToTop);
+
+export const viewer = z.strictObject({
+  id,
+  name: words.optional(),
+  eye: size.optional(),
+  distance: size.optional(),
+  x: coordinate.optional(),
+  recline: angle.optional(),
+  weight: z.number().positive().max(1000).optional(),
+  posture: z.enum(['seated', 'reclined', 'lying', 'standing']).optional(),
+});
+
+export type Build = z.infer<typeof build>;
+export type Item = z.infer<typeof item>;
+export type ItemKind = z.infer<typeof itemKind>;
+export type Viewer = z.infer<typeof viewer>;

@@ -1,0 +1,91 @@
+import type { Finding, Level, School, Stage } from '@steddo/contract';
+
+/** Judgements are data: a code, how serious, where, and the values. Words for them are in @steddo/text. */
+export interface FindingValues {
+  'loads-not-checked': Record<string, never>;
+  'nobody-looked': { holes: number };
+  'still-guessed': { paths: string[] };
+  'outline-off-diagonal': { axis: string; measuredMm: number; expectedMm: number; percent: number };
+  'mass-above-class': { patternClass: string; massKg: number; limitKg: number };
+  'mount-needed': Record<string, never>;
+  'mount-mass': { massKg: number; limitKg: number; marginKg: number };
+  'mount-pattern': { axis: string; valueMm: number; limitMm: number; shortMm: number };
+  'mount-size': { diagonalMm: number; minMm: number; maxMm: number };
+  'mount-wall': { kind: string; takes: string[] };
+  'mount-covering': { boardMm: number; limitMm: number };
+  'mount-spacing': { spacingMm: number; minMm: number; maxMm: number };
+  'extension-arms-needed': { widthMm: number; heightMm: number };
+  'mount-to-measure': { fields: string[] };
+  'arm-hole-missing': { armHole: number; count: number };
+  'wall-kind-unknown': Record<string, never>;
+  'wall-kind-not-computed': { kind: string };
+  'fixing-not-computed': { kind: string };
+  'fixing-school-not-computed': { school: string };
+  'school-not-computed': { school: School };
+  'school-needs-object': { school: School; object: string };
+  'school-needs-eyes': { school: School; viewers: string[] };
+  'centre-needs-object': { object: string };
+  'height-conflict': { constraints: string[] };
+  'height-moved': { school: string; wantedMm: number; gotMm: number; by: string };
+  'sideways-conflict': { constraints: string[] };
+  'sideways-moved': { wantedMm: number; gotMm: number; by: string };
+  'centre-off-rest': { viewer: string; degrees: number; limit: number };
+  'top-too-high': { viewer: string; degrees: number; limit: number };
+  'viewer-inside-set': { viewer: string; distanceMm: number; outMm: number };
+  'measured-differs': { to: string; measuredMm: number; geometryMm: number; differenceMm: number };
+  'measured-unused': { to: string };
+  'plate-beyond-slide': { shiftMm: number; slideMm: number };
+  'studs-needed': { found: number; needed: number };
+  'no-stud-in-slots': { shortMm: number };
+  'slots-too-few': { needed: number; found: number };
+  'stud-doubtful': { hole: string; percent: number };
+  'evidence-odd': { ids: string[] };
+  'bit-outside-band': { bitMm: number; fromMm: number; toMm: number };
+  'no-bit': { fromMm: number; toMm: number };
+  'lag-too-short': { depthMm: number };
+  'drilled-not-replanned': { holes: number };
+  'level-not-turned': { on: string };
+  'level-good': { riseMm: number; spanMm: number };
+  'level-off': { riseMm: number; spanMm: number; high: string };
+  'level-beyond-slots': { needMm: number; playMm: number };
+}
+
+export type FindingCode = keyof FindingValues;
+
+/** Only these stops may be acknowledged; the rest stand until the job changes. */
+const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>(['stud-doubtful']);
+
+/**
+ * Makes a finding. Its level says: `info` worth knowing, `caution` mind this, `stop` do not go on.
+ * `finding('loads-not-checked', 'caution', 'holes', {})`.
+ */
+export function finding<C extends FindingCode>(
+  code: C,
+  level: Level,
+  stage: Stage,
+  values: FindingValues[C],
+  source?: string,
+): Finding {
+  return {
+    code,
+    level,
+    stage,
+    values: values as Finding['values'],
+    ...(source === undefined ? {} : { source }),
+    acknowledgeable: level === 'stop' && ACKNOWLEDGEABLE.has(code),
+    acknowledged: false,
+  };
+}
+
+/** Marks what the job has acknowledged; only findings that can be acknowledged take it. */
+export function acknowledge(findings: Finding[], codes: readonly string[]): Finding[] {
+  return findings.map((f) =>
+    f.acknowledgeable && codes.includes(f.code) ? { ...f, acknowledged: true } : f,
+  );
+}
+
+/** The worst of the findings; an acknowledged stop counts as a caution. */
+export function verdictOf(findings: readonly Finding[]): 'go' | 'caution' | 'stop' {
+  if (findings.some((f) => f.level === 'stop' && !f.acknowledged)) return 'stop';
+  return findings.some((f) => f.level !== 'info') ? 'caution' : 'go';
+}

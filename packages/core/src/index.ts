@@ -1,0 +1,48 @@
+/** The heart of Steddo: pure computation. No screen, no server, no clock, no chance that is not passed in. */
+
+// everything that follows from a job
+export { plan, type PlanOptions } from './plan';
+
+// numbers as the trade writes them
+export { parseTape, type TapeFault, type TapeReading, type TapeRules } from './units/parseTape';
+export { parseAmount, type AmountFault, type AmountReading } from './units/parseAmount';
+export { IMPERIAL, METRIC, formatTape, onDivision, tapeOf, tapeParts } from './units/formatTape';
+export type { TapeParts, TapeStyle } from './units/formatTape';
+export {
+  KG_PER_POUND,
+  LENGTH_UNITS,
+  MM_PER_INCH,
+  fromKg,
+  fromMm,
+  toDeg,
+  toKg,
+  toMm,
+  toRad,
+} from './units/convert';
+export type { LengthUnit, MassUnit } from './units/convert';
+
+// edits of the job document
+export { applyCommand, type Applied, type Command } from './edit/command';
+export { measure } from './edit/measure';
+export {
+  EMPTY_HISTORY,
+  HISTORY_LIMIT,
+  edit,
+  stepHistory,
+  type History,
+  type Step,
+} from './edit/history';
+
+// the set, the mount, the wall
+export { outlineOf } from './screen/outlineOf';
+export { patternClass } from './screen/patternClass';
+export { fitMount } from './mount/fitMount';
+export { rankMounts } from './mount/rankMounts';
+export { combineMarks } from './wall/combineMarks';
+export { COMPUTED_SCHOOLS } from './placement/schools';
+export { plateMayCover, setMayCover } from './placement/itemRules';
+export { riseOver } from './level/readLevel';
+
+// judgements and workings
+export type { FindingCode, FindingValues } from './findings';
+export { evaluate, leaf, leaves, node } from './working';

@@ -1,0 +1,191 @@
+import type {
+  Correction,
+  Finding,
+  LevelGroup,
+  LevelReading,
+  LevelResult,
+  Working,
+} from '@steddo/contract';
+import { finding } from '../findings';
+import { LEVEL_GOOD_MM, LEVEL_SEEN_MM } from '../tolerances';
+import { toRad } from '../units/convert';
+import { leaf, node } from '../working';
+
+/** What the level needs to know of the plan: spans and play, mm. */
+export interface LevelContext {
+  plateSpanMm?: number;
+  /** Up and down play of the plate's slots around the screw, both ends together. */
+  slotPlayMm?: number;
+  setWidthMm: number;
+  hookSpacingMm?: number;
+  trimHeightMm?: number;
+  rollDeg?: number;
+}
+
+/**
+ * Slope, the level's own error and what to do about it, from readings in the wall's frame.
+ * Unturned a and turned b: slope (a + b) / 2, own error (a - b) / 2; positive: right end high.
+ * 0.2 and 0.1 degrees: slope 0.15, error 0.05. Undefined when nobody has read a level.
+ */
+export function readLevel(
+  readings: readonly LevelReading[],
+  context: LevelContext,
+): { level: LevelResult; findings: Finding[] } | undefined {
+  const groups = grouped(readings).map((g) => groupOf(g, context));
+  const latest = groups.at(-1);
+  if (!latest) return undefined;
+  return {
+    level: {
+      slope: latest.slope,
+      ...(latest.instrumentError === undefined ? {} : { instrumentError: latest.instrumentError }),
+      corrections: corrections(latest, context),
+      groups,
+    },
+    findings: levelFindings(latest, context),
+  };
+}
+
+interface Indexed {
+  reading: LevelReading;
+  index: number;
+}
+
+/** Readings of one plate or set at one moment, in the order in which the moments were first read. */
+function grouped(readings: readonly LevelReading[]): Indexed[][] {
+  const groups = new Map<string, Indexed[]>();
+  readings.forEach((reading, index) => {
+    const key = `${reading.on ?? 'plate'} ${reading.when ?? 'snug'}`;
+    groups.set(key, [...(groups.get(key) ?? []), { reading, index }]);
+  });
+  return [...groups.values()].sort((a, b) => a.at(-1)!.index - b.at(-1)!.index);
+}
+
+/** A reading's angle, degrees, right end high positive. 0.5 mm over 1000 mm is 0.0286 degrees. */
+export function readingAngle({ reading, index }: Indexed): Working {
+  const path = `levelReadings.${index}`;
+  if (reading.instrument === 'digital')
+    return leaf('level-angle', reading.angle ?? 0, 'deg', { path: `${path}.angle` });
+  const sign = reading.high === 'left' ? -1 : 1;
+  return node('level-angle', 'atan', 'deg', [
+    node('level-gap', '*', 'mm', [
+      leaf('high-end', sign, 'ratio', { path: `${path}.high` }),
+      leaf('gap', reading.gap ?? 0, 'mm', { path: `${path}.gap` }),
+    ]),
+    leaf('level-length', reading.length ?? 0, 'mm', { path: `${path}.length` }),
+  ]);
+}
+
+function groupOf(group: readonly Indexed[], context: LevelContext): LevelGroup {
+  const mean = (label: string, some: readonly Indexed[]) =>
+    some.length === 0 ? undefined : node(label, 'mean', 'deg', some.map(readingAngle));
+  const unturned = mean(
+    'level-unturned',
+    group.filter((g) => !g.reading.turned),
+  );
+  const turned = mean(
+    'level-turned',
+    group.filter((g) => g.reading.turned),
+  );
+  const both = [unturned, turned].filter((w) => w !== undefined);
+  const working = node('slope', 'mean', 'deg', both);
+  const first = group[0]!.reading;
+  const on = first.on ?? 'plate';
+  const spanMm = on === 'plate' ? context.plateSpanMm : context.setWidthMm;
+  const error =
+    unturned && turned
+      ? node('level-error', '/', 'deg', [
+          node('level-difference', '-', 'deg', [unturned, turned]),
+          leaf('two', 2, 'count'),
+        ])
+      : undefined;
+  return {
+    on,
+    when: first.when ?? 'snug',
+    slope: working.value,
+    ...(error ? { instrumentError: error.value, errorWorking: error } : {}),
+    high: working.value > 0 ? 'right' : working.value < 0 ? 'left' : 'neither',
+    ...(spanMm === undefined ? {} : { span: spanMm, rise: riseOver(spanMm, working.value) }),
+    working,
+  };
+}
+
+/** How much higher one end is over a span, mm: 0.1 degree over 400 mm is 0.70 mm. */
+export const riseOver = (spanMm: number, slopeDeg: number): number =>
+  Math.abs(spanMm * Math.tan(toRad(slopeDeg)));
+
+function riseWorking(spanMm: number, slope: Working): Working {
+  const signed = node('signed-rise', '*', 'mm', [
+    leaf('level-span', spanMm, 'mm'),
+    node('slope-ratio', 'tan', 'ratio', [slope]),
+  ]);
+  return node('rise', 'abs', 'mm', [signed]);
+}
+
+function corrections(group: LevelGroup, context: LevelContext): Correction[] {
+  const slope = group.working;
+  if (group.high === 'neither' || !slope) return [];
+  const where = group.high === 'right' ? ('left' as const) : ('right' as const);
+  const make = (
+    kind: Correction['kind'],
+    spanMm: number | undefined,
+    limit?: number,
+  ): Correction[] => {
+    if (spanMm === undefined) return [];
+    const working = riseWorking(spanMm, slope);
+    const fits = limit === undefined || working.value <= limit;
+    return [
+      { kind, where, by: working.value, ...(limit === undefined ? {} : { limit }), fits, working },
+    ];
+  };
+  if (group.on === 'plate') {
+    const bySlots =
+      context.slotPlayMm === undefined ? [] : make('slots', group.span, context.slotPlayMm);
+    return bySlots.some((c) => c.fits) ? bySlots : [...bySlots, ...make('new-hole', group.span)];
+  }
+  return setCorrections(group, context, where, make);
+}
+
+function setCorrections(
+  group: LevelGroup,
+  context: LevelContext,
+  where: 'left' | 'right',
+  make: (kind: Correction['kind'], spanMm: number | undefined, limit?: number) => Correction[],
+): Correction[] {
+  const { trimHeightMm, hookSpacingMm, rollDeg } = context;
+  const roll = group.working && node('roll', 'abs', 'deg', [group.working]);
+  return [
+    ...(trimHeightMm === undefined ? [] : make('trim', hookSpacingMm, trimHeightMm)),
+    ...(rollDeg === undefined || !roll
+      ? []
+      : [
+          {
+            kind: 'roll' as const,
+            where,
+            by: roll.value,
+            limit: rollDeg,
+            fits: roll.value <= rollDeg,
+            working: roll,
+          },
+        ]),
+    ...make('shim', hookSpacingMm),
+  ];
+}
+
+function levelFindings(group: LevelGroup, context: LevelContext): Finding[] {
+  const found: Finding[] = [];
+  if (group.instrumentError === undefined)
+    found.push(finding('level-not-turned', 'info', 'level', { on: group.on }));
+  const spanMm = context.setWidthMm;
+  const riseMm = riseOver(spanMm, group.slope);
+  if (riseMm <= LEVEL_GOOD_MM)
+    found.push(finding('level-good', 'info', 'level', { riseMm, spanMm }));
+  else {
+    const level = riseMm >= LEVEL_SEEN_MM ? 'caution' : 'info';
+    found.push(finding('level-off', level, 'level', { riseMm, spanMm, high: group.high }));
+  }
+  const needMm = group.rise ?? 0;
+  const playMm = context.slotPlayMm;
+  if (group.on === 'plate' && playMm !== undefined && needMm > playMm)
+    found.push(finding('level-beyond-slots', 'caution', 'level', { needMm, playMm }));
+  return found;
+}

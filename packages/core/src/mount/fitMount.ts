@@ -1,0 +1,150 @@
+import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
+import { BOARD_MM, COVERING_LIMIT_MM, PATTERN_MM } from '../tolerances';
+
+/**
+ * Every fit rule of one mount against this set and this wall, each with its margin.
+ * A failed rule is a stop, except the size range (caution) and a wall that nobody has named (caution).
+ * A 35 kg set on a mount rated 30 kg: `{ rule: 'mass', ok: false, value: 35, limit: 30, margin: -5 }`.
+ */
+export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>): Fit[] {
+  const { screen, room } = job;
+  return [
+    massRule(mount, screen.mass),
+    patternRule(mount, screen.pattern),
+    sizeRule(mount, screen.diagonal),
+    wallRule(mount, room.wall.build),
+    ...coveringRule(mount, room.wall.build),
+    ...spacingRule(mount, room.wall.build),
+  ];
+}
+
+/** Fails by how much of its limit: to tell which failed rule is nearest to passing. */
+export const shortfall = (fit: Fit): number =>
+  typeof fit.limit === 'number' && fit.limit !== 0 ? Math.abs(fit.margin / fit.limit) : Infinity;
+
+function massRule(mount: Mount, massKg: number): Fit {
+  const margin = mount.maxMass - massKg;
+  return {
+    rule: 'mass',
+    ...judged(margin >= 0),
+    value: massKg,
+    limit: mount.maxMass,
+    margin,
+    unit: 'kg',
+  };
+}
+
+function patternRule(mount: Mount, pattern: Extent): Fit {
+  const { only = [], min, max } = mount.pattern;
+  if (only.length > 0) return listedPattern(only, pattern);
+  const sides = [
+    { axis: 'width', value: pattern.width, limit: max.width, margin: max.width - pattern.width },
+    {
+      axis: 'height',
+      value: pattern.height,
+      limit: max.height,
+      margin: max.height - pattern.height,
+    },
+    { axis: 'width', value: pattern.width, limit: min.width, margin: pattern.width - min.width },
+    {
+      axis: 'height',
+      value: pattern.height,
+      limit: min.height,
+      margin: pattern.height - min.height,
+    },
+  ];
+  const tightest = sides.reduce((a, b) => (b.margin < a.margin ? b : a));
+  return { rule: 'pattern', ...judged(tightest.margin > -PATTERN_MM), ...tightest, unit: 'mm' };
+}
+
+/** A mount that lists its patterns takes those alone; the margin is the distance to the nearest. */
+function listedPattern(only: readonly Extent[], pattern: Extent): Fit {
+  const distances = only.flatMap((listed) => [
+    {
+      axis: 'width',
+      value: pattern.width,
+      limit: listed.width,
+      off: Math.max(
+        Math.abs(listed.width - pattern.width),
+        Math.abs(listed.height - pattern.height),
+      ),
+      here: Math.abs(listed.width - pattern.width),
+    },
+    {
+      axis: 'height',
+      value: pattern.height,
+      limit: listed.height,
+      off: Math.max(
+        Math.abs(listed.width - pattern.width),
+        Math.abs(listed.height - pattern.height),
+      ),
+      here: Math.abs(listed.height - pattern.height),
+    },
+  ]);
+  const { axis, value, limit, off } = distances.reduce((a, b) =>
+    b.off < a.off || (b.off === a.off && b.here > a.here) ? b : a,
+  );
+  const margin = off === 0 ? 0 : -off;
+  return { rule: 'pattern', ...judged(off < PATTERN_MM), axis, value, limit, margin, unit: 'mm' };
+}
+
+function sizeRule(mount: Mount, diagonal: number): Fit {
+  const { min, max } = mount.screenSize;
+  const upper = max - diagonal <= diagonal - min;
+  const margin = Math.min(max - diagonal, diagonal - min);
+  return {
+    rule: 'screen-size',
+    ok: margin >= 0,
+    level: margin >= 0 ? 'info' : 'caution',
+    value: diagonal,
+    limit: upper ? max : min,
+    axis: upper ? 'largest' : 'smallest',
+    margin,
+    unit: 'mm',
+  };
+}
+
+function wallRule(mount: Mount, build: Build): Fit {
+  const kinds = Object.keys(mount.walls);
+  const known = build.kind !== 'unknown';
+  const ok = kinds.includes(build.kind);
+  return {
+    rule: 'wall-kind',
+    ok,
+    level: ok ? 'info' : known ? 'stop' : 'caution',
+    value: build.kind,
+    limit: kinds.join(', '),
+    margin: ok ? 0 : -1,
+  };
+}
+
+/** Thickness of what covers the wall, mm; a bare wall has none. */
+export const boardOf = (build: Build): number =>
+  build.cover === 'none' ? 0 : (build.board ?? (build.kind === 'masonry' ? 0 : BOARD_MM));
+
+function coveringRule(mount: Mount, build: Build): Fit[] {
+  const wall = mount.walls[build.kind];
+  if (!wall) return [];
+  const limit = wall.maxBoard ?? COVERING_LIMIT_MM;
+  const value = boardOf(build);
+  const margin = limit - value;
+  return [{ rule: 'covering', ...judged(margin >= 0), value, limit, margin, unit: 'mm' }];
+}
+
+/** Studs one or more bays apart must come within the mount's range; only where the spacing is known. */
+function spacingRule(mount: Mount, build: Build): Fit[] {
+  const { spacing } = build;
+  const studs = mount.studs;
+  if (build.kind !== 'timber-stud' || spacing === undefined || !studs || studs.count < 2) return [];
+  const { minSpacing = 0, maxSpacing = Infinity } = studs;
+  const bays = Math.max(1, Math.ceil((minSpacing - PATTERN_MM) / spacing));
+  const value = bays * spacing;
+  const margin = Math.min(value - minSpacing, maxSpacing - value);
+  const limit = value - minSpacing < maxSpacing - value ? minSpacing : maxSpacing;
+  if (!Number.isFinite(margin)) return [];
+  return [
+    { rule: 'stud-spacing', ...judged(margin > -PATTERN_MM), value, limit, margin, unit: 'mm' },
+  ];
+}
+
+const judged = (ok: boolean): Pick<Fit, 'ok' | 'level'> => ({ ok, level: ok ? 'info' : 'stop' });

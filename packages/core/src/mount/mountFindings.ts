@@ -1,0 +1,65 @@
+import type { Finding, Fit, Job, Mount } from '@steddo/contract';
+import { finding } from '../findings';
+import { toMeasure } from './toMeasure';
+
+/** What the chosen mount's failed rules mean for this job, and what its label leaves to measure. */
+export function mountFindings(mount: Mount, fits: readonly Fit[], job: Job): Finding[] {
+  const failed = fits.filter((f) => !f.ok).map((f) => ruleFinding(f, mount));
+  return [...failed, ...extensionFinding(mount, job), ...measureFinding(mount, job)];
+}
+
+function ruleFinding(fit: Fit, mount: Mount): Finding {
+  const value = Number(fit.value);
+  const limit = Number(fit.limit);
+  switch (fit.rule) {
+    case 'mass':
+      return finding('mount-mass', fit.level, 'mount', {
+        massKg: value,
+        limitKg: limit,
+        marginKg: fit.margin,
+      });
+    case 'pattern':
+      return finding('mount-pattern', fit.level, 'mount', {
+        axis: fit.axis ?? 'width',
+        valueMm: value,
+        limitMm: limit,
+        shortMm: -fit.margin,
+      });
+    case 'screen-size': {
+      const { min: minMm, max: maxMm } = mount.screenSize;
+      return finding('mount-size', fit.level, 'mount', { diagonalMm: value, minMm, maxMm });
+    }
+    case 'wall-kind':
+      return finding('mount-wall', fit.level, 'mount', {
+        kind: String(fit.value),
+        takes: Object.keys(mount.walls),
+      });
+    case 'covering':
+      return finding(
+        'mount-covering',
+        fit.level,
+        'mount',
+        { boardMm: value, limitMm: limit },
+        'common practice',
+      );
+    case 'stud-spacing':
+      return finding('mount-spacing', fit.level, 'mount', {
+        spacingMm: value,
+        minMm: mount.studs?.minSpacing ?? 0,
+        maxMm: mount.studs?.maxSpacing ?? value,
+      });
+  }
+}
+
+function extensionFinding(mount: Mount, job: Job): Finding[] {
+  const above = mount.pattern.extendedAbove;
+  const { width, height } = job.screen.pattern;
+  if (!above || (width <= above.width && height <= above.height)) return [];
+  const values = { widthMm: above.width, heightMm: above.height };
+  return [finding('extension-arms-needed', 'info', 'mount', values)];
+}
+
+function measureFinding(mount: Mount, job: Job): Finding[] {
+  const fields = toMeasure(mount, job.measured);
+  return fields.length === 0 ? [] : [finding('mount-to-measure', 'stop', 'mount', { fields })];
+}

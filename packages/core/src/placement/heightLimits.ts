@@ -1,0 +1,135 @@
+import type { Item, Job, Plate, Working } from '@steddo/contract';
+import type { Forbidden } from '../geometry/intervals';
+import { CEILING_GAP_MM, LIFT_ON_MM } from '../tolerances';
+import { half, leaf, minus, sum } from '../working';
+import { onMainWall, plateMayCover, setMayCover } from './itemRules';
+
+/** What the height of the set's centre may not be, given where the set and its plate are sideways. */
+export interface HeightInput {
+  job: Job;
+  height: Working;
+  /** The set's left and right edge, mm. */
+  set: { left: number; right: number };
+  /** Absent while the plate cannot be placed. */
+  plate?: { outline: Plate; x: number; toPlate: Working; sag: Working };
+}
+
+export function heightLimits(input: HeightInput): Forbidden[] {
+  const { job, height } = input;
+  const items = onMainWall(job.room.objects);
+  const halfSet = half('half-height', height);
+  return [
+    { by: 'floor', lo: -Infinity, hi: halfSet.value, hiWorking: halfSet },
+    ceilingLimit(job, halfSet),
+    ...items
+      .filter((i) => !setMayCover(i) && overlaps(i, input.set))
+      .map((i) => besideSet(i, halfSet)),
+    ...(input.plate ? plateLimits(input, input.plate, items, halfSet) : []),
+  ];
+}
+
+const overlaps = (item: { left: number; right: number }, set: { left: number; right: number }) =>
+  item.left < set.right && set.left < item.right;
+
+function ceilingLimit(job: Job, halfSet: Working): Forbidden {
+  const { ceilingGap, liftOn } = job.aim;
+  const working = minus(
+    'under-ceiling',
+    leaf('wall-height', job.room.wall.height, 'mm', {
+      path: 'room.wall.height',
+      guess: (job.guessed ?? []).includes('room.wall.height'),
+    }),
+    leaf('ceiling-gap', ceilingGap ?? CEILING_GAP_MM, 'mm', {
+      path: 'aim.ceilingGap',
+      guess: ceilingGap === undefined,
+    }),
+    leaf('lift-on', liftOn ?? LIFT_ON_MM, 'mm', {
+      path: 'aim.liftOn',
+      guess: liftOn === undefined,
+    }),
+    halfSet,
+  );
+  return { by: 'ceiling', lo: working.value, hi: Infinity, loWorking: working };
+}
+
+const itemEdge = (item: Item, edge: 'bottom' | 'top'): Working =>
+  leaf(`object-${edge}`, item[edge], 'mm', { path: `room.objects.${item.id}.${edge}` });
+
+function besideSet(item: Item, halfSet: Working): Forbidden {
+  const loWorking = minus('set-under-object', itemEdge(item, 'bottom'), halfSet);
+  const hiWorking = sum('set-over-object', itemEdge(item, 'top'), halfSet);
+  return {
+    by: `object:${item.id}`,
+    lo: loWorking.value,
+    hi: hiWorking.value,
+    loWorking,
+    hiWorking,
+  };
+}
+
+/**
+ * Centre heights at which the solid part of the plate would sit on a thing.
+ * Plate bottom p = centre - half height + toPlate + sag; p is forbidden in (item.bottom - plate.height, item.top),
+ * less the stretch in which the thing lies wholly inside one of the plate's open areas.
+ */
+function plateLimits(
+  input: HeightInput,
+  plate: NonNullable<HeightInput['plate']>,
+  items: readonly Item[],
+  halfSet: Working,
+): Forbidden[] {
+  const centreFor = (label: string, plateBottom: Working): Working =>
+    sum(label, minus('set-bottom', plateBottom, plate.toPlate, plate.sag), halfSet);
+  const { outline, x } = plate;
+  const size = leaf('plate-height', outline.height, 'mm', { path: 'mount.plate.height' });
+  const wall = leaf('wall-height', input.job.room.wall.height, 'mm', { path: 'room.wall.height' });
+  const lowest = centreFor('plate-over-floor', leaf('floor', 0, 'mm'));
+  const highest = centreFor('plate-under-ceiling', minus('plate-bottom-most', wall, size));
+  const span = { left: x - outline.width / 2, right: x + outline.width / 2 };
+  return [
+    { by: 'plate:floor', lo: -Infinity, hi: lowest.value, hiWorking: lowest },
+    { by: 'plate:ceiling', lo: highest.value, hi: Infinity, loWorking: highest },
+    ...items
+      .filter((i) => !plateMayCover(i) && overlaps(i, span))
+      .flatMap((i) => underPlate(i, outline, x, size, centreFor)),
+  ];
+}
+
+function underPlate(
+  item: Item,
+  outline: Plate,
+  x: number,
+  size: Working,
+  centreFor: (label: string, plateBottom: Working) => Working,
+): Forbidden[] {
+  const by = `plate:${item.id}`;
+  const lowest = minus('plate-under-object', itemEdge(item, 'bottom'), size);
+  const bounds = [lowest, ...openStretches(item, outline, x), itemEdge(item, 'top')];
+  const found: Forbidden[] = [];
+  for (let i = 0; i + 1 < bounds.length; i += 2) {
+    const loWorking = centreFor('plate-under-object', bounds[i]!);
+    const hiWorking = centreFor('plate-over-object', bounds[i + 1]!);
+    found.push({ by, lo: loWorking.value, hi: hiWorking.value, loWorking, hiWorking });
+  }
+  return found;
+}
+
+/** Plate bottoms between which the thing is wholly inside an open area, lowest first, in pairs. */
+function openStretches(item: Item, outline: Plate, x: number): Working[] {
+  return (outline.open ?? [])
+    .map((open, index) => ({ open, index }))
+    .filter(({ open }) => open.left + x <= item.left && item.right <= open.right + x)
+    .filter(({ open }) => open.top - open.bottom >= item.top - item.bottom)
+    .sort((a, b) => b.open.top - a.open.top)
+    .flatMap(({ open, index }) => {
+      const path = `mount.plate.open.${index}`;
+      return [
+        minus('open-from', itemEdge(item, 'top'), leaf('open-top', open.top, 'mm', { path })),
+        minus(
+          'open-to',
+          itemEdge(item, 'bottom'),
+          leaf('open-bottom', open.bottom, 'mm', { path }),
+        ),
+      ];
+    });
+}

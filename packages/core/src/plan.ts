@@ -1,0 +1,247 @@
+import type {
+  Catalogue,
+  Finding,
+  Job,
+  Mount,
+  Placement,
+  Plan,
+  Stud,
+  Working,
+} from '@steddo/contract';
+import { acknowledge, finding, verdictOf } from './findings';
+import { asPairs, feasible } from './geometry/intervals';
+import { guessFinding, planWorkings } from './guesses';
+import { readLevel, type LevelContext } from './level/readLevel';
+import { fitMount } from './mount/fitMount';
+import { mountFindings } from './mount/mountFindings';
+import { rankMounts } from './mount/rankMounts';
+import { armHoles } from './placement/chain';
+import { centreRule } from './placement/centreRule';
+import { marksOf } from './placement/marksOf';
+import {
+  anglesAt,
+  edges,
+  hangsAt,
+  placeSideways,
+  schoolHeights,
+  sidewaysLimits,
+  spotAt,
+  type Frame,
+  type Spot,
+} from './placement/placeSet';
+import { wishOf } from './placement/schools';
+import { outlineOf, type Outline } from './screen/outlineOf';
+import { classFindings, patternClass } from './screen/patternClass';
+import { planHoles, planPlate, type PlatePlan } from './scheme/drillPlan';
+import { usableSlots } from './scheme/placePlate';
+import { sightFindings } from './sight/sightFindings';
+import { combineMarks } from './wall/combineMarks';
+import { leaf } from './working';
+
+export interface PlanOptions {
+  catalogue?: Pick<Catalogue, 'mounts'>;
+  /** For the parts that draw random numbers; none does yet. */
+  seed?: number;
+}
+
+/**
+ * Everything that follows from a job: the one function behind screens, server and command line.
+ * Takes a job that the contract has validated; gives a plan whose sections are absent where the
+ * job gives nothing for them, and findings for what is lacking. Throws only for a programmer's mistake.
+ */
+export function plan(job: Job, options: PlanOptions = {}): Plan {
+  const outline = outlineOf(job.screen, job.guessed ?? []);
+  const base = basePlan(job, outline, options);
+  const centre = centreRule(job);
+  const early = [...outline.findings, ...classFindings(job.screen), ...mountPart(job, base)];
+  const { studs, odd } = combineMarks(job.evidence ?? [], job.room.wall.build);
+  if (studs.length > 0) base.studs = studs;
+  if (odd.length > 0) {
+    base.odd = odd;
+    early.push(finding('evidence-odd', 'caution', 'wall', { ids: odd }));
+  }
+  if (!centre.ok) return finish(job, base, [...early, centre.finding]);
+  const sideways = placeSideways(job, outline.width, centre.x);
+  const { width, height } = outline;
+  const frame: Frame = { job, width, height, centreX: sideways.centreX };
+  const plate = job.mount ? planPlate(job, job.mount, studs, sideways.centreX) : undefined;
+  if (plate && job.mount?.plate) frame.plateX = plate.x.value;
+  const placed = place(frame, base, plate, studs);
+  return finish(job, base, [...early, ...sideways.findings, ...(plate?.findings ?? []), ...placed]);
+}
+
+function basePlan(job: Job, outline: Outline, options: PlanOptions): Plan {
+  const { width, height, guessed } = outline;
+  const mounts = options.catalogue?.mounts;
+  return {
+    format: 'steddo-plan',
+    version: 1,
+    title: job.title,
+    verdict: 'stop',
+    findings: [],
+    screen: {
+      patternClass: patternClass(job.screen.pattern, job.screen.mass).name,
+      outline: { width: width.value, height: height.value, guessed },
+      workings: { width, height },
+    },
+    ...(mounts ? { ranking: rankMounts(mounts, job) } : {}),
+  };
+}
+
+function mountPart(job: Job, base: Plan): Finding[] {
+  const { mount } = job;
+  if (!mount) return [finding('mount-needed', 'caution', 'mount', {})];
+  base.fit = fitMount(mount, job);
+  const found = mountFindings(mount, base.fit, job);
+  const armHole = job.choices?.armHole;
+  const count = armHoles(mount).length;
+  if (armHole !== undefined && count > 0 && armHole >= count)
+    found.push(finding('arm-hole-missing', 'stop', 'height', { armHole, count }));
+  return found;
+}
+
+/** Height, marks, holes and level, into the plan; returns what there is to say about them. */
+function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: Stud[]): Finding[] {
+  const { job } = frame;
+  const heights = schoolHeights(frame);
+  if (heights.length > 0) base.heights = heights;
+  const wish = wishOf(job.aim.height, job, frame.height, edges(frame));
+  const chosenY = job.choices?.centreY;
+  const found = wish.ok ? [] : [wish.finding];
+  const wanted =
+    chosenY === undefined
+      ? wish.ok
+        ? wish.centre
+        : undefined
+      : leaf('centre-chosen', chosenY, 'mm', { path: 'choices.centreY' });
+  if (!wanted) return [...found, ...levelPart(frame, base, plate)];
+  const spot = spotAt(frame, wanted);
+  base.placement = placementOf(frame, spot, plate);
+  if (spot.conflict)
+    return [
+      ...found,
+      finding('height-conflict', 'stop', 'height', { constraints: spot.conflict }),
+      ...levelPart(frame, base, plate),
+    ];
+  if (spot.binding.length > 0) found.push(movedFinding(job, spot));
+  found.push(...(spot.chain?.findings ?? []));
+  found.push(...sightFindings(anglesAt(frame, spot), job));
+  found.push(...drill(frame, base, plate, studs, spot));
+  return [...found, ...levelPart(frame, base, plate)];
+}
+
+function movedFinding(job: Job, spot: Spot): Finding {
+  const values = {
+    school: job.choices?.centreY === undefined ? job.aim.height : 'chosen',
+    wantedMm: spot.wanted.value,
+    gotMm: spot.centre.value,
+    by: spot.binding[0] ?? '',
+  };
+  return finding('height-moved', 'caution', 'height', values);
+}
+
+function drill(
+  frame: Frame,
+  base: Plan,
+  plate: PlatePlan | undefined,
+  studs: Stud[],
+  spot: Spot,
+): Finding[] {
+  const { job, centreX, width, height } = frame;
+  const { hook, plateBottom } = hangsAt(spot, job);
+  const outline = job.mount?.plate;
+  const drilling =
+    job.mount && plate && plateBottom
+      ? planHoles(job, job.mount, studs, plate, plateBottom)
+      : { holes: [], findings: [] };
+  if (drilling.holes.length > 0) base.holes = drilling.holes;
+  if (drilling.scheme) base.scheme = drilling.scheme;
+  base.marks = marksOf({
+    centreX,
+    bottom: spot.bottom,
+    width,
+    height,
+    holes: drilling.holes,
+    studs,
+    ...(hook ? { hook } : {}),
+    ...(plate && outline && plateBottom
+      ? { plate: { x: plate.x, bottom: plateBottom, height: outline.height } }
+      : {}),
+  });
+  return drilling.findings;
+}
+
+function placementOf(frame: Frame, spot: Spot, plate: PlatePlan | undefined): Placement {
+  const { job, width, height, centreX } = frame;
+  const bottom = spot.bottom.value;
+  const top = bottom + height.value;
+  return {
+    centre: { x: centreX.value, y: spot.centre.value },
+    bottom,
+    top,
+    ...edges(frame),
+    ...plateBox(job.mount, plate, hangsAt(spot, job).plateBottom),
+    ...(spot.chain && armHoles(job.mount!).length > 0 ? { armHole: spot.chain.armHole } : {}),
+    ...(plate?.fold ? { fold: plate.fold } : {}),
+    feasible: asPairs(spot.feasible),
+    feasibleX: asPairs(feasible(sidewaysLimits(job, width, { bottom, top }))),
+    binding: spot.binding,
+    ...(spot.conflict ? { conflict: { constraints: spot.conflict } } : {}),
+  };
+}
+
+function plateBox(
+  mount: Mount | undefined,
+  plate: PlatePlan | undefined,
+  bottom: Working | undefined,
+): Pick<Placement, 'plate'> {
+  if (!mount?.plate || !plate || !bottom) return {};
+  const halfWidth = mount.plate.width / 2;
+  return {
+    plate: {
+      left: plate.x.value - halfWidth,
+      right: plate.x.value + halfWidth,
+      bottom: bottom.value,
+      top: bottom.value + mount.plate.height,
+      x: plate.x.value,
+    },
+  };
+}
+
+function levelPart(frame: Frame, base: Plan, plate: PlatePlan | undefined): Finding[] {
+  const { job } = frame;
+  const result = readLevel(job.levelReadings ?? [], levelContext(frame, base, plate));
+  if (!result) return [];
+  base.level = result.level;
+  return result.findings;
+}
+
+/** The plate's span is between its outer holes; both ends of a slot's play count together. */
+function levelContext(frame: Frame, base: Plan, plate: PlatePlan | undefined): LevelContext {
+  const { mount } = frame.job;
+  const xs = (base.holes ?? []).map((h) => h.x);
+  const holeSpan = xs.length > 0 ? Math.max(...xs) - Math.min(...xs) : 0;
+  const span = holeSpan > 0 ? holeSpan : mount?.plate?.width;
+  const slots = mount && plate?.fixing ? usableSlots({ mount, fixing: plate.fixing }) : [];
+  const plays = slots.map((s) => s.slot.height - plate!.fixing!.diameter);
+  return {
+    setWidthMm: frame.width.value,
+    ...(span === undefined ? {} : { plateSpanMm: span }),
+    ...(plays.length > 0 ? { slotPlayMm: Math.min(...plays) } : {}),
+    ...(mount?.hook?.spacing === undefined ? {} : { hookSpacingMm: mount.hook.spacing }),
+    ...(mount?.trim?.height === undefined ? {} : { trimHeightMm: mount.trim.height }),
+    ...(mount?.trim?.roll === undefined ? {} : { rollDeg: mount.trim.roll }),
+  };
+}
+
+const LEVELS = { stop: 0, caution: 1, info: 2 } as const;
+
+function finish(job: Job, base: Plan, findings: Finding[]): Plan {
+  const all = [...findings, ...guessFinding(job, planWorkings(base, job))];
+  const known = acknowledge(
+    all,
+    (job.fixing?.acknowledged ?? []).map((a) => a.code),
+  );
+  const sorted = [...known].sort((a, b) => LEVELS[a.level] - LEVELS[b.level]);
+  return { ...base, findings: sorted, verdict: verdictOf(sorted) };
+}

@@ -1,0 +1,186 @@
+import type { Finding, Fixing, Hole, Job, Mount, Plan, Stud, Working } from '@steddo/contract';
+import { finding } from '../findings';
+import { boardOf } from '../mount/fitMount';
+import { HOLE_CAUTION, HOLE_GO, PILOT_OVERDRILL_MM, SAME_MM } from '../tolerances';
+import { leaf, minus, sum } from '../working';
+import { holesOf } from './holesOf';
+import { leadBand, leadBit, leadDepth } from './leadHole';
+import {
+  placePlate,
+  studsNeeded,
+  usableSlots,
+  type PlateOnStuds,
+  type PlateSpot,
+} from './placePlate';
+
+/** Step one, before the height is known: the plate sideways over the studs. */
+export interface PlatePlan {
+  x: Working;
+  fold?: PlateSpot['fold'];
+  /** Absent when no holes can be given; the findings say why. */
+  onStuds?: PlateOnStuds;
+  fixing?: Fixing;
+  findings: Finding[];
+}
+
+/** The lag that this mount asks for in this wall, or why there is none that is computed yet. */
+function fixingFor(mount: Mount, job: Job): Fixing | Finding {
+  const { kind } = job.room.wall.build;
+  if (kind === 'unknown') return finding('wall-kind-unknown', 'stop', 'wall', {});
+  if (kind !== 'timber-stud') return finding('wall-kind-not-computed', 'stop', 'wall', { kind });
+  const school = job.fixing?.school ?? 'stud-first';
+  if (school === 'rated-anchors')
+    return finding('fixing-school-not-computed', 'stop', 'holes', { school });
+  const fixing = mount.walls[kind]?.fixing;
+  if (fixing?.kind === 'lag') return fixing;
+  return finding('fixing-not-computed', 'stop', 'holes', { kind: fixing?.kind ?? 'none' });
+}
+
+/**
+ * Where the plate's middle would be with the set's middle where it is wanted: on the pattern's
+ * middle, or for an arm beside it by the folded offset, to the side that the fold gives.
+ * Fold left puts the folded set left of the plate, so the plate stands right of the set.
+ */
+export function plateSpots(job: Job, mount: Mount, centreX: Working): PlateSpot[] {
+  const path = 'screen.patternCentre.right';
+  const right = job.screen.patternCentre?.right;
+  const guess = right === undefined || (job.guessed ?? []).includes(path);
+  const pattern = sum(
+    'plate-nominal',
+    centreX,
+    leaf('pattern-right', right ?? 0, 'mm', { path, guess }),
+  );
+  const offset = mount.arm?.foldOffset;
+  if (!offset)
+    return [{ nominal: pattern, ...(job.choices?.fold ? { fold: job.choices.fold } : {}) }];
+  const by = leaf('fold-offset', offset, 'mm', { path: 'mount.arm.foldOffset' });
+  const both: PlateSpot[] = [
+    { fold: 'left', nominal: sum('plate-nominal', pattern, by) },
+    { fold: 'right', nominal: minus('plate-nominal', pattern, by) },
+  ];
+  return both.filter((s) => job.choices?.fold === undefined || s.fold === job.choices.fold);
+}
+
+/** Puts the plate over the studs as near to its nominal place as the slots allow. */
+export function planPlate(
+  job: Job,
+  mount: Mount,
+  studs: readonly Stud[],
+  centreX: Working,
+): PlatePlan {
+  const spots = plateSpots(job, mount, centreX);
+  const chosen = job.choices?.plateX;
+  const fixedX =
+    chosen === undefined
+      ? undefined
+      : leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' });
+  const resting = nearestSpot(spots, fixedX);
+  const base = { x: fixedX ?? resting.nominal, fold: resting.fold };
+  const beyond = fixedX ? beyondSlide(mount, fixedX.value - resting.nominal.value) : [];
+  const fixing = fixingFor(mount, job);
+  if ('code' in fixing) return { ...base, findings: [fixing, ...beyond] };
+  if (!mount.plate?.slots?.length) return { ...base, findings: beyond };
+  const search = { mount, fixing, studs, spots, ...(fixedX ? { fixedX } : {}) };
+  const lacking = lackingFindings(search, mount, fixing);
+  if (lacking.length > 0) return { ...base, findings: [...lacking, ...beyond] };
+  const result = placePlate(search);
+  if (!result.ok) {
+    const missed = finding('no-stud-in-slots', 'stop', 'holes', { shortMm: result.shortMm ?? -1 });
+    return { ...base, findings: [missed, ...beyond] };
+  }
+  const { x, fold } = result.found;
+  return { x, fold, onStuds: result.found, fixing, findings: beyond };
+}
+
+function nearestSpot(spots: readonly PlateSpot[], fixedX?: Working): PlateSpot {
+  const off = (s: PlateSpot) => (fixedX ? Math.abs(s.nominal.value - fixedX.value) : 0);
+  return spots.reduce((a, b) => (off(b) < off(a) ? b : a));
+}
+
+function beyondSlide(mount: Mount, shiftMm: number): Finding[] {
+  const slideMm = mount.slide ?? 0;
+  if (Math.abs(shiftMm) <= slideMm + SAME_MM) return [];
+  return [finding('plate-beyond-slide', 'stop', 'height', { shiftMm, slideMm })];
+}
+
+function lackingFindings(
+  search: Parameters<typeof usableSlots>[0] & { studs: readonly Stud[] },
+  mount: Mount,
+  fixing: Fixing,
+): Finding[] {
+  const needed = studsNeeded(mount);
+  const found = search.studs.length;
+  if (found < needed) return [finding('studs-needed', 'caution', 'wall', { found, needed })];
+  const rows = new Set(usableSlots(search).map((s) => s.slot.y)).size;
+  const perStud = Math.ceil(fixing.count / needed);
+  return rows < perStud
+    ? [finding('slots-too-few', 'stop', 'holes', { needed: perStud, found: rows })]
+    : [];
+}
+
+export interface Drilling {
+  holes: Hole[];
+  scheme?: Plan['scheme'];
+  findings: Finding[];
+}
+
+/** Step two, with the height known: the holes, and every caution that goes with them. */
+export function planHoles(
+  job: Job,
+  mount: Mount,
+  studs: readonly Stud[],
+  plan: PlatePlan,
+  plateBottom: Working,
+): Drilling {
+  const { onStuds, fixing } = plan;
+  if (!onStuds || !fixing || !mount.plate) return { holes: [], findings: [] };
+  const { build } = job.room.wall;
+  const band = leadBand(fixing.diameter, build);
+  const bit = leadBit(fixing, build);
+  if (!bit) return { holes: [], findings: [finding('no-bit', 'stop', 'holes', { ...band })] };
+  const depth = leadDepth(fixing, mount.plate, job);
+  const depthMm = depth.value - PILOT_OVERDRILL_MM - boardOf(build);
+  if (depthMm <= 0)
+    return { holes: [], findings: [finding('lag-too-short', 'stop', 'holes', { depthMm })] };
+  const holes = holesOf({ job, mount, fixing, studs, plate: onStuds, plateBottom, bit, depth });
+  const worst = Math.min(...holes.map((h) => h.probability));
+  return {
+    holes,
+    scheme: {
+      key: `studs:${onStuds.columns.map((c) => Math.round(studs[c.stud]!.centre)).join('+')}`,
+      kind: 'lags-in-studs',
+      shift: onStuds.shift,
+      worstProbability: worst,
+    },
+    findings: holeFindings(job, holes, bit.value, band),
+  };
+}
+
+function holeFindings(
+  job: Job,
+  holes: readonly Hole[],
+  bitMm: number,
+  band: ReturnType<typeof leadBand>,
+): Finding[] {
+  const found = [
+    finding('loads-not-checked', 'caution', 'holes', {}),
+    finding('nobody-looked', 'caution', 'holes', { holes: holes.length }, 'NEC 300.4, from memory'),
+  ];
+  for (const hole of oncePerStud(holes)) {
+    if (hole.probability >= HOLE_GO) continue;
+    const level = hole.probability >= HOLE_CAUTION ? 'caution' : 'stop';
+    const percent = Math.floor(hole.probability * 100);
+    found.push(finding('stud-doubtful', level, 'wall', { hole: hole.id, percent }));
+  }
+  if (bitMm < band.fromMm - SAME_MM || bitMm > band.toMm + SAME_MM)
+    found.push(
+      finding('bit-outside-band', 'info', 'holes', { bitMm, ...band }, 'NDS 12.1.4, from memory'),
+    );
+  const drilled = job.drilled?.length ?? 0;
+  if (drilled > 0)
+    found.push(finding('drilled-not-replanned', 'caution', 'holes', { holes: drilled }));
+  return found;
+}
+
+const oncePerStud = (holes: readonly Hole[]): Hole[] =>
+  holes.filter((h, i) => holes.findIndex((o) => o.stud === h.stud) === i);

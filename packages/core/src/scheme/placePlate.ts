@@ -1,0 +1,157 @@
+import type { Fixing, Mount, Side, Slot, Stud, Working } from '@steddo/contract';
+import { HOLE_CAUTION, SAME_MM } from '../tolerances';
+import { leaf, minus, sum } from '../working';
+
+/** Where the plate may sit for each fold: nominal centre and the slide of the set on it. */
+export interface PlateSpot {
+  fold?: Side;
+  nominal: Working;
+}
+
+/** The slots of one stud's line, by their index in the plate, top row first. */
+export interface Column {
+  stud: number;
+  slots: number[];
+}
+
+export interface PlateOnStuds {
+  fold?: Side;
+  x: Working;
+  shift: number;
+  columns: Column[];
+}
+
+export type PlateSearch =
+  | { ok: true; found: PlateOnStuds }
+  /** Further than the slide allows by so much; undefined when no shift would do. */
+  | { ok: false; shortMm?: number };
+
+export interface SearchInput {
+  mount: Mount;
+  fixing: Fixing;
+  studs: readonly Stud[];
+  spots: readonly PlateSpot[];
+  /** Installer's own plate centre; then only this is tried. */
+  fixedX?: Working;
+}
+
+/**
+ * Finds the plate centre that puts the slots over the studs with the least shift.
+ * The feasible centres are a union of closed intervals whose ends are
+ * stud - slot +- half its travel, so trying the nominal centre and every end is exact.
+ */
+export function placePlate(input: SearchInput): PlateSearch {
+  const slide = input.mount.slide ?? 0;
+  const best = search(input, slide);
+  if (best) return { ok: true, found: best };
+  const anywhere = input.fixedX ? undefined : search(input, Infinity);
+  return { ok: false, ...(anywhere ? { shortMm: Math.abs(anywhere.shift) - slide } : {}) };
+}
+
+export const studsNeeded = (mount: Mount): number => mount.studs?.count ?? 2;
+
+function search(input: SearchInput, slide: number): PlateOnStuds | undefined {
+  const options = input.spots.flatMap((spot) =>
+    studSets(input).flatMap((set) =>
+      candidates(input, spot, set, slide).flatMap((x) => {
+        const columns = columnsAt(input, set, x.value);
+        const shift = x.value - spot.nominal.value;
+        return columns ? [{ fold: spot.fold, x, shift, columns }] : [];
+      }),
+    ),
+  );
+  return options.sort((a, b) => compare(a, b, input.studs))[0];
+}
+
+/** Sure studs before doubtful ones, then the least shift, then the widest stance. */
+function compare(a: PlateOnStuds, b: PlateOnStuds, studs: readonly Stud[]): number {
+  const sure = (o: PlateOnStuds) =>
+    o.columns.every((c) => studs[c.stud]!.probability >= HOLE_CAUTION) ? 0 : 1;
+  const stance = (o: PlateOnStuds) =>
+    studs[o.columns.at(-1)!.stud]!.centre - studs[o.columns[0]!.stud]!.centre;
+  const shift = Math.abs(a.shift) - Math.abs(b.shift);
+  return sure(a) - sure(b) || (Math.abs(shift) > SAME_MM ? shift : stance(b) - stance(a));
+}
+
+/** Neighbouring or further studs, left to right, as many as the mount needs. */
+function studSets({ mount, studs }: SearchInput): number[][] {
+  const choose = (from: number, left: number): number[][] => {
+    if (left === 0) return [[]];
+    const sets: number[][] = [];
+    for (let i = from; i <= studs.length - left; i++)
+      for (const rest of choose(i + 1, left - 1)) sets.push([i, ...rest]);
+    return sets;
+  };
+  return choose(0, studsNeeded(mount));
+}
+
+function candidates(
+  input: SearchInput,
+  spot: PlateSpot,
+  set: readonly number[],
+  slide: number,
+): Working[] {
+  if (input.fixedX) return [input.fixedX];
+  const ends = set.flatMap((i) => usableSlots(input).flatMap(({ slot, travel, index }) =>
+    slotEnds(input.studs[i]!, slot, travel, index))); // prettier-ignore
+  const reach = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
+  return [spot.nominal, ...ends.filter(reach)];
+}
+
+/** Plate centres at which the stud's middle is at either end of the slot's travel. */
+function slotEnds(stud: Stud, slot: Slot, travel: number, index: number): Working[] {
+  const path = `mount.plate.slots.${index}`;
+  const centred = minus(
+    'plate-from-stud',
+    stud.working ?? leaf('stud-centre', stud.centre, 'mm'),
+    leaf('slot-x', slot.x, 'mm', { path: `${path}.x` }),
+  );
+  const play = leaf('slot-travel', travel, 'mm', { path: `${path}.length` });
+  return [minus('plate-x', centred, play), sum('plate-x', centred, play)];
+}
+
+interface UsableSlot {
+  slot: Slot;
+  index: number;
+  travel: number;
+}
+
+/** Slots that the lag passes through, with its travel each way. */
+export function usableSlots({
+  mount,
+  fixing,
+}: Pick<SearchInput, 'mount' | 'fixing'>): UsableSlot[] {
+  return (mount.plate?.slots ?? [])
+    .map((slot, index) => ({ slot, index, travel: (slot.length - fixing.diameter) / 2 }))
+    .filter(({ slot }) => slot.length >= fixing.diameter && slot.height >= fixing.diameter);
+}
+
+function columnsAt(input: SearchInput, set: readonly number[], x: number): Column[] | undefined {
+  const perStud = Math.ceil(input.fixing.count / set.length);
+  const columns = set.map((stud) => {
+    const rows = rowsUnder(input, input.studs[stud]!.centre - x);
+    return rows.length < perStud ? undefined : { stud, slots: spread(rows, perStud) };
+  });
+  return columns.every((c) => c !== undefined) ? columns : undefined;
+}
+
+/** One slot per row that has the offset within its travel, top row first. */
+function rowsUnder(input: SearchInput, offset: number): number[] {
+  const rows = new Map<number, UsableSlot>();
+  const off = (s: UsableSlot) => Math.abs(offset - s.slot.x);
+  for (const s of usableSlots(input)) {
+    if (off(s) > s.travel + SAME_MM) continue;
+    const other = rows.get(s.slot.y);
+    if (!other || off(s) < off(other)) rows.set(s.slot.y, s);
+  }
+  return [...rows.values()].sort((a, b) => b.slot.y - a.slot.y).map((s) => s.index);
+}
+
+/** The outermost rows first: `spread([9, 5, 1], 2)` is [9, 1]. */
+function spread(rows: readonly number[], wanted: number): number[] {
+  if (wanted === 1) return rows.slice(0, 1);
+  return Array.from(
+    { length: wanted },
+    (_, i) => rows[Math.round((i * (rows.length - 1)) / (wanted - 1))]!,
+  );
+}

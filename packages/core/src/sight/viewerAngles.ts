@@ -1,0 +1,77 @@
+import type { Job, Viewer, ViewerAngles, Working } from '@steddo/contract';
+import { RECLINE_SHARE, SET_THICKNESS_MM } from '../tolerances';
+import { leaf, minus, node } from '../working';
+import { eyeOf } from './eyeOf';
+
+export interface SetPose {
+  centreX: Working;
+  centre: Working;
+  top: Working;
+  bottom: Working;
+}
+
+/**
+ * How far up or down one viewer looks at the set's centre, top and bottom, and how far the centre
+ * is from the resting gaze. Degrees, positive up. Undefined without an eye or a distance, or for
+ * a viewer who would sit inside the set.
+ *
+ *   elevation = atan((y - eye) / hypot(distance - out, across))        resting gaze = share x recline
+ *
+ * Eye 1100, centre 1400, 2700 mm away, face 100 mm out: atan(300 / 2600) = 6.58 degrees up.
+ */
+export function viewerAngles(viewer: Viewer, pose: SetPose, job: Job): ViewerAngles | undefined {
+  const eye = eyeOf(viewer, job.guessed ?? []);
+  const run = runTo(viewer, pose, job);
+  if (!eye || !run) return undefined;
+  const up = (label: string, y: Working): Working =>
+    node(label, 'atan', 'deg', [minus('above-eye', y, eye), run]);
+  const centre = up('look-centre', pose.centre);
+  const fromRest = node('from-rest', '-', 'deg', [centre, restingGaze(viewer, job)]);
+  return {
+    viewer: viewer.id,
+    centre: centre.value,
+    top: up('look-top', pose.top).value,
+    bottom: up('look-bottom', pose.bottom).value,
+    fromRest: fromRest.value,
+    workings: { centre, fromRest },
+  };
+}
+
+/** How far the set's face stands out from the wall, mm: the folded mount and the set's thickness. */
+export function faceOut(job: Job): Working {
+  const path = 'screen.thickness';
+  const thickness = leaf('set-thickness', job.screen.thickness ?? SET_THICKNESS_MM, 'mm', {
+    path,
+    guess: job.screen.thickness === undefined || (job.guessed ?? []).includes(path),
+  });
+  const folded = leaf('mount-folded', job.mount?.depth.folded ?? 0, 'mm', {
+    path: 'mount.depth.folded',
+  });
+  return node('face-out', '+', 'mm', job.mount ? [folded, thickness] : [thickness]);
+}
+
+function runTo(viewer: Viewer, pose: SetPose, job: Job): Working | undefined {
+  if (viewer.distance === undefined) return undefined;
+  const at = (field: string) => `room.viewers.${viewer.id}.${field}`;
+  const guess = (job.guessed ?? []).includes(at('distance'));
+  const distance = leaf('eye-distance', viewer.distance, 'mm', { path: at('distance'), guess });
+  const along = minus('eye-to-face', distance, faceOut(job));
+  if (along.value <= 0) return undefined;
+  if (viewer.x === undefined) return along;
+  const across = minus(
+    'eye-across',
+    leaf('eye-x', viewer.x, 'mm', { path: at('x') }),
+    pose.centreX,
+  );
+  return node('eye-run', 'hypot', 'mm', [along, across]);
+}
+
+function restingGaze(viewer: Viewer, job: Job): Working {
+  const share = job.aim.schools?.eyes?.reclineShare;
+  return node('resting-gaze', '*', 'deg', [
+    leaf('recline-share', share ?? RECLINE_SHARE, 'ratio', {
+      path: 'aim.schools.eyes.reclineShare',
+    }),
+    leaf('recline', viewer.recline ?? 0, 'deg', { path: `room.viewers.${viewer.id}.recline` }),
+  ]);
+}

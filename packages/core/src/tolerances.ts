@@ -1,0 +1,84 @@
+/** Every tolerance and default of the core, once, with its unit and its reason. */
+
+/** Two lengths closer than this are the same length, mm. Far below what any tape shows. */
+export const SAME_MM = 1e-6;
+
+/** A measured value further than this from the geometry means that something is upside down, mm. Ours. */
+export const MEASURED_CHECK_MM = 5;
+
+/** Outline further than this share from 16:9 of the diagonal is worth a caution. Ours. */
+export const OUTLINE_SHARE = 0.04;
+
+/** Two pattern widths closer than this are the same pattern, mm: inserts are drilled to the millimetre. */
+export const PATTERN_MM = 1;
+
+/** Wall covering that a mount takes when its label says nothing, mm (5/8 in). Common practice. */
+export const COVERING_LIMIT_MM = 16;
+
+/** Board on a stud wall when nobody has measured it, mm (1/2 in). Common practice. */
+export const BOARD_MM = 12.7;
+
+/** Width of a stud, mm (1 1/2 in). Common practice. */
+export const STUD_WIDTH_MM = 38;
+
+/** Centre to centre of studs when nobody has said, mm (16 in). Common practice. */
+export const STUD_SPACING_MM = 406.4;
+
+/** Thickness of a set when nobody has measured it, mm; only enters the angles. Ours. */
+export const SET_THICKNESS_MM = 60;
+
+/** Left free under a ceiling, and the rise to lift the set over the hooks, mm. Ours. */
+export const CEILING_GAP_MM = 50;
+export const LIFT_ON_MM = 25;
+
+/** Bottom edge above whatever stands below, mm (8 in). Common practice. */
+export const ABOVE_GAP_MM = 203.2;
+
+/** Bottom edge in a living room, mm (42 to 48 in). Common practice. */
+export const BOTTOM_BAND_MM = { from: 1066.8, to: 1219.2 } as const;
+
+/** Eyes when nobody has measured them, mm. Common practice: seated 130 cm, standing 170 cm. */
+export const EYE_SEATED_MM = 1300;
+export const EYE_STANDING_MM = 1700;
+
+/** Share of the recline by which the resting gaze rises. Ours. */
+export const RECLINE_SHARE = 0.3;
+
+/** Picture's centre within this of the resting gaze, degrees: ergonomic practice. */
+export const COMFORT_CENTRE_DEG = 15;
+
+/** Picture's top within this of level, degrees: SMPTE EG 18, from memory. */
+export const COMFORT_TOP_DEG = 35;
+
+/** Errors of the finders, mm (one standard deviation). Ours. */
+export const EDGE_SD_MM = 4;
+export const CENTRE_SD_MM = 6;
+export const OUTLET_SD_MM = 6;
+/** A board screw sits at least this far inside its stud's edges, mm. Ours. */
+export const FASTENER_INSET_MM = 6;
+/** Where the drill lands against the mark, mm (one standard deviation). Ours. */
+export const DRILL_SD_MM = 1.5;
+
+/** A reading that has nothing to do with a stud, and a probe that misleads: chances. Ours. */
+export const SPURIOUS = { edge: 0.05, centre: 0.05, outlet: 0.05, fastener: 0.1 } as const;
+export const PROBE_WRONG = 0.02;
+
+/** Marks within this of each other's estimate speak of one stud, mm. Ours; the least pitch is 138. */
+export const SAME_STUD_MM = 25;
+
+/** Chance that a hole is in wood, from which it is go, and from which it is a caution. Ours. */
+export const HOLE_GO = 0.98;
+export const HOLE_CAUTION = 0.9;
+
+/** Clearance of the shank's centre from the ply's edge, in diameters (NDS 12.5.1, from memory). */
+export const EDGE_DIAMETERS = 1.5;
+
+/** Drilled deeper than the screw goes, mm. Ours. */
+export const PILOT_OVERDRILL_MM = 5;
+
+/** Levelness over the set's width: good, and seen by everybody, mm. Ours. */
+export const LEVEL_GOOD_MM = 1;
+export const LEVEL_SEEN_MM = 3;
+
+/** The thinnest sheet that a shim is cut from, mm. Ours. */
+export const SHIM_MM = 0.1;

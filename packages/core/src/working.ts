@@ -1,0 +1,89 @@
+import type { Op, Unit, Working } from '@steddo/contract';
+
+/** Trees of arithmetic: each number that a person acts on carries the one that made it. */
+
+/** A reading or constant. `guess` marks a default that nobody measured. */
+export function leaf(
+  label: string,
+  value: number,
+  unit: Unit,
+  from: { path?: string; guess?: boolean } = {},
+): Working {
+  return {
+    label,
+    value,
+    unit,
+    ...(from.path === undefined ? {} : { path: from.path }),
+    ...(from.guess ? { guess: true } : {}),
+  };
+}
+
+/** A node whose value is computed from its terms, so that it cannot disagree with them. */
+export function node(label: string, op: Op, unit: Unit, terms: Working[]): Working {
+  return {
+    label,
+    op,
+    unit,
+    terms,
+    value: combine(
+      op,
+      terms.map((t) => t.value),
+    ),
+  };
+}
+
+export const sum = (label: string, ...terms: Working[]): Working => node(label, '+', 'mm', terms);
+export const minus = (label: string, ...terms: Working[]): Working => node(label, '-', 'mm', terms);
+export const half = (label: string, term: Working): Working =>
+  node(label, '/', term.unit, [term, leaf('two', 2, 'count')]);
+
+/** The same number under another name. */
+export function named(label: string, working: Working): Working {
+  return { ...working, label };
+}
+
+/**
+ * Evaluates a tree from its leaves, ignoring the values stored in its nodes.
+ * A leaf gives its value: `evaluate(sum('hook', leaf('a', 48, 'mm'), leaf('b', 5, 'mm')))` is 53.
+ */
+export function evaluate(working: Working): number {
+  if (working.op === undefined || working.terms === undefined) return working.value;
+  return combine(working.op, working.terms.map(evaluate));
+}
+
+/** Every leaf of a tree, left to right. */
+export function leaves(working: Working): Working[] {
+  return working.terms === undefined ? [working] : working.terms.flatMap(leaves);
+}
+
+const DEGREES = 180 / Math.PI;
+
+function combine(op: Op, values: number[]): number {
+  const [first = 0, second = 0] = values;
+  switch (op) {
+    case '+':
+      return values.reduce((a, b) => a + b, 0);
+    case '-':
+      return values.slice(1).reduce((a, b) => a - b, first);
+    case '*':
+      return values.reduce((a, b) => a * b, 1);
+    case '/':
+      return first / second;
+    case 'min':
+      return Math.min(...values);
+    case 'max':
+      return Math.max(...values);
+    case 'mean':
+      return values.reduce((a, b) => a + b, 0) / values.length;
+    case 'atan':
+      return Math.atan2(first, second) * DEGREES;
+    case 'tan':
+      return Math.tan(first / DEGREES);
+    case 'abs':
+      return Math.abs(first);
+    case 'hypot':
+      return Math.hypot(...values);
+    case 'round':
+      return Math.round(first / second) * second;
+  }
+}

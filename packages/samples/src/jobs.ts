@@ -1,0 +1,26 @@
+import { checkFile, job, type Job } from '@steddo/contract';
+import attic from '../jobs/attic-snug.json';
+import bar from '../jobs/breakfast-bar.json';
+import guest from '../jobs/guest-room.json';
+import minimalImperial from '../jobs/minimal-imperial.json';
+import minimal from '../jobs/minimal.json';
+
+/** A sample that the contract refuses is a mistake of ours: fail where it is read. */
+function valid(name: string, value: unknown): Job {
+  const checked = checkFile(job, value);
+  if (checked.ok) return checked.value;
+  throw new Error(`${name}: ${checked.faults.map((f) => `${f.path} ${f.reason}`).join('; ')}`);
+}
+
+export const guestRoom = valid('guest-room', guest);
+export const atticSnug = valid('attic-snug', attic);
+export const breakfastBar = valid('breakfast-bar', bar);
+export const smallestRoom = valid('minimal', minimal);
+export const smallestStudWall = valid('minimal-imperial', minimalImperial);
+
+/** The rooms that the demo opens with, by the id that they are seeded under. */
+export const demoRooms: readonly { id: string; job: Job }[] = [
+  { id: 'guest-room', job: guestRoom },
+  { id: 'attic-snug', job: atticSnug },
+  { id: 'breakfast-bar', job: breakfastBar },
+];

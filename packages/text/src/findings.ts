@@ -1,0 +1,135 @@
+import type { Finding } from '@steddo/contract';
+import type { FindingCode, FindingValues } from '@steddo/core';
+import { bindingName, buildName, schoolName } from './names';
+import { fieldName } from './paths';
+import { rounded, type Say } from './say';
+
+type Sentences = { [C in FindingCode]: (v: FindingValues[C], say: Say) => string };
+
+const list = (names: readonly string[]): string => names.join(', ');
+
+/** Every finding in words, once: for screen, print and speech. */
+const SENTENCES: Sentences = {
+  'loads-not-checked': () =>
+    'Nobody has worked out yet whether this holds. Check the load against the leaflet and local codes before you drill.',
+  'nobody-looked': (v) =>
+    `Nobody has looked inside the wall at ${v.holes === 1 ? 'this hole' : `these ${v.holes} holes`}. A cable or pipe can cross a stud; a lag goes deeper than the cable's hole. Look first; if in doubt, do not drill.`,
+  'still-guessed': (v, say) =>
+    `Still a guess, measure before you drill: ${list(v.paths.map((p) => fieldName(p, say)))}.`,
+  'outline-off-diagonal': (v, say) =>
+    `The ${v.axis} ${say.length(v.measuredMm)} is ${v.percent} % off what the diagonal gives (${say.length(v.expectedMm)}). Measure both again.`,
+  'mass-above-class': (v, say) =>
+    `${say.mass(v.massKg)} is more than pattern class ${v.patternClass} is meant for (${say.mass(v.limitKg)}).`,
+  'mount-needed': () => 'No mount is picked yet.',
+  'mount-mass': (v, say) =>
+    `The set is ${say.mass(-v.marginKg)} too heavy for this mount: ${say.mass(v.massKg)} on a mount rated ${say.mass(v.limitKg)}.`,
+  'mount-pattern': (v) =>
+    `The hole pattern does not fit: ${rounded(v.shortMm, 1)} mm off in pattern ${v.axis} (${rounded(v.valueMm, 1)} against ${rounded(v.limitMm, 1)} mm).`,
+  'mount-size': (v, say) =>
+    `A ${say.length(v.diagonalMm)} set is outside this mount's size range (${say.length(v.minMm)} to ${say.length(v.maxMm)}).`,
+  'mount-wall': (v) =>
+    v.kind === 'unknown'
+      ? 'What the wall is has not been said, so the mount cannot be judged on it.'
+      : `This mount is not made for a ${buildName(v.kind)}. It takes: ${list(v.takes.map(buildName))}.`,
+  'mount-covering': (v, say) =>
+    `The wall's covering is ${say.length(v.boardMm)} thick; this mount takes ${say.length(v.limitMm)}.`,
+  'mount-spacing': (v, say) =>
+    `Studs ${say.length(v.spacingMm)} apart do not fit this mount (${say.length(v.minMm)} to ${say.length(v.maxMm)}).`,
+  'extension-arms-needed': (v) =>
+    `The pattern is larger than ${rounded(v.widthMm, 0)} x ${rounded(v.heightMm, 0)} mm: use the extension arms.`,
+  'mount-to-measure': (v, say) =>
+    `The label does not tell enough for holes. Measure: ${list(v.fields.map((f) => fieldName(f, say)))}.`,
+  'arm-hole-missing': (v) => `Arm hole ${v.armHole + 1} is chosen, and this mount has ${v.count}.`,
+  'wall-kind-unknown': () => 'Say what the wall is before holes can be given.',
+  'wall-kind-not-computed': (v) =>
+    `Holes in a ${buildName(v.kind)} are not worked out here yet. Everything up to the plate is.`,
+  'fixing-not-computed': (v) =>
+    v.kind === 'none'
+      ? 'This mount does not say which lag screws it takes in a stud wall, so there are no holes.'
+      : `Fixing with ${v.kind} is not worked out here yet.`,
+  'fixing-school-not-computed': () =>
+    'Hanging on rated anchors alone is not worked out here yet. Studs are.',
+  'school-not-computed': (v) =>
+    `The height by "${schoolName(v.school)}" is not worked out here yet.`,
+  'school-needs-object': (v, say) =>
+    v.object === ''
+      ? `"${schoolName(v.school)}" needs the thing that stands below the set.`
+      : `"${schoolName(v.school)}" points at ${say.thing(v.object)}, which is not in the room.`,
+  'school-needs-eyes': (v) =>
+    `"${schoolName(v.school)}" needs the eye height of ${list(v.viewers)}: there is no common figure for lying or leaning back.`,
+  'centre-needs-object': (v, say) =>
+    `The centre line is set by ${say.thing(v.object)}, which is not in the room.`,
+  'height-conflict': (v, say) =>
+    `No height works: ${list(v.constraints.map((c) => bindingName(c, say)))} cannot all be kept.`,
+  'height-moved': (v, say) =>
+    `Wanted the centre at ${say.length(v.wantedMm)}, got ${say.length(v.gotMm)}: ${bindingName(v.by, say)} stands in the way.`,
+  'sideways-conflict': (v, say) =>
+    `The set does not fit the wall sideways: ${list(v.constraints.map((c) => bindingName(c, say)))}.`,
+  'sideways-moved': (v, say) =>
+    `Wanted the centre line at ${say.length(v.wantedMm)} from the left, got ${say.length(v.gotMm)}: ${bindingName(v.by, say)}.`,
+  'centre-off-rest': (v, say) =>
+    `${v.viewer} looks ${say.degrees(Math.abs(v.degrees))} ${v.degrees > 0 ? 'above' : 'below'} the resting gaze; ${v.limit}° is comfortable.`,
+  'top-too-high': (v, say) =>
+    `${v.viewer} sees the top edge ${say.degrees(v.degrees)} up; ${v.limit}° is the most that is comfortable.`,
+  'viewer-inside-set': (v, say) =>
+    `${v.viewer} sits ${say.length(v.distanceMm)} from the wall, and the set's face is ${say.length(v.outMm)} out.`,
+  'measured-differs': (v, say) =>
+    `Measured to the ${measuredName(v.to)} and worked out differ by ${say.length(Math.abs(v.differenceMm))} (${say.length(v.measuredMm)} against ${say.length(v.geometryMm)}). Something may be upside down.`,
+  'measured-unused': (v) =>
+    `The measurement to the ${measuredName(v.to)} cannot be used: this mount's plate does not have it.`,
+  'plate-beyond-slide': (v, say) =>
+    `The plate is ${say.length(Math.abs(v.shiftMm))} off and the set slides ${say.length(v.slideMm)} each way on it.`,
+  'studs-needed': (v) =>
+    `This mount needs ${v.needed} ${v.needed === 1 ? 'stud' : 'studs'}; the marks show ${v.found}.`,
+  'no-stud-in-slots': (v, say) =>
+    v.shortMm >= 0
+      ? `The studs miss the slots: the plate would have to shift ${say.length(v.shortMm)} further than the set slides.`
+      : "The studs do not fit this plate's slots, wherever it sits.",
+  'slots-too-few': (v) =>
+    `The plate has ${v.found} usable slot ${v.found === 1 ? 'row' : 'rows'} and needs ${v.needed} on each stud.`,
+  'stud-doubtful': (v) =>
+    `${v.hole}: wood in ${v.percent} of 100. Mark both edges, or probe, before you drill.`,
+  'evidence-odd': (v) =>
+    `${v.ids.length === 1 ? 'One mark disagrees' : `${v.ids.length} marks disagree`} with the rest. Check there again.`,
+  'bit-outside-band': (v, say) =>
+    `The leaflet's bit is ${bitText(v.bitMm, say)}; the usual band for this lag and timber is ${bitText(v.fromMm, say)} to ${bitText(v.toMm, say)}. The leaflet counts.`,
+  'no-bit': (v, say) =>
+    `No stock bit between ${bitText(v.fromMm, say)} and ${bitText(v.toMm, say)} for this lag.`,
+  'lag-too-short': (v, say) =>
+    `The lag ends ${say.length(Math.abs(v.depthMm))} short of the stud. A longer one is needed.`,
+  'drilled-not-replanned': (v) =>
+    `${v.holes === 1 ? 'A hole is' : `${v.holes} holes are`} already drilled. Re-planning around drilled holes is not worked out here yet.`,
+  'level-not-turned': () =>
+    'Turn the level end for end and read again: if the bubble moves, the level is lying.',
+  'level-good': (v, say) =>
+    `Level: ${small(v.riseMm)} over the set's width of ${say.length(v.spanMm)}.`,
+  'level-off': (v, say) =>
+    `The ${v.high} end is ${small(v.riseMm)} high over the set's width of ${say.length(v.spanMm)}.`,
+  'level-beyond-slots': (v) =>
+    `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
+};
+
+const measuredName = (to: string): string =>
+  to.startsWith('row:') ? `slot row ${Number(to.slice(4)) + 1}` : to.replace('-', ' ');
+
+/** Level differences are smaller than a tape's division in any unit. */
+export const small = (mm: number): string => `${rounded(mm, 1)} mm`;
+
+/** A bit: sixty-fourths of an inch where it is one, else millimetres. */
+export function bitText(mm: number, say: Pick<Say, 'length'>): string {
+  const ticks = (mm / 25.4) * 64;
+  const imperial = say.length(25.4).endsWith('in');
+  if (!imperial || Math.abs(ticks - Math.round(ticks)) > 0.15) return `${rounded(mm, 1)} mm`;
+  let [top, bottom] = [Math.round(ticks), 64];
+  while (top % 2 === 0 && bottom > 1) [top, bottom] = [top / 2, bottom / 2];
+  return `${top}/${bottom} in`;
+}
+
+/** The sentence for a finding. */
+export function findingText(finding: Finding, say: Say): string {
+  const sentence = SENTENCES[finding.code as FindingCode] as
+    ((v: Finding['values'], say: Say) => string) | undefined;
+  return sentence ? sentence(finding.values, say) : finding.code;
+}
+
+export const knownFindings = (): string[] => Object.keys(SENTENCES);

@@ -1,0 +1,42 @@
+import type { Fit } from '@steddo/contract';
+import { buildName } from './names';
+import { rounded, type Say } from './say';
+
+/** A fit rule in words with its margin: `11 mm short in pattern height`. */
+export function fitText(fit: Fit, say: Say): string {
+  const by = Math.abs(fit.margin);
+  switch (fit.rule) {
+    case 'mass':
+      return fit.ok
+        ? `carries it with ${say.mass(by)} to spare`
+        : `rated ${say.mass(by)} too little`;
+    case 'pattern':
+      return fit.ok
+        ? by === 0
+          ? 'pattern is just what it takes'
+          : `pattern fits with ${rounded(by, 1)} mm to spare in ${fit.axis}`
+        : `${rounded(by, 1)} mm ${short(fit)} in pattern ${fit.axis}`;
+    case 'screen-size':
+      return fit.ok
+        ? 'made for this size'
+        : `${say.length(by)} ${fit.axis === 'largest' ? 'over its largest' : 'under its smallest'} size`;
+    case 'wall-kind':
+      return fit.ok
+        ? `made for a ${buildName(String(fit.value))}`
+        : fit.value === 'unknown'
+          ? 'what the wall is has not been said'
+          : `not made for a ${buildName(String(fit.value))}`;
+    case 'covering':
+      return fit.ok
+        ? `covering thin enough by ${say.length(by)}`
+        : `covering ${say.length(by)} too thick`;
+    case 'stud-spacing':
+      return fit.ok ? 'stud spacing fits' : `stud spacing off by ${say.length(by)}`;
+  }
+}
+
+/** The mount's pattern is short of a larger set; a smaller set is short of the mount. */
+const short = (fit: Fit): string =>
+  typeof fit.value === 'number' && typeof fit.limit === 'number' && fit.value < fit.limit
+    ? 'too small'
+    : 'short';

@@ -1,0 +1,82 @@
+import type { Hole, Level, MountType, School, Stage, Verdict } from '@steddo/contract';
+import type { Say } from './say';
+
+const BUILDS: Record<string, string> = {
+  'timber-stud': 'timber stud wall',
+  'metal-stud': 'metal stud wall',
+  masonry: 'masonry wall',
+  'timber-backing': 'wall with timber backing',
+  'metal-backing': 'wall with metal backing',
+  unknown: 'wall nobody has named',
+};
+export const buildName = (kind: string): string => BUILDS[kind] ?? kind;
+
+const SCHOOLS: Record<School, string> = {
+  eyes: 'centre at the eyes',
+  'bottom-band': 'bottom edge in a band',
+  above: 'gap above furniture',
+  'line-up': 'line up with something',
+  'fit-between': 'fit between',
+  vote: 'hold it up and vote',
+  standing: 'eyes of people standing',
+};
+export const schoolName = (school: School): string => SCHOOLS[school];
+
+export const verdictWord: Record<Verdict, string> = { go: 'go', caution: 'mind', stop: 'stop' };
+export const levelWord: Record<Level, string> = { info: 'note', caution: 'mind', stop: 'stop' };
+
+export const stageName: Record<Stage, string> = {
+  set: 'Set',
+  room: 'Room',
+  mount: 'Mount',
+  height: 'Height',
+  reach: 'Reach',
+  wall: 'Wall',
+  holes: 'Holes',
+  level: 'Level',
+  'hand-over': 'Hand over',
+};
+
+export const typeName: Record<MountType, string> = {
+  fixed: 'fixed',
+  tilt: 'tilt',
+  'full-motion': 'full motion',
+  corner: 'corner',
+  vehicle: 'vehicle',
+  'monitor-arm': 'monitor arm',
+  recess: 'recess',
+};
+
+/** What binds a height or a place: `object:o2` is the thing's name. */
+export function bindingName(code: string, say: Say): string {
+  const [kind = '', id = ''] = code.split(':');
+  if (kind === 'object') return say.thing(id);
+  if (kind === 'plate')
+    return id === 'floor' || id === 'ceiling'
+      ? `the plate at the ${id}`
+      : `the plate over ${say.thing(id)}`;
+  const plain: Record<string, string> = {
+    floor: 'the floor',
+    ceiling: 'the ceiling with its gap and lift-on room',
+    'wall-left': "the wall's left end",
+    'wall-right': "the wall's right end",
+  };
+  return plain[kind] ?? code;
+}
+
+/** `Hole 1, top row`, said at the wall. */
+export const holeName = (hole: Pick<Hole, 'order' | 'row'>): string =>
+  `Hole ${hole.order}, ${hole.row} row`;
+
+/** Names of marks for labels and lists. */
+const MARKS: Record<string, string> = {
+  top: 'top',
+  bottom: 'bottom',
+  left: 'left edge',
+  right: 'right edge',
+  centre: 'centre',
+  hook: 'hook',
+  'plate-top': 'plate top',
+  'plate-bottom': 'plate bottom',
+};
+export const markName = (id: string): string => MARKS[id] ?? id;

@@ -1,0 +1,46 @@
+import type { Say } from './say';
+
+const WORDS: Record<string, string> = {
+  'screen.diagonal': 'diagonal',
+  'screen.width': "set's width",
+  'screen.height': "set's height",
+  'screen.thickness': "set's thickness",
+  'screen.mass': "set's mass",
+  'screen.pattern': 'hole pattern',
+  'screen.patternCentre.up': 'where the pattern sits, up and down',
+  'screen.patternCentre.right': 'where the pattern sits, sideways',
+  'room.wall.width': "wall's width",
+  'room.wall.height': "wall's height",
+  'room.wall.build.kind': 'what the wall is',
+  'room.wall.build.studWidth': "stud's width",
+  'room.viewers': 'who sits where',
+  'aim.ceilingGap': 'gap under the ceiling',
+  'aim.liftOn': 'lift-on room',
+  'aim.schools.above.gap': 'gap above the furniture',
+  'aim.schools.bottom-band.from': 'lowest bottom edge',
+  'aim.schools.bottom-band.to': 'highest bottom edge',
+  'mount.plate.thickness': "plate's thickness",
+  plate: 'the plate: width, height, slots',
+  'plate.slots': 'the slots of the plate, hole to hole and rows',
+  hook: 'the hook above the plate bottom',
+  patternAboveHook: 'the pattern above the hook, for each arm hole',
+};
+
+const LAST: Record<string, string> = {
+  eye: 'eye height',
+  distance: 'distance',
+  top: 'top',
+  washer: 'thickness of the washer',
+};
+
+/** Names the field behind a path as an installer would: `room.viewers.v1.eye` is `Dee's eye height`. */
+export function fieldName(path: string, say: Say): string {
+  const known = WORDS[path];
+  if (known) return known;
+  const parts = path.split('.');
+  const last = parts.at(-1) ?? path;
+  const word = LAST[last] ?? last;
+  if (path.startsWith('room.viewers.') || path.startsWith('room.objects.'))
+    return `${word} of ${say.thing(parts[2] ?? '')}`;
+  return word === last ? path : word;
+}

@@ -1,0 +1,44 @@
+import type { Job, Unit } from '@steddo/contract';
+import { formatTape, fromKg, tapeOf } from '@steddo/core';
+
+/** How values are worded in one job: its units, and the names of its things. */
+export interface Say {
+  length: (mm: number) => string;
+  mass: (kg: number) => string;
+  degrees: (deg: number) => string;
+  value: (value: number, unit: Unit) => string;
+  /** The name of a viewer or a thing on the wall, by id. */
+  thing: (id: string) => string;
+}
+
+/** Wording for a job: imperial lengths as fractions of an inch, metric in millimetres. */
+export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
+  const tape = tapeOf(job.units);
+  const length = (mm: number) => formatTape(mm, tape);
+  const mass = (kg: number) =>
+    job.units === 'imperial' ? `${rounded(fromKg(kg, 'lb'), 1)} lb` : `${rounded(kg, 1)} kg`;
+  const degrees = (deg: number) => `${rounded(deg, 1)}°`;
+  const thing = (id: string) => {
+    const item = job.room.objects?.find((o) => o.id === id);
+    if (item) return `the ${item.name ?? itemNames[item.kind] ?? item.kind}`;
+    const viewer = job.room.viewers?.find((v) => v.id === id);
+    return viewer?.name ?? id;
+  };
+  const value = (v: number, unit: Unit) => {
+    if (unit === 'mm') return length(v);
+    if (unit === 'kg') return mass(v);
+    if (unit === 'deg') return degrees(v);
+    return `${rounded(v, 4)}${unit === 'N' ? ' N' : ''}`;
+  };
+  return { length, mass, degrees, value, thing };
+}
+
+const itemNames: Record<string, string> = {
+  opening: 'fireplace opening',
+  box: 'in-wall box',
+  other: 'thing',
+};
+
+/** Rounded for reading only: `rounded(2.34567, 1)` is `2.3`. */
+export const rounded = (value: number, places: number): string =>
+  String(Number(value.toFixed(places)) + 0);

@@ -1,0 +1,72 @@
+import { readFileSync, writeSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { parseArgs } from 'node:util';
+import { catalogue, checkFile, job, type Catalogue, type Checked } from '@steddo/contract';
+import { plan } from '@steddo/core';
+import { demoCatalogue } from '@steddo/samples';
+import { planFile } from '@steddo/text';
+
+/** Faults of the call or of a file: one line each on standard error, exit 2, no stack traces. */
+function refuse(lines: string[]): never {
+  writeSync(2, lines.map((line) => `${line}\n`).join(''));
+  process.exit(2);
+}
+
+const fromWhereTheUserStands = (file: string): string =>
+  resolve(process.env.STEDDO_FROM ?? process.cwd(), file);
+
+function readJson(file: string): unknown {
+  let text: string;
+  try {
+    text = readFileSync(fromWhereTheUserStands(file), 'utf8');
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    return refuse([
+      `${file}: ${code === 'ENOENT' ? 'there is no such file' : `cannot be read (${code})`}`,
+    ]);
+  }
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return refuse([`${file}: is not JSON: ${(error as Error).message}`]);
+  }
+}
+
+function valid<T>(checked: Checked<T>): T {
+  if (checked.ok) return checked.value;
+  return refuse(checked.faults.map((f) => `${f.path}: ${f.reason}`));
+}
+
+function readCall(): { file: string; catalogueFile?: string; seed?: number } {
+  const usage = 'usage: npm run --silent plan -- FILE [--catalogue FILE] [--seed N]';
+  try {
+    const { values, positionals } = parseArgs({
+      allowPositionals: true,
+      options: { catalogue: { type: 'string' }, seed: { type: 'string' } },
+    });
+    const [file, ...more] = positionals;
+    if (!file || more.length > 0) return refuse([usage]);
+    if (values.seed !== undefined && !/^\d+$/.test(values.seed))
+      return refuse([`--seed: takes a whole number, not "${values.seed}"`]);
+    return {
+      file,
+      ...(values.catalogue ? { catalogueFile: values.catalogue } : {}),
+      ...(values.seed ? { seed: Number(values.seed) } : {}),
+    };
+  } catch (error) {
+    return refuse([(error as Error).message, usage]);
+  }
+}
+
+function readCatalogue(file: string | undefined): Catalogue {
+  if (file === undefined) return demoCatalogue;
+  if (/\.csv$/i.test(file))
+    return refuse([`${file}: a catalogue is read from JSON for now, not from CSV`]);
+  return valid(checkFile(catalogue, readJson(file)));
+}
+
+const call = readCall();
+const read = valid(checkFile(job, readJson(call.file)));
+const options = { catalogue: readCatalogue(call.catalogueFile), seed: call.seed ?? 1 };
+const bytes = Buffer.from(`${JSON.stringify(planFile(plan(read, options), read), null, 2)}\n`);
+for (let at = 0; at < bytes.length;) at += writeSync(1, bytes, at);
