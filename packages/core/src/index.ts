@@ -24,6 +24,7 @@ export type { LengthUnit, MassUnit } from './units/convert';
 // edits of the job document
 export { applyCommand, type Applied, type Command } from './edit/command';
 export { measure } from './edit/measure';
+export { replaceJob } from './edit/replaceJob';
 export {
   EMPTY_HISTORY,
   HISTORY_LIMIT,
@@ -41,6 +42,8 @@ export { rankMounts } from './mount/rankMounts';
 export { combineMarks } from './wall/combineMarks';
 export { COMPUTED_SCHOOLS } from './placement/schools';
 export { plateMayCover, setMayCover } from './placement/itemRules';
+export { holeVerdict } from './wall/holeVerdict';
+export { isComfortable } from './sight/isComfortable';
 export { riseOver } from './level/readLevel';
 
 // judgements and workings

@@ -17,7 +17,7 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
   const length = (mm: number) => formatTape(mm, tape);
   const mass = (kg: number) =>
     job.units === 'imperial' ? `${rounded(fromKg(kg, 'lb'), 1)} lb` : `${rounded(kg, 1)} kg`;
-  const degrees = (deg: number) => `${rounded(deg, 1)}°`;
+  const degrees = (deg: number) => `${rounded(deg, Math.abs(deg) < 1 ? 2 : 1)}°`;
   const thing = (id: string) => {
     const item = job.room.objects?.find((o) => o.id === id);
     if (item) return `the ${item.name ?? itemNames[item.kind] ?? item.kind}`;

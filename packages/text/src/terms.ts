@@ -48,6 +48,7 @@ const TERMS: Record<string, string> = {
   'both-ends': 'both ends together',
   'half-height': "half the set's height",
   'half-width': "half the set's width",
+  'against-right-end': "set against the wall's right end",
   'under-ceiling': 'highest under the ceiling',
   'ceiling-gap': 'left free under the ceiling',
   'lift-on': 'rise to lift the set on',

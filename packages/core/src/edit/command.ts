@@ -97,6 +97,9 @@ function put(
   const key = keyIn(parent, segments.at(-1)!);
   const inverseDrop: Command = { do: 'drop', path: command.path };
   if (Array.isArray(parent)) {
+    const last = segments.at(-1);
+    if (isBranch(value) && !Array.isArray(value) && value.id !== undefined && value.id !== last)
+      throw new TypeError(`${command.path} is put an entry with another id`);
     if (key === undefined || Number(key) >= parent.length || command.at !== undefined) {
       parent.splice(command.at ?? parent.length, 0, value);
       return inverseDrop;

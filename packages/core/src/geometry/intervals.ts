@@ -65,17 +65,38 @@ export function nearest(intervals: readonly Interval[], wanted: number): Nearest
 }
 
 /**
- * A smallest set of constraints that cannot all hold (no member can be left out), by deletion.
- * Empty when everything together is feasible.
+ * A smallest set of constraints that cannot all hold; empty when everything together is feasible.
+ * Three intervals are enough to cover a line that a floor, a ceiling and one thing bound, so sets
+ * up to three are tried outright; a longer chain is thinned until no member can be left out.
  */
 export function conflictOf(forbidden: readonly Forbidden[]): string[] {
   if (feasible(forbidden).length > 0) return [];
-  let kept = [...forbidden];
-  for (const candidate of forbidden) {
+  const blocked = (some: readonly Forbidden[]) => feasible(some).length === 0;
+  const small = subsets(forbidden, 3).find(blocked) ?? thinned(forbidden, blocked);
+  return [...new Set(small.map((f) => f.by))];
+}
+
+/** All subsets of one to `most` members, smaller ones first, in order. */
+function subsets<T>(all: readonly T[], most: number): T[][] {
+  const of = (size: number, from: number): T[][] =>
+    size === 0
+      ? [[]]
+      : all
+          .slice(from)
+          .flatMap((first, i) => of(size - 1, from + i + 1).map((rest) => [first, ...rest]));
+  return Array.from({ length: most }, (_, i) => of(i + 1, 0)).flat();
+}
+
+function thinned(
+  all: readonly Forbidden[],
+  blocked: (some: readonly Forbidden[]) => boolean,
+): Forbidden[] {
+  let kept = [...all];
+  for (const candidate of all) {
     const without = kept.filter((f) => f !== candidate);
-    if (feasible(without).length === 0) kept = without;
+    if (blocked(without)) kept = without;
   }
-  return [...new Set(kept.map((f) => f.by))];
+  return kept;
 }
 
 /** Plain pairs for the plan; only finite intervals come out of a room. */

@@ -1,7 +1,8 @@
 import type { Finding, Fixing, Hole, Job, Mount, Plan, Stud, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { boardOf } from '../mount/fitMount';
-import { HOLE_CAUTION, HOLE_GO, PILOT_OVERDRILL_MM, SAME_MM } from '../tolerances';
+import { PILOT_OVERDRILL_MM, SAME_MM } from '../tolerances';
+import { holeVerdict } from '../wall/holeVerdict';
 import { leaf, minus, sum } from '../working';
 import { holesOf } from './holesOf';
 import { leadBand, leadBit, leadDepth } from './leadHole';
@@ -167,8 +168,8 @@ function holeFindings(
     finding('nobody-looked', 'caution', 'holes', { holes: holes.length }, 'NEC 300.4, from memory'),
   ];
   for (const hole of oncePerStud(holes)) {
-    if (hole.probability >= HOLE_GO) continue;
-    const level = hole.probability >= HOLE_CAUTION ? 'caution' : 'stop';
+    const level = holeVerdict(hole.probability);
+    if (level === 'go') continue;
     const percent = Math.floor(hole.probability * 100);
     found.push(finding('stud-doubtful', level, 'wall', { hole: hole.id, percent }));
   }

@@ -1,0 +1,58 @@
+import { bodyParser } from '@koa/bodyparser';
+import Koa from 'koa';
+import helmet from 'koa-helmet';
+import type { Logger } from 'pino';
+import type { Store } from './db/client';
+import { errorBoundary } from './middleware/errors';
+import { localOnly } from './middleware/localOnly';
+import { requestLog } from './middleware/requestLog';
+import { staticApp } from './middleware/staticApp';
+import { apiRoutes } from './routes/api';
+
+export interface AppParts {
+  store: Store;
+  log: Logger;
+  now: () => Date;
+  /** Folder of the exported web app. */
+  web: string;
+}
+
+const SELF = ["'self'"];
+const NONE = ["'none'"];
+
+/** The digest of nothing: the one style element that the app makes, empty, and fills through the style sheet's own interface. */
+const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
+
+/** Everything the page may load comes from here; nothing inline, nothing from elsewhere. */
+const POLICY = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: NONE,
+    scriptSrc: SELF,
+    styleSrc: [...SELF, EMPTY_STYLE],
+    imgSrc: ["'self'", 'data:'],
+    fontSrc: SELF,
+    connectSrc: SELF,
+    workerSrc: SELF,
+    manifestSrc: SELF,
+    baseUri: NONE,
+    formAction: NONE,
+    frameAncestors: NONE,
+  },
+};
+
+/** The application, given its database, clock and log. */
+export async function makeApp({ store, log, now, web }: AppParts): Promise<Koa> {
+  const app = new Koa();
+  const routes = apiRoutes(store, now);
+  app.use(requestLog(log, now));
+  app.use(errorBoundary(log));
+  app.use(localOnly);
+  app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
+  app.use(await staticApp(web));
+  app.use(bodyParser({ jsonLimit: '2mb', enableTypes: ['json'] }));
+  app.use(routes.routes());
+  app.use(routes.allowedMethods());
+  app.on('error', (err: unknown) => log.error({ err }, 'response failed'));
+  return app;
+}

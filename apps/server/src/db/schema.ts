@@ -1,0 +1,46 @@
+import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** A room is one validated document with a version; every earlier revision is kept. */
+export const rooms = sqliteTable('rooms', {
+  id: text('id').primaryKey(),
+  version: integer('version').notNull(),
+  title: text('title').notNull(),
+  savedAt: text('saved_at').notNull(),
+  job: text('job').notNull(),
+});
+
+export const revisions = sqliteTable(
+  'revisions',
+  {
+    roomId: text('room_id').notNull(),
+    version: integer('version').notNull(),
+    editId: text('edit_id').notNull(),
+    savedAt: text('saved_at').notNull(),
+    touched: text('touched').notNull(),
+    job: text('job').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.roomId, t.version] }),
+    index('revisions_edit').on(t.roomId, t.editId),
+  ],
+);
+
+/** Saves that were refused as stale: kept, so that nothing anybody entered is lost. */
+export const refused = sqliteTable('refused', {
+  editId: text('edit_id').primaryKey(),
+  roomId: text('room_id').notNull(),
+  baseVersion: integer('base_version').notNull(),
+  at: text('at').notNull(),
+  job: text('job').notNull(),
+});
+
+export const catalogueEntries = sqliteTable(
+  'catalogue_entries',
+  {
+    kind: text('kind', { enum: ['mounts', 'anchors', 'screens', 'lags'] }).notNull(),
+    id: text('id').notNull(),
+    position: integer('position').notNull(),
+    entry: text('entry').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.kind, t.id] })],
+);

@@ -1,0 +1,9 @@
+import { Redirect, useLocalSearchParams } from 'expo-router';
+import { RoomScreen } from '../../../src/features/room/RoomScreen';
+import { isStage } from '../../../src/features/room/stages';
+
+export default function Room() {
+  const { id, stage } = useLocalSearchParams<{ id: string; stage: string }>();
+  if (!isStage(stage)) return <Redirect href={`/room/${id}/room`} />;
+  return <RoomScreen key={id} id={id} stage={stage} />;
+}

@@ -1,0 +1,195 @@
+import { memo } from 'react';
+import type { Shape, View } from '@steddo/drawing';
+import type { Palette } from '../ui/tokens';
+
+/** Corners of pencil lines run a little past each other, px. */
+const OVERRUN = 5;
+const DASH = '5 4';
+const DASH_DOT = '10 3 2 3';
+
+/** Shapes of a scene as svg; every box carries the millimetres that it was drawn from. */
+export const Shapes = memo(function Shapes({
+  shapes,
+  view,
+  palette,
+}: {
+  shapes: Shape[];
+  view: View;
+  palette: Palette;
+}) {
+  return (
+    <>
+      {shapes.map((s) => (
+        <ShapeView key={`${s.role}-${s.id}`} shape={s} view={view} palette={palette} />
+      ))}
+    </>
+  );
+});
+
+interface Px {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette: Palette }) {
+  if (shape.kind === 'rect') {
+    const a = view.toPx(shape.left, shape.top);
+    const b = view.toPx(shape.right, shape.bottom);
+    return (
+      <RectView
+        shape={shape}
+        px={{ x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }}
+        palette={palette}
+      />
+    );
+  }
+  if (shape.kind === 'line') {
+    const a = view.toPx(shape.x1, shape.y1);
+    const b = view.toPx(shape.x2, shape.y2);
+    return <LineView shape={shape} x1={a.x} y1={a.y} x2={b.x} y2={b.y} palette={palette} />;
+  }
+  const { x, y } = view.toPx(shape.x, shape.y);
+  const ink = palette[shape.state];
+  return (
+    <g data-shape={shape.id} data-x={shape.x} data-y={shape.y} stroke={ink} strokeWidth={2.4}>
+      <circle cx={x} cy={y} r={3.4} fill="none" strokeWidth={1.4} />
+      <path d={`M${x - 8} ${y}h16M${x} ${y - 8}v16`} />
+    </g>
+  );
+}
+
+function RectView({
+  shape,
+  px,
+  palette,
+}: {
+  shape: Extract<Shape, { kind: 'rect' }>;
+  px: Px;
+  palette: Palette;
+}) {
+  const { x, y, w, h } = px;
+  const box = { x, y, width: w, height: h };
+  const tag = {
+    'data-shape': shape.id,
+    'data-left': shape.left,
+    'data-right': shape.right,
+    'data-bottom': shape.bottom,
+    'data-top': shape.top,
+  };
+  switch (shape.role) {
+    case 'wall':
+      return <rect {...box} {...tag} fill="none" stroke={palette.hairline} />;
+    case 'stud':
+      return (
+        <rect
+          {...box}
+          {...tag}
+          fill={palette.wood}
+          fillOpacity={0.12 + 0.3 * (shape.weight ?? 0)}
+          stroke={palette.wood}
+          strokeDasharray={DASH}
+        />
+      );
+    case 'object':
+      return (
+        <g>
+          <rect {...box} {...tag} fill={palette.raised} />
+          <path d={overrun(px)} stroke={palette.ink} strokeWidth={1.3} fill="none" />
+        </g>
+      );
+    case 'cover':
+      return (
+        <rect
+          {...box}
+          {...tag}
+          fill="none"
+          stroke={palette.soft}
+          strokeWidth={1.2}
+          strokeDasharray={DASH}
+        />
+      );
+    case 'set':
+      return (
+        <g>
+          <rect {...box} {...tag} fill={palette.sheet} fillOpacity={0.82} />
+          <path d={overrun(px)} stroke={palette.ink} strokeWidth={2.6} fill="none" />
+        </g>
+      );
+    case 'picture':
+      return <rect {...box} fill="none" stroke={palette.soft} strokeWidth={0.8} />;
+    case 'plate':
+      return (
+        <rect
+          {...box}
+          {...tag}
+          fill="none"
+          stroke={palette.ink}
+          strokeWidth={1.6}
+          strokeDasharray={DASH}
+        />
+      );
+    case 'open':
+      return <rect {...box} fill="none" stroke={palette.hairline} />;
+    default:
+      return (
+        <rect
+          {...box}
+          {...tag}
+          rx={h / 2}
+          fill={palette.sheet}
+          stroke={palette.soft}
+          strokeWidth={1}
+        />
+      );
+  }
+}
+
+function overrun({ x, y, w, h }: Px): string {
+  const o = OVERRUN;
+  return `M${x - o} ${y}h${w + 2 * o}M${x - o} ${y + h}h${w + 2 * o}M${x} ${y - o}v${h + 2 * o}M${x + w} ${y - o}v${h + 2 * o}`;
+}
+
+interface LinePx {
+  x1: number;
+  y1: number;
+  x2: number;
+  y2: number;
+}
+
+function LineView({
+  shape,
+  palette,
+  ...at
+}: LinePx & { shape: Extract<Shape, { kind: 'line' }>; palette: Palette }) {
+  switch (shape.role) {
+    case 'floor':
+      return (
+        <g>
+          <line {...at} stroke={palette.ink} strokeWidth={2.4} />
+          <path d={hatch(at)} stroke={palette.soft} strokeWidth={1} />
+        </g>
+      );
+    case 'stud-mark':
+    case 'level-mark':
+      return <line {...at} stroke={palette.tapeEdge} strokeWidth={4} />;
+    case 'centre-line':
+      return <line {...at} stroke={palette.soft} strokeWidth={1} strokeDasharray={DASH_DOT} />;
+    case 'eye-line':
+      return <line {...at} stroke={palette.action} strokeWidth={1.4} strokeDasharray="2 5" />;
+    case 'hook':
+      return <line {...at} stroke={palette.ink} strokeWidth={1.6} />;
+    default:
+      return <line {...at} stroke={palette.hairline} strokeWidth={1} />;
+  }
+}
+
+const HATCH_PX = 12;
+
+function hatch({ x1, x2, y1 }: LinePx): string {
+  const count = Math.max(0, Math.floor((x2 - x1) / HATCH_PX));
+  return Array.from({ length: count }, (_, i) => `M${x1 + i * HATCH_PX + 8} ${y1 + 2}l-7 7`).join(
+    '',
+  );
+}

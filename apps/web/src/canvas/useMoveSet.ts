@@ -1,0 +1,69 @@
+import { useCallback, useEffect, useRef } from 'react';
+import { onDivision, type Command } from '@steddo/core';
+import { useRoomContext } from '../features/room/RoomContext';
+
+/** Nudges that follow each other within this time are one edit, ms. */
+const IDLE_MS = 600;
+/** Sideways only when the drag clearly goes sideways. */
+const SIDEWAYS = 1.5;
+
+export interface MoveSet {
+  drag: (dxMm: number, dyMm: number) => void;
+  drop: (dxMm: number, dyMm: number) => void;
+  cancel: () => void;
+  /** By so many divisions of the tape, from the keyboard. */
+  nudge: (across: number, up: number) => void;
+}
+
+/** Moves the set up and down or sideways, snapped to the tape's division; one edit for one move. */
+export function useMoveSet(): MoveSet {
+  const { plan, tape, dispatch, preview } = useRoomContext();
+  const at = plan.placement?.centre;
+  const base = useRef<{ x: number; y: number } | undefined>(undefined);
+  const pending = useRef<Command | undefined>(undefined);
+  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  const settle = useCallback(() => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = undefined;
+    base.current = undefined;
+    const command = pending.current;
+    pending.current = undefined;
+    if (command) dispatch(command);
+    preview(undefined);
+  }, [dispatch, preview]);
+  const latest = useRef(settle);
+  latest.current = settle;
+  useEffect(() => () => latest.current(), []);
+
+  const show = (dx: number, dy: number) => {
+    base.current ??= at;
+    if (!base.current) return;
+    const sideways = Math.abs(dx) > SIDEWAYS * Math.abs(dy);
+    const path = sideways ? 'choices.centreX' : 'choices.centreY';
+    const value = onDivision(sideways ? base.current.x + dx : base.current.y + dy, tape);
+    pending.current = { do: 'put', path, value };
+    preview(pending.current);
+  };
+  const moved = useRef({ across: 0, up: 0 });
+  return {
+    drag: show,
+    drop: (dx, dy) => {
+      show(dx, dy);
+      settle();
+    },
+    cancel: () => {
+      pending.current = undefined;
+      settle();
+    },
+    nudge: (across, up) => {
+      if (!timer.current) moved.current = { across: 0, up: 0 };
+      else clearTimeout(timer.current);
+      moved.current = {
+        across: across === 0 ? 0 : moved.current.across + across,
+        up: up === 0 ? 0 : moved.current.up + up,
+      };
+      show(moved.current.across * tape.divisionMm, moved.current.up * tape.divisionMm);
+      timer.current = setTimeout(settle, IDLE_MS);
+    },
+  };
+}

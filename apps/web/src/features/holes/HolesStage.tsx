@@ -1,0 +1,89 @@
+import { View } from 'react-native';
+import type { Hole, Mark } from '@steddo/contract';
+import { holeVerdict } from '@steddo/core';
+import { holeName } from '@steddo/text';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { Verdict } from '../../ui/Verdict';
+import { Figure } from '../../work/Figure';
+import { Findings } from '../room/Findings';
+import { sideWord } from '../room/numbers';
+import { useRoomContext } from '../room/RoomContext';
+
+/** The holes in drilling order, with every measure that the hand needs; cautions first. */
+export function HolesStage() {
+  const { plan } = useRoomContext();
+  const holes = plan.holes ?? [];
+  return (
+    <View>
+      <View
+        style={{
+          paddingHorizontal: 16,
+          paddingTop: 10,
+          flexDirection: 'row',
+          alignItems: 'center',
+          gap: 10,
+        }}
+      >
+        <Verdict verdict={plan.verdict} />
+        <View style={{ flex: 1 }}>
+          <Txt kind="small" soft>
+            A check of arithmetic on what was entered. Follow the leaflet and local codes.
+          </Txt>
+        </View>
+      </View>
+      {holes.length === 0 ? (
+        <View style={{ padding: 16 }}>
+          <Txt kind="bold">No holes yet. What is lacking:</Txt>
+        </View>
+      ) : null}
+      {holes.map((h) => (
+        <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
+      ))}
+      <Findings stage="holes" />
+    </View>
+  );
+}
+
+function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
+  const palette = usePalette();
+  if (!mark) return null;
+  const { fromFloor, fromCentre, fromLeft } = mark.workings;
+  const after = sideWord(fromCentre.value);
+  return (
+    <View
+      testID={`hole-${hole.id}`}
+      style={{
+        paddingHorizontal: 16,
+        paddingVertical: 6,
+        borderBottomWidth: 1,
+        borderBottomColor: palette.hairline,
+      }}
+    >
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt kind="bold">{holeName(hole)}</Txt>
+        </View>
+        <Txt kind="small" soft>
+          wood
+        </Txt>
+        <Verdict verdict={holeVerdict(hole.probability)} />
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
+        <Figure label="up from the floor" working={fromFloor} size={26} />
+        <Figure
+          label="off the centre line"
+          working={fromCentre}
+          size={22}
+          {...(after ? { after } : {})}
+        />
+        <Figure label="from the left wall" working={fromLeft} />
+        <Figure label="bit" working={hole.workings.bit} as="bit" />
+        <Figure label="depth" working={hole.workings.depth} />
+        {hole.workings.probability ? (
+          <Figure label="wood" working={hole.workings.probability} as="percent" size={16} />
+        ) : null}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,30 @@
+import { useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Icon } from '../../ui/Icon';
+import { Tap } from '../../ui/Tap';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+
+/** The rest of a stage's inputs, under a clear name. */
+export function Fold({ name, children }: { name: string; children: ReactNode }) {
+  const palette = usePalette();
+  const [open, setOpen] = useState(false);
+  return (
+    <View>
+      <Tap
+        label={`${name}, ${open ? 'hide' : 'show'}`}
+        expanded={open}
+        onPress={() => setOpen(!open)}
+        style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+      >
+        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+          <View style={{ flex: 1 }}>
+            <Txt kind="bold">{name}</Txt>
+          </View>
+          <Icon name={open ? 'up' : 'down'} />
+        </View>
+      </Tap>
+      {open ? children : null}
+    </View>
+  );
+}

@@ -1,0 +1,110 @@
+import { useEffect, useRef } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Canvas } from '../../canvas/Canvas';
+import type { RoomState } from '../../data/rooms';
+import { usePad } from '../../pad/PadContext';
+import { TapePad } from '../../pad/TapePad';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { WorkingSheet } from '../../work/WorkingSheet';
+import { Header } from './Header';
+import { useRoomContext } from './RoomContext';
+import { StageBody, labelsAt } from './StageBody';
+import { StageStrip } from './StageStrip';
+import type { BuiltStage } from './stages';
+import { ThumbBar } from './ThumbBar';
+import { TwoVersions } from './TwoVersions';
+import { useRoomKeys } from './useRoomKeys';
+
+export interface LayoutProps {
+  stage: BuiltStage;
+  state: RoomState;
+  wide: boolean;
+  late: boolean;
+}
+
+const SIDE_PX = 420;
+
+/** Phone: drawing on top, inputs below, thumb bar at the bottom. Wide: drawing and inputs side by side. */
+export function RoomLayout({ stage, state, wide, late }: LayoutProps) {
+  const palette = usePalette();
+  const pad = usePad();
+  useRoomKeys(stage, state.id);
+  const canvas = (
+    <View style={{ flex: 1, opacity: late ? 0.4 : 1 }}>
+      <Canvas labels={labelsAt(stage)} movable={stage === 'height'} />
+      {late ? (
+        <Txt kind="small">
+          This is the last good drawing: the room cannot be worked out as it is now.
+        </Txt>
+      ) : null}
+    </View>
+  );
+  const lower = (
+    <>
+      <Panel stage={stage} state={state} />
+      {pad.opened ? <TapePad /> : <ThumbBar stage={stage} />}
+    </>
+  );
+  return (
+    <View style={{ flex: 1, backgroundColor: palette.ground }}>
+      <Header state={state} wide={wide} />
+      {wide ? (
+        <View style={{ flex: 1, flexDirection: 'row' }}>
+          <View style={{ flex: 1 }}>
+            <StageStrip stage={stage} />
+            {canvas}
+          </View>
+          <View style={{ width: SIDE_PX, borderLeftWidth: 2, borderLeftColor: palette.ink }}>
+            {lower}
+          </View>
+        </View>
+      ) : (
+        <>
+          {pad.opened ? null : <StageStrip stage={stage} />}
+          <View style={{ flex: pad.opened ? 1 : 0.44, minHeight: pad.opened ? 220 : 150 }}>
+            {canvas}
+          </View>
+          {pad.opened ? <TapePad /> : <View style={{ flex: 0.56, minHeight: 0 }}>{lower}</View>}
+        </>
+      )}
+      <WorkingSheet />
+    </View>
+  );
+}
+
+function Panel({ stage, state }: { stage: BuiltStage; state: RoomState }) {
+  const palette = usePalette();
+  const { readOnly } = useRoomContext();
+  const scroller = useRef<ScrollView>(null);
+  useEffect(() => scroller.current?.scrollTo({ y: 0, animated: false }), [stage]);
+  return (
+    <ScrollView
+      ref={scroller}
+      testID="panel"
+      tabIndex={0}
+      style={{ flex: 1, borderTopWidth: 1, borderTopColor: palette.hairline }}
+    >
+      {state.sync.kind === 'stale' ? (
+        <TwoVersions id={state.id} theirs={state.sync.theirs} />
+      ) : null}
+      {state.sync.kind === 'refused' ? (
+        <View style={{ padding: 12 }}>
+          <Txt
+            kind="small"
+            color={palette.stop}
+          >{`The server did not take the last edit: ${state.sync.message}. It is kept on this device.`}</Txt>
+        </View>
+      ) : null}
+      {readOnly ? (
+        <View style={{ padding: 12 }} testID="read-only">
+          <Txt kind="small">
+            This room is open in another tab; here it is only shown. Close it there to work on it
+            here.
+          </Txt>
+        </View>
+      ) : null}
+      <StageBody stage={stage} />
+    </ScrollView>
+  );
+}

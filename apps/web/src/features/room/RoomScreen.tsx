@@ -1,0 +1,95 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { View, useWindowDimensions } from 'react-native';
+import { router } from 'expo-router';
+import type { Job, Plan, Stage } from '@steddo/contract';
+import { applyCommand, plan as makePlan, tapeOf, type Command } from '@steddo/core';
+import { sayFor } from '@steddo/text';
+import type { RoomState } from '../../data/rooms';
+import { rooms } from '../../data/shared';
+import { useEditTurn, useRoom } from '../../data/useRoom';
+import { PadProvider } from '../../pad/PadContext';
+import { Action } from '../../ui/Action';
+import { usePalette, wideFrom } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { WorkingProvider } from '../../work/WorkingContext';
+import { RoomContextProvider, type RoomContextValue } from './RoomContext';
+import { RoomLayout } from './RoomLayout';
+import type { BuiltStage } from './stages';
+
+/** One room at one stage: loads it, plans it, and hands it to the layout. */
+export function RoomScreen({ id, stage }: { id: string; stage: BuiltStage }) {
+  const { state, opening } = useRoom(id);
+  if (state) return <OpenRoom state={state} stage={stage} />;
+  return <NoRoom opening={opening} />;
+}
+
+function NoRoom({ opening }: { opening: string }) {
+  const palette = usePalette();
+  const words =
+    opening === 'opening'
+      ? 'Opening the room…'
+      : opening === 'missing'
+        ? 'There is no such room, here or on the server.'
+        : 'This room is not on this device, and the server cannot be reached.';
+  return (
+    <View style={{ flex: 1, padding: 24, gap: 16, backgroundColor: palette.ground }}>
+      <Txt kind="title" level={1}>
+        {words}
+      </Txt>
+      {opening === 'opening' ? null : (
+        <Action label="all rooms" onPress={() => router.replace('/')} />
+      )}
+    </View>
+  );
+}
+
+function OpenRoom({ state, stage }: { state: RoomState; stage: BuiltStage }) {
+  const { id } = state;
+  const myTurn = useEditTurn(id);
+  const { width } = useWindowDimensions();
+  const [previewed, preview] = useState<Command>();
+  const job = useMemo(
+    () => (previewed ? applyCommand(state.job, previewed).job : state.job),
+    [state.job, previewed],
+  );
+  const { plan, late } = usePlan(job);
+  const dispatch = useCallback((command: Command) => rooms.dispatch(id, command), [id]);
+  const goTo = useCallback((next: Stage) => router.replace(`/room/${id}/${next}`), [id]);
+  const value = useMemo<RoomContextValue>(
+    () => ({
+      id,
+      job,
+      plan,
+      say: sayFor(job),
+      tape: tapeOf(job.units),
+      readOnly: !myTurn,
+      dispatch,
+      preview,
+      goTo,
+    }),
+    [id, job, plan, myTurn, dispatch, goTo],
+  );
+  return (
+    <RoomContextProvider value={value}>
+      <WorkingProvider>
+        <PadProvider>
+          <RoomLayout stage={stage} state={state} wide={width >= wideFrom} late={late} />
+        </PadProvider>
+      </WorkingProvider>
+    </RoomContextProvider>
+  );
+}
+
+/** The plan of a job; while a job cannot be planned the last good one stays, and is said to be late. */
+function usePlan(job: Job): { plan: Plan; late: boolean } {
+  const last = useRef<Plan | undefined>(undefined);
+  return useMemo(() => {
+    try {
+      last.current = makePlan(job);
+      return { plan: last.current, late: false };
+    } catch (error) {
+      if (!last.current) throw error;
+      return { plan: last.current, late: true };
+    }
+  }, [job]);
+}

@@ -1,0 +1,38 @@
+import { plan } from '@steddo/core';
+import { newRoom } from '../../data/newRoom';
+import { barNumbers, sideWord } from './numbers';
+import { isStage, nextStage, stageState } from './stages';
+
+const fresh = newRoom('Test', 'imperial');
+const measured = {
+  ...fresh,
+  guessed: undefined,
+  screen: { ...fresh.screen, width: 1100, height: 620 },
+};
+
+describe('stages', () => {
+  it('a fresh room lacks everything that is a guess', () => {
+    expect(stageState('set', fresh, plan(fresh)).needs).toBe(true);
+    expect(stageState('room', fresh, plan(fresh)).needs).toBe(true);
+  });
+  it('after the room comes the set, then the mount', () => {
+    expect(nextStage('room', fresh, plan(fresh))).toBe('set');
+    expect(nextStage('room', measured, plan(measured))).toBe('mount');
+    expect(nextStage('set', measured, plan(measured))).toBe('mount');
+  });
+  it('know their names', () => {
+    expect([isStage('height'), isStage('reach'), isStage(undefined)]).toEqual([true, false, false]);
+  });
+  it('a number that is not known has no working', () => {
+    expect(
+      barNumbers('height', measured, plan(measured)).map((n) => [n.label, n.working === undefined]),
+    ).toEqual([
+      ['bottom', false],
+      ['centre', false],
+      ['hook', true],
+    ]);
+  });
+  it('sides have words', () => {
+    expect([sideWord(-3), sideWord(3), sideWord(0)]).toEqual(['left', 'right', undefined]);
+  });
+});

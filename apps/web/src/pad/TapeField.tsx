@@ -1,0 +1,84 @@
+import { View } from 'react-native';
+import { METRIC } from '@steddo/core';
+import { useRoomContext } from '../features/room/RoomContext';
+import { GuessBadge } from '../ui/GuessBadge';
+import { Tap } from '../ui/Tap';
+import { TapeValue } from '../ui/TapeValue';
+import { size, usePalette } from '../ui/tokens';
+import { Txt } from '../ui/Txt';
+import type { Field } from './fields';
+import { usePad } from './PadContext';
+
+/** A row of fields, each opening the tape pad; the pad walks along them. */
+export function TapeFields({
+  fields,
+  from = 0,
+  to,
+}: {
+  fields: Field[];
+  from?: number;
+  to?: number;
+}) {
+  const { open } = usePad();
+  return (
+    <>
+      {fields.slice(from, to).map((field, i) => (
+        <TapeField key={field.path} field={field} onPress={() => open(fields, from + i)} />
+      ))}
+    </>
+  );
+}
+
+function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
+  const palette = usePalette();
+  const { say, tape, readOnly } = useRoomContext();
+  const { value, kind } = field;
+  const words =
+    value === undefined
+      ? 'not yet'
+      : kind === 'mass'
+        ? say.mass(value)
+        : kind === 'angle'
+          ? say.degrees(value)
+          : say.length(value);
+  return (
+    <Tap
+      label={`${field.label}, ${words}${field.guess ? ', a guess' : ''}`}
+      testID={`field-${field.path}`}
+      disabled={readOnly}
+      onPress={onPress}
+      style={{
+        borderBottomWidth: 1,
+        borderBottomColor: palette.hairline,
+        paddingHorizontal: 16,
+        minHeight: 52,
+      }}
+    >
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
+        <View style={{ flex: 1 }}>
+          <Txt>{field.label}</Txt>
+          {field.hint ? (
+            <Txt kind="small" soft>
+              {field.hint}
+            </Txt>
+          ) : null}
+        </View>
+        {field.guess ? <GuessBadge /> : null}
+        {value === undefined ? (
+          <Txt soft>measure</Txt>
+        ) : kind === 'length' ? (
+          <TapeValue
+            mm={value}
+            tape={field.alwaysMm ? METRIC : tape}
+            size={size.figure}
+            color={field.guess ? palette.soft : undefined}
+          />
+        ) : (
+          <Txt kind="figure" color={field.guess ? palette.soft : undefined}>
+            {words}
+          </Txt>
+        )}
+      </View>
+    </Tap>
+  );
+}

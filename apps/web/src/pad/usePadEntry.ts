@@ -1,0 +1,102 @@
+import { useEffect, useRef, useState } from 'react';
+import { useRoomContext } from '../features/room/RoomContext';
+import { localStore } from '../data/shared';
+import {
+  asTyped,
+  readTyped,
+  stepOf,
+  unitAtStart,
+  unitsFor,
+  type EntryUnit,
+  type Field,
+  type Typed,
+} from './fields';
+import { press, type PadText } from './padKeys';
+
+/** What is being typed into a field; kept as a draft on the device until it is taken. */
+export interface PadEntry {
+  text: string;
+  unit: EntryUnit;
+  error?: string;
+  perhaps?: { value: number; unit: EntryUnit };
+  key: (key: string) => void;
+  type: (text: string) => void;
+  nudge: (direction: 1 | -1) => void;
+  nextUnit: () => void;
+  /** Takes what was typed; false when it was not valid and stays as it was. */
+  commit: (value?: number) => boolean;
+}
+
+export function usePadEntry(field: Field): PadEntry {
+  const { id, job, say, dispatch } = useRoomContext();
+  const start = unitAtStart(field, job.units);
+  const [unit, setUnit] = useState<EntryUnit>(start);
+  const [pad, setPad] = useState<PadText>(() => initial(field, start));
+  const [fault, setFault] = useState<Extract<Typed, { ok: false }>>();
+  const draftKey = `draft:${id}:${field.path}`;
+  const touched = useRef(false);
+
+  useEffect(() => {
+    touched.current = false;
+    const unitNow = unitAtStart(field, job.units);
+    setUnit(unitNow);
+    setPad(initial(field, unitNow));
+    setFault(undefined);
+    void localStore.kept(draftKey).then((draft) => {
+      if (typeof draft === 'string' && !touched.current) setPad({ text: draft, fresh: false });
+    });
+    // The field's value may change while its draft is typed; only another field starts anew.
+  }, [draftKey]);
+
+  const change = (next: PadText) => {
+    touched.current = true;
+    setPad(next);
+    setFault(undefined);
+    void localStore.keep(draftKey, next.text);
+  };
+  const read = () => readTyped(pad.text, field, unit, say);
+  const put = (value: number): boolean => {
+    const faults = dispatch(field.command(value, job));
+    if (faults.length > 0) {
+      setFault({ ok: false, reason: `This does not fit the room: ${faults[0]?.reason ?? ''}.` });
+      return false;
+    }
+    void localStore.forget(draftKey);
+    return true;
+  };
+  return {
+    text: pad.text,
+    unit,
+    ...(fault ? { error: fault.reason } : {}),
+    ...(fault?.perhaps ? { perhaps: fault.perhaps } : {}),
+    key: (key) => change(press(pad, key)),
+    type: (text) => change({ text, fresh: false }),
+    nudge: (direction) => {
+      const from = read();
+      const base = from.ok ? from.value : (field.value ?? 0);
+      change({
+        text: asTyped(base + direction * stepOf(field, unit).value, field, unit),
+        fresh: false,
+      });
+    },
+    nextUnit: () => {
+      const units = unitsFor(field);
+      const next = units[(units.indexOf(unit) + 1) % units.length] ?? unit;
+      const now = read();
+      setUnit(next);
+      if (now.ok) change({ text: asTyped(now.value, field, next), fresh: pad.fresh });
+    },
+    commit: (value) => {
+      if (value !== undefined) return put(value);
+      const typed = read();
+      if (typed.ok) return put(typed.value);
+      setFault(typed);
+      return false;
+    },
+  };
+}
+
+const initial = (field: Field, unit: EntryUnit): PadText =>
+  field.value === undefined
+    ? { text: '', fresh: true }
+    : { text: asTyped(field.value, field, unit), fresh: true };

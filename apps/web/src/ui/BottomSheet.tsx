@@ -1,0 +1,71 @@
+import { useEffect, type ReactNode } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { IconTap } from './Action';
+import { usePalette } from './tokens';
+import { Txt } from './Txt';
+import { useBackCloses } from './useBackCloses';
+
+/** A sheet over the lower part of the screen; Back, Escape, its cross or a tap beside it close it. */
+export function BottomSheet({
+  title,
+  onClose,
+  children,
+  testID,
+}: {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+  testID?: string;
+}) {
+  const palette = usePalette();
+  useBackCloses(onClose);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => e.key === 'Escape' && onClose();
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [onClose]);
+  return (
+    <View style={{ position: 'absolute', inset: 0, zIndex: 20, justifyContent: 'flex-end' }}>
+      <Pressable
+        aria-hidden
+        tabIndex={-1}
+        onPress={onClose}
+        style={{ position: 'absolute', inset: 0, backgroundColor: palette.shade }}
+      />
+      <View
+        role="dialog"
+        aria-label={title}
+        testID={testID}
+        style={{
+          backgroundColor: palette.sheet,
+          borderTopWidth: 2,
+          borderTopColor: palette.ink,
+          maxHeight: '75%',
+          width: '100%',
+          maxWidth: 560,
+          alignSelf: 'center',
+        }}
+      >
+        <View
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            paddingLeft: 16,
+            borderBottomWidth: 1,
+            borderBottomColor: palette.hairline,
+          }}
+        >
+          <View style={{ flex: 1 }}>
+            <Txt kind="title" level={2}>
+              {title}
+            </Txt>
+          </View>
+          <IconTap icon="close" label="close" onPress={onClose} />
+        </View>
+        <ScrollView tabIndex={0} contentContainerStyle={{ padding: 16, paddingBottom: 28 }}>
+          {children}
+        </ScrollView>
+      </View>
+    </View>
+  );
+}

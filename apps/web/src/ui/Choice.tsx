@@ -1,0 +1,58 @@
+import { ScrollView, View } from 'react-native';
+import { Tap } from './Tap';
+import { usePalette } from './tokens';
+import { Txt } from './Txt';
+
+export interface ChoiceProps<T extends string> {
+  label: string;
+  options: readonly { value: T; name: string }[];
+  value: T | undefined;
+  onChoose: (value: T) => void;
+  disabled?: boolean;
+}
+
+/** A few words to choose one from, in a row that scrolls. */
+export function Choice<T extends string>({
+  label,
+  options,
+  value,
+  onChoose,
+  disabled,
+}: ChoiceProps<T>) {
+  const palette = usePalette();
+  return (
+    <View style={{ borderBottomWidth: 1, borderBottomColor: palette.hairline, paddingVertical: 2 }}>
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        role="radiogroup"
+        aria-label={label}
+        contentContainerStyle={{ alignItems: 'center', paddingHorizontal: 16, gap: 6 }}
+      >
+        <Txt style={{ marginRight: 6 }}>{label}</Txt>
+        {options.map((o) => {
+          const chosen = o.value === value;
+          return (
+            <Tap
+              key={o.value}
+              role="radio"
+              selected={chosen}
+              label={o.name}
+              disabled={disabled}
+              onPress={() => onChoose(o.value)}
+              testID={`choice-${o.value}`}
+              style={{
+                paddingHorizontal: 12,
+                borderWidth: chosen ? 2 : 1,
+                borderColor: chosen ? palette.action : palette.hairline,
+                backgroundColor: chosen ? palette.sheet : 'transparent',
+              }}
+            >
+              <Txt kind={chosen ? 'bold' : 'text'}>{o.name}</Txt>
+            </Tap>
+          );
+        })}
+      </ScrollView>
+    </View>
+  );
+}

@@ -1,0 +1,45 @@
+import { View } from 'react-native';
+import type { Level, Verdict as VerdictKind } from '@steddo/contract';
+import { levelWord, verdictWord } from '@steddo/text';
+import { usePalette } from './tokens';
+import { Txt } from './Txt';
+
+/** Go, mind, stop: by shape, colour and word together, never by colour alone. */
+export function Verdict({ verdict, word = true }: { verdict: VerdictKind; word?: boolean }) {
+  const palette = usePalette();
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+      <VerdictShape verdict={verdict} />
+      {word ? (
+        <Txt kind="bold" color={palette[verdict]}>
+          {verdictWord[verdict]}
+        </Txt>
+      ) : null}
+    </View>
+  );
+}
+
+const OCTAGON = '6,1 14,1 19,6 19,14 14,19 6,19 1,14 1,6';
+
+export function VerdictShape({ verdict }: { verdict: VerdictKind }) {
+  const palette = usePalette();
+  const line = { stroke: palette.onVerdict, strokeWidth: 2.4, fill: 'none' };
+  return (
+    <svg width={20} height={20} viewBox="0 0 20 20" role="img" aria-label={verdictWord[verdict]}>
+      {verdict === 'go' ? <circle cx={10} cy={10} r={9.5} fill={palette.go} /> : null}
+      {verdict === 'go' ? <path d="M5.500 10.400l3.200 3.200 6-6.600" {...line} /> : null}
+      {verdict === 'caution' ? <path d="M10 0l10 10-10 10L0 10z" fill={palette.caution} /> : null}
+      {verdict === 'caution' ? <path d="M10 4.800v6.200M10 13v2.400" {...line} /> : null}
+      {verdict === 'stop' ? <polygon points={OCTAGON} fill={palette.stop} /> : null}
+      {verdict === 'stop' ? <path d="M5 10h10" {...line} /> : null}
+    </svg>
+  );
+}
+
+/** A finding's level as a verdict's shape; a note has none. */
+export const levelVerdict: Record<Level, VerdictKind | undefined> = {
+  info: undefined,
+  caution: 'caution',
+  stop: 'stop',
+};
+export const wordOf = (level: Level): string => levelWord[level];

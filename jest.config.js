@@ -1,0 +1,27 @@
+/** Core, text, drawing, contract, samples and server run plain; the web app runs under jest-expo. */
+const plain = {
+  testEnvironment: 'node',
+  transform: {
+    '^.+\\.(t|j)sx?$': [
+      '@swc/jest',
+      {
+        jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!@steddo/|simple-statistics|fraction.js)'],
+  moduleFileExtensions: ['ts', 'tsx', 'js', 'mjs', 'cjs', 'json'],
+};
+
+export default {
+  projects: [
+    {
+      ...plain,
+      displayName: 'packages',
+      testMatch: ['<rootDir>/packages/*/{src,test}/**/*.test.ts'],
+    },
+    { ...plain, displayName: 'server', testMatch: ['<rootDir>/apps/server/**/*.test.ts'] },
+    '<rootDir>/apps/web/jest.config.cjs',
+  ],
+};

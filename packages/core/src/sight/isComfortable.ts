@@ -1,0 +1,6 @@
+import type { ViewerAngles } from '@steddo/contract';
+import { COMFORT_CENTRE_DEG } from '../tolerances';
+
+/** Whether the picture's centre is within 15 degrees of everybody's resting gaze. */
+export const isComfortable = (angles: readonly ViewerAngles[]): boolean =>
+  angles.every((a) => Math.abs(a.fromRest) <= COMFORT_CENTRE_DEG);

@@ -1,0 +1,74 @@
+import type { LevelReading } from '@steddo/contract';
+import { plan, riseOver } from '../src';
+import { testJob, testMount } from './jobs';
+
+const levelOf = (levelReadings: LevelReading[], change = {}) =>
+  plan(testJob({ levelReadings, ...change })).level!;
+const digital = (angle: number, turned = false): LevelReading => ({
+  instrument: 'digital',
+  angle,
+  turned,
+  on: 'plate',
+  when: 'snug',
+});
+
+describe('level', () => {
+  // plane trigonometry: 0.5 mm in a metre is 0.029 degrees
+  it('0.5 mm in a metre is 0.029 degrees', () => {
+    const l = levelOf([{ instrument: 'spirit', length: 1000, gap: 0.5, high: 'right' }]);
+    expect(l.slope).toBeCloseTo(0.029, 3);
+    const left = levelOf([{ instrument: 'spirit', length: 1000, gap: 0.5, high: 'left' }]);
+    expect(left.slope).toBeCloseTo(-l.slope, 12);
+  });
+  // plane trigonometry: 0.1 degree over 400 mm is 0.7 mm
+  it('0.1 degree over 400 mm is 0.7 mm', () => {
+    expect(riseOver(400, 0.1)).toBeCloseTo(0.7, 2);
+    const l = levelOf([digital(0.1)]);
+    expect(l.groups[0]!.span).toBeCloseTo(400, 9);
+    expect(l.corrections[0]!.by).toBeCloseTo(0.698, 3);
+  });
+  it('turned end for end gives the slope and the level’s own error', () => {
+    const l = levelOf([digital(0.2), digital(0.1, true)]);
+    expect(l.slope).toBeCloseTo(0.15, 12);
+    expect(l.instrumentError).toBeCloseTo(0.05, 12);
+  });
+  it('a level that only lies shows no slope', () => {
+    expect(levelOf([digital(0.3), digital(-0.3, true)])).toMatchObject({
+      slope: 0,
+      corrections: [],
+    });
+  });
+  it('raises the low end', () => {
+    expect(levelOf([digital(0.2)]).corrections[0]!.where).toBe('left');
+    expect(levelOf([digital(-0.2)]).corrections[0]!.where).toBe('right');
+  });
+  it('fits the play of the slots, or needs a new hole', () => {
+    // slots 10 high on a 7.94 lag: 2.06 mm of play; 400 mm at 0.29 degrees is 2.02, at 0.31 is 2.16
+    expect(levelOf([digital(0.29)]).corrections.map((c) => [c.kind, c.fits])).toEqual([
+      ['slots', true],
+    ]);
+    expect(levelOf([digital(0.31)]).corrections.map((c) => [c.kind, c.fits])).toEqual([
+      ['slots', false],
+      ['new-hole', true],
+    ]);
+  });
+  it('the latest moment counts, earlier ones stay', () => {
+    const hung: LevelReading = { instrument: 'digital', angle: -0.4, on: 'set', when: 'hung' };
+    const l = levelOf([digital(0.2), hung], {
+      mount: { ...testMount, trim: { height: 8, roll: 3 } },
+    });
+    expect(l.slope).toBeCloseTo(-0.4, 12);
+    expect(l.groups).toHaveLength(2);
+    expect(l.corrections.map((c) => c.kind)).toEqual(['trim', 'roll', 'shim']);
+  });
+  it('1 mm over the set’s width is good, 3 mm is seen', () => {
+    const codes = (angle: number) =>
+      plan(testJob({ levelReadings: [digital(angle)] })).findings.filter(
+        (f) => f.stage === 'level',
+      );
+    const degFor = (mm: number) => (Math.atan(mm / 1118) * 180) / Math.PI;
+    expect(codes(degFor(0.95)).map((f) => f.code)).toContain('level-good');
+    expect(codes(degFor(2)).find((f) => f.code === 'level-off')!.level).toBe('info');
+    expect(codes(degFor(3.1)).find((f) => f.code === 'level-off')!.level).toBe('caution');
+  });
+});

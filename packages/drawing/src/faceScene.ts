@@ -1,0 +1,234 @@
+import type { Job, Plan } from '@steddo/contract';
+import { formatTape, holeVerdict, setMayCover, tapeOf } from '@steddo/core';
+import { markName } from '@steddo/text';
+import { join, type Box, type Label, type Scene, type Shape } from './scene';
+
+/** Which measures hang on the wall in a view. */
+export type LabelSet = 'heights' | 'holes' | 'studs' | 'none';
+
+/**
+ * The wall seen from the room, true to scale: everything in it is the job's or the plan's own
+ * number. Shapes come in painting order.
+ */
+export function faceScene(job: Job, plan: Plan, labels: LabelSet): Scene {
+  const { width, height } = job.room.wall;
+  const bounds = { left: 0, right: width, bottom: 0, top: height };
+  const shapes: Shape[] = [
+    { kind: 'rect', role: 'wall', id: 'wall', ...bounds },
+    ...studShapes(plan, bounds),
+    ...objectShapes(job, false),
+    ...markShapes(job),
+    ...setShapes(job, plan),
+    ...objectShapes(job, true),
+    ...plateShapes(job, plan),
+    ...eyeLines(job, bounds),
+    ...holeShapes(plan),
+    { kind: 'line', role: 'floor', id: 'floor', x1: 0, y1: 0, x2: width, y2: 0 },
+    { kind: 'line', role: 'ceiling', id: 'ceiling', x1: 0, y1: height, x2: width, y2: height },
+  ];
+  return {
+    bounds,
+    focus: focusOf(plan, bounds, labels),
+    shapes,
+    labels: labelsFor(job, plan, labels),
+  };
+}
+
+function studShapes(plan: Plan, wall: Box): Shape[] {
+  return (plan.studs ?? []).map((s, i) => ({
+    kind: 'rect',
+    role: 'stud',
+    id: `stud-${i}`,
+    weight: s.probability,
+    left: s.centre - s.width / 2,
+    right: s.centre + s.width / 2,
+    bottom: wall.bottom,
+    top: wall.top,
+  }));
+}
+
+/** Things that the set may cover are drawn over it, dashed, so that they stay in sight. */
+function objectShapes(job: Job, covered: boolean): Shape[] {
+  return (job.room.objects ?? [])
+    .filter((o) => (o.wall ?? 'main') === 'main' && setMayCover(o) === covered)
+    .map((o) => ({
+      kind: 'rect',
+      role: covered ? 'cover' : 'object',
+      id: o.id,
+      name: o.name ?? o.kind,
+      left: o.left,
+      right: o.right,
+      bottom: o.bottom,
+      top: o.top,
+    }));
+}
+
+const TICK_MM = 60;
+
+function markShapes(job: Job): Shape[] {
+  return (job.evidence ?? [])
+    .filter((e) => (e.wall ?? 'main') === 'main' && e.y !== undefined)
+    .map((e) => {
+      const y = e.y ?? 0;
+      const level = e.kind === 'nogging';
+      const [dx, dy] = level ? [TICK_MM, 0] : [0, TICK_MM];
+      const role = level ? 'level-mark' : 'stud-mark';
+      return { kind: 'line', role, id: e.id, x1: e.x - dx, y1: y - dy, x2: e.x + dx, y2: y + dy };
+    });
+}
+
+/** Set's frame around its picture, mm: drawn only, never measured. */
+const FRAME_MM = 12;
+
+function setShapes(job: Job, plan: Plan): Shape[] {
+  const p = plan.placement;
+  if (!p) return [];
+  const { left, right, bottom, top } = p;
+  const inner = {
+    left: left + FRAME_MM,
+    right: right - FRAME_MM,
+    bottom: bottom + FRAME_MM,
+    top: top - FRAME_MM,
+  };
+  const run = 90;
+  return [
+    { kind: 'rect', role: 'set', id: 'set', left, right, bottom, top },
+    { kind: 'rect', role: 'picture', id: 'picture', ...inner },
+    {
+      kind: 'line',
+      role: 'centre-line',
+      id: 'centre-line',
+      x1: p.centre.x,
+      y1: bottom - run,
+      x2: p.centre.x,
+      y2: top + run,
+    },
+  ];
+}
+
+function plateShapes(job: Job, plan: Plan): Shape[] {
+  const plate = plan.placement?.plate;
+  const mount = job.mount;
+  if (!plate || !mount?.plate) return [];
+  const box = ({ left, right, bottom, top }: Box): Box => ({
+    left: plate.x + left,
+    right: plate.x + right,
+    bottom: plate.bottom + bottom,
+    top: plate.bottom + top,
+  });
+  const hook = plan.marks?.find((m) => m.id === 'hook');
+  return [
+    { kind: 'rect', role: 'plate', id: 'plate', left: plate.left, right: plate.right, bottom: plate.bottom, top: plate.top },
+    ...(mount.plate.open ?? []).map((o, i): Shape => ({ kind: 'rect', role: 'open', id: `open-${i}`, ...box(o) })),
+    ...(mount.plate.slots ?? []).map((s, i): Shape => ({
+      kind: 'rect',
+      role: 'slot',
+      id: `slot-${i}`,
+      ...box({ left: s.x - s.length / 2, right: s.x + s.length / 2, bottom: s.y - s.height / 2, top: s.y + s.height / 2 }),
+    })),
+    ...(hook ? [{ kind: 'line', role: 'hook', id: 'hook', x1: plate.left, y1: hook.fromFloor, x2: plate.right, y2: hook.fromFloor } as const] : []),
+  ]; // prettier-ignore
+}
+
+function eyeLines(job: Job, wall: Box): Shape[] {
+  const eyes = (job.room.viewers ?? []).flatMap((v) =>
+    v.eye === undefined ? [] : [{ id: v.id, eye: v.eye, name: v.name ?? v.id }],
+  );
+  return eyes.map(({ id, eye, name }) => ({
+    kind: 'line',
+    role: 'eye-line',
+    id: `eye-${id}`,
+    name: `eyes, ${name}`,
+    x1: wall.left,
+    y1: eye,
+    x2: wall.right,
+    y2: eye,
+  }));
+}
+
+function holeShapes(plan: Plan): Shape[] {
+  return (plan.holes ?? []).map((h) => ({
+    kind: 'cross',
+    role: 'hole',
+    id: h.id,
+    x: h.x,
+    y: h.y,
+    state: holeVerdict(h.probability),
+  }));
+}
+
+const MARGIN_MM = 260;
+
+/** The set down to the floor while its height is the question; only the set while holes are. */
+function focusOf(plan: Plan, wall: Box, labels: LabelSet): Box {
+  const p = plan.placement;
+  if (!p) return wall;
+  const around: Box = {
+    left: p.left - MARGIN_MM,
+    right: p.right + MARGIN_MM,
+    bottom: labels === 'heights' ? 0 : Math.max(0, p.bottom - 2 * MARGIN_MM),
+    top: p.top + MARGIN_MM,
+  };
+  const both = p.plate ? join(around, p.plate) : around;
+  return {
+    left: Math.max(wall.left, both.left),
+    right: Math.min(wall.right, both.right),
+    bottom: both.bottom,
+    top: Math.min(wall.top, both.top),
+  };
+}
+
+function labelsFor(job: Job, plan: Plan, set: LabelSet): Label[] {
+  const show = (mm: number) => formatTape(mm, tapeOf(job.units)).replace(/ in$/, '');
+  if (set === 'heights') return heightLabels(plan, show);
+  if (set === 'holes') return holeLabels(plan, show);
+  if (set === 'studs')
+    return (plan.studs ?? []).map((s, i) => ({
+      id: `stud-${i}`,
+      text: show(s.centre),
+      x: s.centre,
+      y: studLabelHeight(plan),
+      side: 'above',
+    }));
+  return [];
+}
+
+const studLabelHeight = (plan: Plan): number => (plan.placement ? plan.placement.bottom / 2 : 600);
+
+type Show = (mm: number) => string;
+
+function heightLabels(plan: Plan, show: Show): Label[] {
+  const at = { top: 'above', bottom: 'below', hook: 'right' } as const;
+  return (['top', 'bottom', 'hook'] as const).flatMap((id) => {
+    const m = plan.marks?.find((mark) => mark.id === id);
+    const x =
+      id === 'hook' ? (plan.placement?.plate?.right ?? m?.fromLeft ?? 0) : (m?.fromLeft ?? 0);
+    return m
+      ? [{ id, text: `${show(m.fromFloor)} ${markName(id)}`, x, y: m.fromFloor, side: at[id] }]
+      : [];
+  });
+}
+
+/** One height for each row and one distance for each stud: as the marks are made. */
+function holeLabels(plan: Plan, show: Show): Label[] {
+  const holes = plan.holes ?? [];
+  const marks = new Map((plan.marks ?? []).map((m) => [m.id, m]));
+  const firstBy = (key: (h: (typeof holes)[number]) => number) =>
+    holes.filter((h, i) => holes.findIndex((o) => key(o) === key(h)) === i);
+  const rows = firstBy((h) => h.y).map((h): Label => {
+    const last = holes.filter((o) => o.y === h.y).reduce((a, b) => (b.x > a.x ? b : a));
+    return { id: `row-${h.id}`, text: `${show(h.y)} up`, x: last.x, y: h.y, side: 'right' };
+  });
+  const columns = firstBy((h) => h.x).map((h): Label => {
+    const off = marks.get(h.id)?.fromCentre ?? 0;
+    const side = off < 0 ? 'left' : 'right';
+    return {
+      id: `column-${h.id}`,
+      text: `${show(Math.abs(off))} ${side}`,
+      x: h.x,
+      y: plan.placement?.bottom ?? h.y,
+      side: 'below',
+    };
+  });
+  return [...rows, ...columns];
+}

@@ -1,0 +1,36 @@
+import type { Box } from './scene';
+
+/** From mm on the wall to px on the screen and back; one scale for both axes. */
+export interface View {
+  scale: number;
+  toPx: (x: number, y: number) => { x: number; y: number };
+  toMm: (px: number, py: number) => { x: number; y: number };
+}
+
+/** Fits a box of the wall into a drawing of so many px, centred, with the floor's hatching in sight. */
+export function fitView(box: Box, width: number, height: number, padPx = 14): View {
+  const wide = Math.max(1, box.right - box.left);
+  const tall = Math.max(1, box.top - box.bottom);
+  const scale = Math.max(0.001, Math.min((width - 2 * padPx) / wide, (height - 2 * padPx) / tall));
+  const x0 = width / 2 - ((box.left + box.right) / 2) * scale;
+  const y0 = height - padPx + box.bottom * scale;
+  return {
+    scale,
+    toPx: (x, y) => ({ x: x0 + x * scale, y: y0 - y * scale }),
+    toMm: (px, py) => ({ x: (px - x0) / scale, y: (y0 - py) / scale }),
+  };
+}
+
+/** A round length for the scale bar: the longest of 1, 2, 5 times a power of ten that fits. */
+export function scaleBar(
+  scale: number,
+  mostPx: number,
+  units: 'imperial' | 'metric',
+): { mm: number; text: string } {
+  const unitMm = units === 'imperial' ? 25.4 : 10;
+  const most = mostPx / scale / unitMm;
+  const power = 10 ** Math.floor(Math.log10(Math.max(most, 1)));
+  const step = [5, 2, 1].find((s) => s * power <= most) ?? 1;
+  const count = step * power;
+  return { mm: count * unitMm, text: `${count} ${units === 'imperial' ? 'in' : 'cm'}` };
+}

@@ -1,0 +1,5 @@
+/** Plan to drawing: lines and labels in mm, pure; for screen and, later, sheets. */
+export { faceScene, type LabelSet } from './faceScene';
+export { fitView, scaleBar, type View } from './fitView';
+export { overlap, placeLabels, type PlacedLabel, type PxBox } from './placeLabels';
+export type { Box, Label, Role, Scene, Shape } from './scene';

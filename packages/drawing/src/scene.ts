@@ -1,0 +1,75 @@
+/** A drawing before it is drawn: shapes and labels in mm, x right from the wall's left end, y up from the floor. */
+
+export interface Box {
+  left: number;
+  right: number;
+  bottom: number;
+  top: number;
+}
+
+/** What a shape is; the screen and the sheet choose its pencil. */
+export type Role =
+  | 'wall'
+  | 'floor'
+  | 'ceiling'
+  | 'object'
+  | 'cover'
+  | 'stud'
+  | 'set'
+  | 'picture'
+  | 'plate'
+  | 'open'
+  | 'slot'
+  | 'hook'
+  | 'centre-line'
+  | 'eye-line'
+  | 'stud-mark'
+  | 'level-mark'
+  | 'hole';
+
+export type Shape =
+  | ({ kind: 'rect'; role: Role; id: string; name?: string; weight?: number } & Box)
+  | {
+      kind: 'line';
+      role: Role;
+      id: string;
+      name?: string;
+      x1: number;
+      y1: number;
+      x2: number;
+      y2: number;
+    }
+  | {
+      kind: 'cross';
+      role: Role;
+      id: string;
+      x: number;
+      y: number;
+      state: 'go' | 'caution' | 'stop';
+    };
+
+/** A strip of tape with a measure on it, stuck near the point that it speaks of. */
+export interface Label {
+  id: string;
+  text: string;
+  x: number;
+  y: number;
+  /** Where it would rather sit, seen from its point. */
+  side: 'above' | 'below' | 'left' | 'right';
+}
+
+export interface Scene {
+  /** The whole wall. */
+  bounds: Box;
+  /** The set and what matters for it now. */
+  focus: Box;
+  shapes: Shape[];
+  labels: Label[];
+}
+
+export const join = (a: Box, b: Box): Box => ({
+  left: Math.min(a.left, b.left),
+  right: Math.max(a.right, b.right),
+  bottom: Math.min(a.bottom, b.bottom),
+  top: Math.max(a.top, b.top),
+});

@@ -1,0 +1,101 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Finding } from '@steddo/contract';
+import { evaluate, leaf, node, parseTape, plan } from '@steddo/core';
+import { demoRooms, guestRoom, breakfastBar } from '@steddo/samples';
+import {
+  bitText,
+  findingText,
+  fitText,
+  knownFindings,
+  knownTerms,
+  planFile,
+  sayFor,
+  tapeFaultText,
+  workingLine,
+} from '../src';
+
+const say = sayFor(guestRoom);
+const source = (folder: string): string =>
+  readdirSync(folder, { withFileTypes: true })
+    .map((e) =>
+      e.isDirectory() ? source(join(folder, e.name)) : readFileSync(join(folder, e.name), 'utf8'),
+    )
+    .join('\n');
+
+describe('words', () => {
+  it('there are words for every label that the core gives a working', () => {
+    const core = source(join(__dirname, '../../core/src')).replace(/\/\*[\s\S]*?\*\//g, '');
+    const calls = [...core.matchAll(/\b(?:leaf|node|sum|minus|half|named)\(\s*'([a-z-]+)'/g)].map(
+      (m) => m[1]!,
+    );
+    const missing = [...new Set(calls)].filter((label) => !knownTerms().includes(label));
+    expect(calls.length).toBeGreaterThan(60);
+    expect(missing).toEqual([]);
+  });
+  it('there is a sentence for every finding that the core can give', () => {
+    const core = source(join(__dirname, '../../core/src'));
+    const codes = [...core.matchAll(/finding\(\s*'([a-z-]+)'/g)].map((m) => m[1]!);
+    expect([...new Set(codes)].filter((c) => !knownFindings().includes(c))).toEqual([]);
+  });
+  it.each(demoRooms)('$id: no sentence has a hole in it', ({ job }) => {
+    for (const f of planFile(plan(job), job).findings) {
+      expect(f.message).not.toMatch(/undefined|NaN|null|\[object/);
+      expect(f.message!.length).toBeGreaterThan(10);
+    }
+  });
+  it('units follow the job', () => {
+    const finding: Finding = {
+      code: 'height-moved',
+      level: 'caution',
+      stage: 'height',
+      acknowledgeable: false,
+      acknowledged: false,
+      values: { school: 'eyes', wantedMm: 1016, gotMm: 1041.4, by: 'object:o1' },
+    };
+    expect(findingText(finding, say)).toBe(
+      'Wanted the centre at 40 in, got 41 in: the tallboy stands in the way.',
+    );
+    expect(findingText(finding, sayFor(breakfastBar))).toContain(
+      '1016 mm, got 1041 mm: the breakfast bar',
+    );
+  });
+  it('a failed rule says how far it is from passing', () => {
+    expect(
+      fitText(
+        {
+          rule: 'pattern',
+          ok: false,
+          level: 'stop',
+          value: 411,
+          limit: 400,
+          margin: -11,
+          axis: 'height',
+        },
+        say,
+      ),
+    ).toBe('11 mm short in pattern height');
+  });
+  it('a working reads as a line of arithmetic', () => {
+    const hook = node('hook-height', '+', 'mm', [
+      leaf('set-bottom', 48 * 25.4, 'mm'),
+      leaf('bottom-to-hook', 17 * 25.4, 'mm'),
+    ]);
+    expect(workingLine(hook, say)).toBe("48 in set's bottom + 17 in bottom edge to hook = 65 in");
+    expect(evaluate(hook)).toBeCloseTo(65 * 25.4, 9);
+  });
+  it('bits are sixty-fourths where they are', () => {
+    expect(bitText((7 / 32) * 25.4, say)).toBe('7/32 in');
+    expect(bitText(5, say)).toBe('5 mm');
+    expect(bitText((7 / 32) * 25.4, sayFor(breakfastBar))).toBe('5.6 mm');
+  });
+  it.each(['', 'abc', '1,5', '-3', '3/7', '58 9/8', `4' 14"`, '99999'])(
+    'a refused "%s" says what is taken',
+    (text) => {
+      const read = parseTape(text, { unit: 'in', atMostMm: 4000, atLeastMm: 0 });
+      expect(read.ok).toBe(false);
+      if (!read.ok)
+        expect(tapeFaultText(read.fault, say, '58 3/8')).toMatch(/[Tt]akes|Write|go up to/);
+    },
+  );
+});
