@@ -68,5 +68,4 @@ function readCatalogue(file: string | undefined): Catalogue {
 const call = readCall();
 const read = valid(checkFile(job, readJson(call.file)));
 const options = { catalogue: readCatalogue(call.catalogueFile), seed: call.seed ?? 1 };
-const bytes = Buffer.from(`${JSON.stringify(planFile(plan(read, options), read), null, 2)}\n`);
-for (let at = 0; at < bytes.length;) at += writeSync(1, bytes, at);
+process.stdout.write(`${JSON.stringify(planFile(plan(read, options), read), null, 2)}\n`);

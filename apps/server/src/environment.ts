@@ -40,7 +40,7 @@ const LOCAL = ['127.0.0.1', 'localhost', '::1'];
 
 /** Reads the settings, or gives every fault as a line. */
 export function readSettings(
-  env: NodeJS.ProcessEnv,
+  env: Record<string, string | undefined>,
 ): { ok: true; settings: Settings } | { ok: false; lines: string[] } {
   const parsed = environment.safeParse(env);
   if (!parsed.success)

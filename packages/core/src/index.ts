@@ -23,6 +23,7 @@ export type { LengthUnit, MassUnit } from './units/convert';
 
 // edits of the job document
 export { applyCommand, type Applied, type Command } from './edit/command';
+export { chooseHeight } from './edit/chooseHeight';
 export { measure } from './edit/measure';
 export { replaceJob } from './edit/replaceJob';
 export {

@@ -1,9 +1,9 @@
 import { checkFile, job, type Job } from '@steddo/contract';
-import attic from '../jobs/attic-snug.json';
-import bar from '../jobs/breakfast-bar.json';
-import guest from '../jobs/guest-room.json';
-import minimalImperial from '../jobs/minimal-imperial.json';
-import minimal from '../jobs/minimal.json';
+import attic from '../jobs/attic-snug.json' with { type: 'json' };
+import bar from '../jobs/breakfast-bar.json' with { type: 'json' };
+import guest from '../jobs/guest-room.json' with { type: 'json' };
+import minimalImperial from '../jobs/minimal-imperial.json' with { type: 'json' };
+import minimal from '../jobs/minimal.json' with { type: 'json' };
 
 /** A sample that the contract refuses is a mistake of ours: fail where it is read. */
 function valid(name: string, value: unknown): Job {

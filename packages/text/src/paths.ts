@@ -14,6 +14,7 @@ const WORDS: Record<string, string> = {
   'room.wall.build.kind': 'what the wall is',
   'room.wall.build.studWidth': "stud's width",
   'room.viewers': 'who sits where',
+  'aim.height': 'how high, and by which school',
   'aim.ceilingGap': 'gap under the ceiling',
   'aim.liftOn': 'lift-on room',
   'aim.schools.above.gap': 'gap above the furniture',

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef } from 'react';
-import { onDivision, type Command } from '@steddo/core';
+import { chooseHeight, onDivision, type Command } from '@steddo/core';
 import { useRoomContext } from '../features/room/RoomContext';
 
 /** Nudges that follow each other within this time are one edit, ms. */
@@ -17,7 +17,7 @@ export interface MoveSet {
 
 /** Moves the set up and down or sideways, snapped to the tape's division; one edit for one move. */
 export function useMoveSet(): MoveSet {
-  const { plan, tape, dispatch, preview } = useRoomContext();
+  const { job, plan, tape, dispatch, preview } = useRoomContext();
   const at = plan.placement?.centre;
   const base = useRef<{ x: number; y: number } | undefined>(undefined);
   const pending = useRef<Command | undefined>(undefined);
@@ -39,9 +39,9 @@ export function useMoveSet(): MoveSet {
     base.current ??= at;
     if (!base.current) return;
     const sideways = Math.abs(dx) > SIDEWAYS * Math.abs(dy);
-    const path = sideways ? 'choices.centreX' : 'choices.centreY';
-    const value = onDivision(sideways ? base.current.x + dx : base.current.y + dy, tape);
-    pending.current = { do: 'put', path, value };
+    pending.current = sideways
+      ? { do: 'put', path: 'choices.centreX', value: onDivision(base.current.x + dx, tape) }
+      : chooseHeight(job, onDivision(base.current.y + dy, tape));
     preview(pending.current);
   };
   const moved = useRef({ across: 0, up: 0 });

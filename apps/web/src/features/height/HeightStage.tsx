@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Height, Job, School } from '@steddo/contract';
-import { COMPUTED_SCHOOLS, isComfortable, type Command } from '@steddo/core';
+import { COMPUTED_SCHOOLS, chooseHeight, isComfortable, measure, type Command } from '@steddo/core';
 import { bindingName, rounded, schoolName, type Say } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -17,7 +17,7 @@ export function HeightStage() {
   const { job, plan, dispatch, readOnly } = useRoomContext();
   const chosen = job.choices?.centreY;
   const choose = (school: School) => {
-    if (!readOnly) dispatch(followSchool(school));
+    if (!readOnly) dispatch(followSchool(job, school));
   };
   return (
     <View>
@@ -38,14 +38,12 @@ export function HeightStage() {
   );
 }
 
-function followSchool(school: School): Command {
-  return {
-    do: 'all',
-    commands: [
-      { do: 'put', path: 'aim.height', value: school },
-      { do: 'drop', path: 'choices.centreY' },
-    ],
-  };
+function followSchool(job: Job, school: School): Command {
+  const commands = [
+    measure(job, 'aim.height', school),
+    { do: 'drop', path: 'choices.centreY' } as const,
+  ];
+  return { do: 'all', commands };
 }
 
 function centreField(job: Job, now: number | undefined): Field {
@@ -58,7 +56,7 @@ function centreField(job: Job, now: number | undefined): Field {
     value: chosen ?? now,
     min: 100,
     max: job.room.wall.height,
-    command: (value) => ({ do: 'put', path: 'choices.centreY', value }),
+    command: (value, now) => chooseHeight(now, value),
   };
 }
 

@@ -2,13 +2,13 @@ import { useEffect, useRef } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Canvas } from '../../canvas/Canvas';
 import type { RoomState } from '../../data/rooms';
+import type { EditTurn } from '../../data/useRoom';
 import { usePad } from '../../pad/PadContext';
 import { TapePad } from '../../pad/TapePad';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { WorkingSheet } from '../../work/WorkingSheet';
 import { Header } from './Header';
-import { useRoomContext } from './RoomContext';
 import { StageBody, labelsAt } from './StageBody';
 import { StageStrip } from './StageStrip';
 import type { BuiltStage } from './stages';
@@ -21,12 +21,13 @@ export interface LayoutProps {
   state: RoomState;
   wide: boolean;
   late: boolean;
+  turn: EditTurn;
 }
 
 const SIDE_PX = 420;
 
 /** Phone: drawing on top, inputs below, thumb bar at the bottom. Wide: drawing and inputs side by side. */
-export function RoomLayout({ stage, state, wide, late }: LayoutProps) {
+export function RoomLayout({ stage, state, wide, late, turn }: LayoutProps) {
   const palette = usePalette();
   const pad = usePad();
   useRoomKeys(stage, state.id);
@@ -40,12 +41,7 @@ export function RoomLayout({ stage, state, wide, late }: LayoutProps) {
       ) : null}
     </View>
   );
-  const lower = (
-    <>
-      <Panel stage={stage} state={state} />
-      {pad.opened ? <TapePad /> : <ThumbBar stage={stage} />}
-    </>
-  );
+  const panel = <Panel stage={stage} state={state} turn={turn} />;
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
       <Header state={state} wide={wide} />
@@ -56,7 +52,8 @@ export function RoomLayout({ stage, state, wide, late }: LayoutProps) {
             {canvas}
           </View>
           <View style={{ width: SIDE_PX, borderLeftWidth: 2, borderLeftColor: palette.ink }}>
-            {lower}
+            {panel}
+            {pad.opened ? <TapePad /> : <ThumbBar stage={stage} />}
           </View>
         </View>
       ) : (
@@ -65,7 +62,12 @@ export function RoomLayout({ stage, state, wide, late }: LayoutProps) {
           <View style={{ flex: pad.opened ? 1 : 0.44, minHeight: pad.opened ? 220 : 150 }}>
             {canvas}
           </View>
-          {pad.opened ? <TapePad /> : <View style={{ flex: 0.56, minHeight: 0 }}>{lower}</View>}
+          {/* Hidden, not taken down, so that folds and scrolling are as they were when the pad closes. */}
+          <View style={pad.opened ? { display: 'none' } : { flex: 0.56, minHeight: 0 }}>
+            {panel}
+            <ThumbBar stage={stage} />
+          </View>
+          {pad.opened ? <TapePad /> : null}
         </>
       )}
       <WorkingSheet />
@@ -73,9 +75,8 @@ export function RoomLayout({ stage, state, wide, late }: LayoutProps) {
   );
 }
 
-function Panel({ stage, state }: { stage: BuiltStage; state: RoomState }) {
+function Panel({ stage, state, turn }: { stage: BuiltStage; state: RoomState; turn: EditTurn }) {
   const palette = usePalette();
-  const { readOnly } = useRoomContext();
   const scroller = useRef<ScrollView>(null);
   useEffect(() => scroller.current?.scrollTo({ y: 0, animated: false }), [stage]);
   return (
@@ -96,7 +97,7 @@ function Panel({ stage, state }: { stage: BuiltStage; state: RoomState }) {
           >{`The server did not take the last edit: ${state.sync.message}. It is kept on this device.`}</Txt>
         </View>
       ) : null}
-      {readOnly ? (
+      {turn === 'elsewhere' ? (
         <View style={{ padding: 12 }} testID="read-only">
           <Txt kind="small">
             This room is open in another tab; here it is only shown. Close it there to work on it

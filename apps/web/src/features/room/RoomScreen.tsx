@@ -45,7 +45,7 @@ function NoRoom({ opening }: { opening: string }) {
 
 function OpenRoom({ state, stage }: { state: RoomState; stage: BuiltStage }) {
   const { id } = state;
-  const myTurn = useEditTurn(id);
+  const turn = useEditTurn(id);
   const { width } = useWindowDimensions();
   const [previewed, preview] = useState<Command>();
   const job = useMemo(
@@ -54,7 +54,7 @@ function OpenRoom({ state, stage }: { state: RoomState; stage: BuiltStage }) {
   );
   const { plan, late } = usePlan(job);
   const dispatch = useCallback((command: Command) => rooms.dispatch(id, command), [id]);
-  const goTo = useCallback((next: Stage) => router.replace(`/room/${id}/${next}`), [id]);
+  const goTo = useCallback((next: Stage) => router.setParams({ stage: next }), []);
   const value = useMemo<RoomContextValue>(
     () => ({
       id,
@@ -62,18 +62,24 @@ function OpenRoom({ state, stage }: { state: RoomState; stage: BuiltStage }) {
       plan,
       say: sayFor(job),
       tape: tapeOf(job.units),
-      readOnly: !myTurn,
+      readOnly: turn !== 'mine',
       dispatch,
       preview,
       goTo,
     }),
-    [id, job, plan, myTurn, dispatch, goTo],
+    [id, job, plan, turn, dispatch, goTo],
   );
   return (
     <RoomContextProvider value={value}>
       <WorkingProvider>
         <PadProvider>
-          <RoomLayout stage={stage} state={state} wide={width >= wideFrom} late={late} />
+          <RoomLayout
+            stage={stage}
+            state={state}
+            wide={width >= wideFrom}
+            late={late}
+            turn={turn}
+          />
         </PadProvider>
       </WorkingProvider>
     </RoomContextProvider>

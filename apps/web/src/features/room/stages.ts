@@ -43,7 +43,7 @@ function lacks(stage: BuiltStage, job: Job, plan: Plan): boolean {
     case 'mount':
       return !job.mount;
     case 'height':
-      return !plan.placement || Boolean(plan.placement.conflict);
+      return guessed('aim.height') || !plan.placement || Boolean(plan.placement.conflict);
     case 'wall':
       return (plan.studs ?? []).length === 0;
     case 'holes':
@@ -53,12 +53,17 @@ function lacks(stage: BuiltStage, job: Job, plan: Plan): boolean {
   }
 }
 
-/** The stage that the hand goes to next: the next one that lacks something, else simply the next. */
+/**
+ * The stage that the hand goes to next: what has to be measured first, then the next stage on the
+ * way to the holes that lacks something; after the holes the level.
+ */
 export function nextStage(current: BuiltStage, job: Job, plan: Plan): BuiltStage {
   const at = STAGES.indexOf(current);
-  const after = [...STAGES.slice(at + 1), ...STAGES.slice(0, at)];
-  const measuring = ['set', 'room'] as const;
-  const unmeasured = measuring.find((s) => s !== current && lacks(s, job, plan));
-  if (unmeasured && at < 2) return unmeasured;
-  return after.find((s) => lacks(s, job, plan)) ?? STAGES[at + 1] ?? 'holes';
+  const holes = STAGES.indexOf('holes');
+  if (at === holes) return 'level';
+  if (at > holes) return STAGES.find((s) => lacks(s, job, plan)) ?? 'holes';
+  const unmeasured = (['set', 'room'] as const).find((s) => s !== current && lacks(s, job, plan));
+  if (at < STAGES.indexOf('mount') && unmeasured) return unmeasured;
+  const ahead = STAGES.slice(Math.max(at + 1, STAGES.indexOf('mount')), holes);
+  return ahead.find((s) => lacks(s, job, plan)) ?? 'holes';
 }

@@ -1,0 +1,109 @@
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import type { Job } from '@steddo/contract';
+import { testServer, type TestServer } from './server';
+
+interface WorkerParts {
+  demo: TestServer;
+  empty: TestServer;
+}
+interface Watch {
+  /** Console errors that the test itself brings about, such as by stopping the server. */
+  allow: (pattern: RegExp) => void;
+}
+
+/** A page that fails its test on a request to another host, on a console error, on an uncaught one. */
+export const test = base.extend<{ watch: Watch }, WorkerParts>({
+  demo: [
+    async ({}, use) => {
+      const server = await testServer('demo');
+      await use(server);
+      await server.kill();
+    },
+    { scope: 'worker' },
+  ],
+  empty: [
+    async ({}, use) => {
+      const server = await testServer('catalogue');
+      await use(server);
+      await server.kill();
+    },
+    { scope: 'worker' },
+  ],
+  watch: [
+    async ({ context }, use) => {
+      const wrong: string[] = [];
+      const allowed: RegExp[] = [];
+      context.on('request', (r) => {
+        const { hostname, protocol } = new URL(r.url());
+        if (protocol.startsWith('http') && hostname !== 'localhost')
+          wrong.push(`request to ${hostname}`);
+      });
+      context.on('console', (m) => m.type() === 'error' && wrong.push(`console: ${m.text()}`));
+      context.on('weberror', (e) => wrong.push(`uncaught: ${e.error().message}`));
+      await use({ allow: (pattern) => allowed.push(pattern) });
+      expect(wrong.filter((w) => !allowed.some((a) => a.test(w)))).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+/** Counts taps, so that a journey's length is a number. */
+export class Thumb {
+  taps = 0;
+  constructor(private readonly page: Page) {}
+  async tap(target: Locator): Promise<void> {
+    this.taps += 1;
+    await target.click();
+  }
+  byId = (id: string): Locator => this.page.getByTestId(id);
+  /** Types on the pad, key by key, and takes it with `next` or `done`. */
+  async keys(keys: string, then: 'next' | 'done'): Promise<void> {
+    for (const key of keys
+      .split(' ')
+      .flatMap((part) => (/^\d+$|^\.$/.test(part) ? part.split('') : [part])))
+      await this.tap(this.byId(`key-${key}`));
+    await this.tap(this.byId(`key-${then}`));
+  }
+}
+
+/** The room as the server has it. */
+export async function savedJob(
+  page: Page,
+  server: TestServer,
+  id: string,
+): Promise<{ version: number; job: Job }> {
+  const response = await page.request.get(`${server.url}/api/rooms/${id}`);
+  expect(response.ok()).toBe(true);
+  return (await response.json()) as { version: number; job: Job };
+}
+
+/** A room of the test's own, put there through the API. */
+export async function putRoom(
+  page: Page,
+  server: TestServer,
+  id: string,
+  job: Job,
+  baseVersion = 0,
+): Promise<void> {
+  const data = { editId: `${id}-${baseVersion}-${job.title}`, baseVersion, touched: [], job };
+  const response = await page.request.put(`${server.url}/api/rooms/${id}`, { data });
+  expect(response.status()).toBe(200);
+}
+
+export const isSent = (page: Page) =>
+  expect(page.getByTestId('save-state')).toHaveText('on this device · sent');
+
+/** The room is open, this tab has the turn to edit it, and nothing waits. */
+export async function isReady(page: Page): Promise<void> {
+  await expect(page.getByRole('button', { name: /, change its name$/ })).toBeEnabled();
+  await isSent(page);
+}
+
+/** The number that a Figure carries, unrounded, by the start of its label. */
+export async function figureValue(scope: Page | Locator, label: string): Promise<number> {
+  const figure = scope
+    .getByRole('button', { name: new RegExp(`^${label} .*show the working$`) })
+    .first();
+  return Number(await figure.locator('[data-value]').getAttribute('data-value'));
+}

@@ -1,0 +1,99 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+
+const STAGES = ['set', 'room', 'mount', 'height', 'wall', 'holes', 'level'];
+const SMALLEST_PX = 48;
+
+/** Everything that can be hit and is in sight, with its size. */
+async function smallTargets(page: Page): Promise<string[]> {
+  return page.evaluate((least) => {
+    const all = [
+      ...document.querySelectorAll<HTMLElement>(
+        'button, a, input, [role=button], [role=tab], [role=radio], [role=link], [role=slider]',
+      ),
+    ];
+    return all
+      .map((e) => ({ e, box: e.getBoundingClientRect() }))
+      .filter(({ e, box }) => box.width > 0 && box.height > 0 && e.tagName !== 'INPUT')
+      .filter(({ box }) => box.width < least - 0.5 || box.height < least - 0.5)
+      .map(
+        ({ e, box }) =>
+          `${e.getAttribute('aria-label') ?? e.textContent} ${Math.round(box.width)}x${Math.round(box.height)}`,
+      );
+  }, SMALLEST_PX);
+}
+
+async function seriousFaults(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join('; ')}`);
+}
+
+for (const scheme of ['light', 'dark'] as const)
+  test(`axe finds nothing serious, every target is large enough (${scheme})`, async ({
+    page,
+    demo,
+  }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.goto(demo.url);
+    await expect(page.getByTestId('room-guest-room')).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
+    expect(await smallTargets(page)).toEqual([]);
+    for (const stage of STAGES) {
+      await page.goto(`${demo.url}/room/guest-room/${stage}`);
+      await expect(page.locator('[data-shape="set"]')).toBeVisible();
+      expect([stage, await seriousFaults(page)]).toEqual([stage, []]);
+      expect([stage, await smallTargets(page)]).toEqual([stage, []]);
+    }
+    await page.getByTestId('figure').first().click();
+    await expect(page.getByTestId('working-sheet')).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
+    expect(await smallTargets(page)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByTestId('add-reading').click();
+    await expect(page.getByTestId('pad')).toBeVisible();
+    expect(await seriousFaults(page)).toEqual([]);
+    expect(await smallTargets(page)).toEqual([]);
+  });
+
+test('on a phone with the browser’s bars the action and the three numbers are in sight', async ({
+  page,
+  demo,
+}) => {
+  await page.setViewportSize({ width: 390, height: 664 });
+  for (const stage of STAGES) {
+    await page.goto(`${demo.url}/room/guest-room/${stage}`);
+    await expect(page.getByTestId('primary-action')).toBeInViewport({ ratio: 1 });
+    const numbers = page.getByTestId('thumb-bar').getByTestId('figure');
+    await expect(numbers).toHaveCount(3);
+    for (const i of [0, 1, 2]) await expect(numbers.nth(i)).toBeInViewport({ ratio: 1 });
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth),
+    ).toBe(true);
+  }
+});
+
+test('with the pad open at least 220 px of the drawing stay in sight', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 390, height: 664 });
+  await page.goto(`${demo.url}/room/guest-room/set`);
+  await page.getByTestId('field-screen.width').click();
+  await expect(page.getByTestId('pad')).toBeInViewport({ ratio: 1 });
+  expect((await page.getByTestId('canvas').boundingBox())!.height).toBeGreaterThanOrEqual(220);
+  await page.getByTestId('pad-text').fill('abc');
+  await page.getByTestId('key-done').click();
+  await expect(page.getByTestId('pad-error')).toBeInViewport({ ratio: 1 });
+  await expect(page.getByTestId('key-done')).toBeInViewport({ ratio: 1 });
+});
+
+test('rooms that are not ready say what they lack', async ({ page, demo }) => {
+  await page.goto(demo.url);
+  await expect(page.getByTestId('room-breakfast-bar')).toContainText(
+    'masonry wall are not worked out here yet',
+  );
+  await expect(page.getByTestId('room-attic-snug')).toContainText('needs 1 stud');
+  await page.goto(`${demo.url}/room/breakfast-bar/holes`);
+  await expect(page.getByTestId('finding-wall-kind-not-computed')).toBeVisible();
+  await expect(page.getByText('No holes yet')).toBeVisible();
+});

@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+/** Browser tests on Debian's Chromium, two workers, each with its own server and database. */
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 90_000,
+  expect: { timeout: 8000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    launchOptions: {
+      executablePath: process.env.STEDDO_CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+    trace: 'off',
+  },
+  projects: [
+    { name: 'phone', use: { viewport: PHONE, hasTouch: true }, testIgnore: /\.wide\.spec/ },
+    { name: 'wide', use: { viewport: WIDE }, testMatch: /(journey|\.wide)\.spec/ },
+  ],
+});
