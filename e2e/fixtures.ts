@@ -14,6 +14,7 @@ interface Watch {
 /** A page that fails its test on a request to another host, on a console error, on an uncaught one. */
 export const test = base.extend<{ watch: Watch }, WorkerParts>({
   demo: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
     async ({}, use) => {
       const server = await testServer('demo');
       await use(server);
@@ -22,6 +23,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     { scope: 'worker' },
   ],
   empty: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
     async ({}, use) => {
       const server = await testServer('catalogue');
       await use(server);

@@ -1,0 +1,2 @@
+import './src/ui/backEntry';
+import 'expo-router/entry';
