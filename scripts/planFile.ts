@@ -1,7 +1,15 @@
 import { readFileSync, writeSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { catalogue, checkFile, job, type Catalogue, type Checked } from '@steddo/contract';
+import { parse } from 'csv-parse/sync';
+import {
+  catalogue,
+  catalogueFromRows,
+  checkFile,
+  job,
+  type Catalogue,
+  type Checked,
+} from '@steddo/contract';
 import { plan } from '@steddo/core';
 import { demoCatalogue } from '@steddo/samples';
 import { planFile } from '@steddo/text';
@@ -15,18 +23,19 @@ function refuse(lines: string[]): never {
 const fromWhereTheUserStands = (file: string): string =>
   resolve(process.env.STEDDO_FROM ?? process.cwd(), file);
 
-function readJson(file: string): unknown {
-  let text: string;
+function readText(file: string): string {
   try {
-    text = readFileSync(fromWhereTheUserStands(file), 'utf8');
+    return readFileSync(fromWhereTheUserStands(file), 'utf8');
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
-    return refuse([
-      `${file}: ${code === 'ENOENT' ? 'there is no such file' : `cannot be read (${code})`}`,
-    ]);
+    const why = code === 'ENOENT' ? 'there is no such file' : `cannot be read (${code})`;
+    return refuse([`${file}: ${why}`]);
   }
+}
+
+function readJson(file: string): unknown {
   try {
-    return JSON.parse(text.replace(/^\uFEFF/, ''));
+    return JSON.parse(readText(file).replace(/^\uFEFF/, ''));
   } catch (error) {
     return refuse([`${file}: is not JSON: ${(error as Error).message}`]);
   }
@@ -60,9 +69,17 @@ function readCall(): { file: string; catalogueFile?: string; seed?: number } {
 
 function readCatalogue(file: string | undefined): Catalogue {
   if (file === undefined) return demoCatalogue;
-  if (/\.csv$/i.test(file))
-    return refuse([`${file}: a catalogue is read from JSON for now, not from CSV`]);
-  return valid(checkFile(catalogue, readJson(file)));
+  return valid(/\.csv$/i.test(file) ? readCsv(file) : checkFile(catalogue, readJson(file)));
+}
+
+function readCsv(file: string): Checked<Catalogue> {
+  const text = readText(file);
+  try {
+    const rows = parse(text, { bom: true, relax_column_count: true, skip_empty_lines: true });
+    return catalogueFromRows(rows as string[][]);
+  } catch (error) {
+    return refuse([`${file}: is not CSV: ${(error as Error).message}`]);
+  }
 }
 
 const call = readCall();

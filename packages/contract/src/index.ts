@@ -3,6 +3,7 @@ export { job, screen } from './job';
 export { catalogue, mount, anchor } from './catalogue';
 export { plan } from './plan';
 export * as api from './api';
+export { catalogueFromRows } from './catalogueCsv';
 export { checkFile, pathText } from './faults';
 
 export type { Checked } from './faults';

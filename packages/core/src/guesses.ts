@@ -23,6 +23,10 @@ export function guessFinding(job: Job, workings: readonly Working[]): Finding[] 
   return all.length === 0 ? [] : [finding('still-guessed', 'caution', 'room', { paths: all })];
 }
 
+/** Whether a number rests on anything that nobody has measured. */
+export const restsOnGuess = (working: Working, guessed: readonly string[]): boolean =>
+  leaves(working).some((l) => l.guess || guessed.some((g) => g === l.path));
+
 /** The workings of everything that a person acts on; of the heights only the school that is followed. */
 export function planWorkings(plan: Plan, job: Job): Working[] {
   const followed = (plan.heights ?? []).filter((h) => h.school === job.aim.height);

@@ -48,5 +48,6 @@ export { isComfortable } from './sight/isComfortable';
 export { riseOver } from './level/readLevel';
 
 // judgements and workings
+export { restsOnGuess } from './guesses';
 export type { FindingCode, FindingValues } from './findings';
 export { evaluate, leaf, leaves, node } from './working';

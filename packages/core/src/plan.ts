@@ -164,8 +164,8 @@ function drill(
     holes: drilling.holes,
     studs,
     ...(hook ? { hook } : {}),
-    ...(plate && outline && plateBottom
-      ? { plate: { x: plate.x, bottom: plateBottom, height: outline.height } }
+    ...(plateBottom
+      ? { plate: { x: plate?.x ?? centreX, bottom: plateBottom, height: outline?.height } }
       : {}),
   });
   return drilling.findings;
@@ -181,7 +181,9 @@ function placementOf(frame: Frame, spot: Spot, plate: PlatePlan | undefined): Pl
     top,
     ...edges(frame),
     ...plateBox(job.mount, plate, hangsAt(spot, job).plateBottom),
-    ...(spot.chain && armHoles(job.mount!).length > 0 ? { armHole: spot.chain.armHole } : {}),
+    ...(spot.chain && job.mount && armHoles(job.mount).length > 0
+      ? { armHole: spot.chain.armHole }
+      : {}),
     ...(plate?.fold ? { fold: plate.fold } : {}),
     feasible: asPairs(spot.feasible),
     feasibleX: asPairs(feasible(sidewaysLimits(job, width, { bottom, top }))),

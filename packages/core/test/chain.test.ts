@@ -95,6 +95,15 @@ describe('chain of sums', () => {
     expect(far.marks!.find((m) => m.id === 'hook')!.fromFloor).toBeCloseTo(780 + 296, 9);
   });
 
+  it('needs no mount for a height that was measured on the set', () => {
+    const job = testJob({
+      mount: undefined,
+      measured: [{ from: 'bottom', to: 'hook', value: 127 }],
+    });
+    expect(markUp(job)).toBeCloseTo(780 + 127, 9);
+    expect(markUp(testJob({ mount: undefined }))).toBeUndefined();
+  });
+
   it('measured to a slot row gives the plate', () => {
     const p = plan(testJob({ measured: [{ from: 'bottom', to: 'row:1', value: 262 }] }));
     expect(p.placement!.plate!.bottom).toBeCloseTo(780 + 262 - 160, 9);

@@ -13,7 +13,7 @@ export {
   typeName,
   verdictWord,
 } from './names';
-export { fieldName } from './paths';
+export { fieldName, sourceWords } from './paths';
 export { planFile } from './planFile';
 export { rounded, sayFor, type Say } from './say';
 export { knownTerms, termOf } from './terms';

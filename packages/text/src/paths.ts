@@ -34,6 +34,21 @@ const LAST: Record<string, string> = {
   washer: 'thickness of the washer',
 };
 
+const SOURCES: readonly [prefix: string, words: string][] = [
+  ['screen.', 'measured on the set'],
+  ['measured.', 'measured on the set, with the mount staged'],
+  ['room.', 'measured in the room'],
+  ['mount.', "the mount's own"],
+  ['evidence.', 'marked on the wall'],
+  ['levelReadings.', 'read off the level'],
+  ['aim.', 'agreed for this room'],
+  ['choices.', 'chosen by hand'],
+];
+
+/** Where the number at a path came from, in an installer's words. */
+export const sourceWords = (path: string): string =>
+  SOURCES.find(([prefix]) => path.startsWith(prefix))?.[1] ?? '';
+
 /** Names the field behind a path as an installer would: `room.viewers.v1.eye` is `Dee's eye height`. */
 export function fieldName(path: string, say: Say): string {
   const known = WORDS[path];

@@ -114,7 +114,11 @@ function tapeOn(
   size: { width: number; height: number },
 ) {
   const holes = scene.shapes.flatMap((s) => (s.kind === 'cross' ? [view.toPx(s.x, s.y)] : []));
+  const covered = scene.shapes.flatMap((s) =>
+    s.kind === 'rect' && s.role === 'cover' ? [pxBox(s, view)] : [],
+  );
   const keepClear = [
+    ...covered,
     ...holes.map(({ x, y }) => ({
       x: x - HOLE_PX,
       y: y - HOLE_PX,
@@ -125,6 +129,12 @@ function tapeOn(
     { x: size.width - 120, y: 0, width: 120, height: 32 },
   ];
   return placeLabels(scene.labels, { view: size, keepClear, toPx: view.toPx, ...LABEL });
+}
+
+function pxBox(s: { left: number; right: number; bottom: number; top: number }, view: SceneView) {
+  const a = view.toPx(s.left, s.top);
+  const b = view.toPx(s.right, s.bottom);
+  return { x: a.x, y: a.y, width: b.x - a.x, height: b.y - a.y };
 }
 
 function ScaleBar({ view, width }: { view: SceneView; width: number }) {

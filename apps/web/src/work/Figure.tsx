@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import type { Working } from '@steddo/contract';
+import { restsOnGuess } from '@steddo/core';
 import { bitText } from '@steddo/text';
 import { useRoomContext } from '../features/room/RoomContext';
 import { data } from '../ui/data';
 import { Tap } from '../ui/Tap';
-import { font, size as sizes } from '../ui/tokens';
+import { font, size as sizes, usePalette } from '../ui/tokens';
 import { TapeValue } from '../ui/TapeValue';
 import { Txt } from '../ui/Txt';
 import { useWorking } from './WorkingContext';
@@ -30,7 +31,9 @@ export function Figure({
   as = 'tape',
   hideLabel,
 }: FigureProps) {
-  const { say, tape } = useRoomContext();
+  const { say, tape, job } = useRoomContext();
+  const palette = usePalette();
+  const guess = restsOnGuess(working, job.guessed ?? []);
   const { open } = useWorking();
   const shown = after ? { ...working, value: Math.abs(working.value) } : working;
   const words = shownText(shown, as, say);
@@ -38,14 +41,19 @@ export function Figure({
   return (
     <Tap
       testID="figure"
-      label={`${label} ${words}${after ? ` ${after}` : ''}, show the working`}
+      label={`${label} ${words}${after ? ` ${after}` : ''}${guess ? ', rests on a guess' : ''}, show the working`}
       onPress={() => open(label, working)}
       style={{ paddingVertical: 4 }}
     >
       <View {...data({ value: working.value, unit: working.unit })}>
         {hideLabel ? null : (
-          <Txt kind="small" soft>
+          <Txt kind="small" soft lines={1}>
             {label}
+            {guess ? (
+              <Txt kind="small" color={palette.caution}>
+                {' · guess'}
+              </Txt>
+            ) : null}
           </Txt>
         )}
         <View
@@ -58,7 +66,12 @@ export function Figure({
           }}
         >
           {isTape ? (
-            <TapeValue mm={shown.value} tape={tape} size={size} />
+            <TapeValue
+              mm={shown.value}
+              tape={tape}
+              size={size}
+              {...(guess ? { color: palette.soft } : {})}
+            />
           ) : (
             <Txt style={{ ...font.figure, fontSize: size, lineHeight: size * 1.3 }}>{words}</Txt>
           )}

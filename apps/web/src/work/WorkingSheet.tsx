@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Working } from '@steddo/contract';
-import { opWord, termOf, workingLine, type Say } from '@steddo/text';
+import { opWord, sourceWords, termOf, workingLine, type Say } from '@steddo/text';
 import { useRoomContext } from '../features/room/RoomContext';
 import { BottomSheet } from '../ui/BottomSheet';
 import { data } from '../ui/data';
@@ -58,7 +58,12 @@ function WorkingNode({ working, say, depth }: { working: Working; say: Say; dept
         </Tap>
       ) : (
         <View style={{ minHeight: 40, justifyContent: 'center' }}>
-          <Row name={termOf(working.label)} value={shown} note={working.path ?? ''} guess={guess} />
+          <Row
+            name={termOf(working.label)}
+            value={shown}
+            note={working.path ? sourceWords(working.path) : ''}
+            guess={guess}
+          />
         </View>
       )}
       {open

@@ -27,12 +27,18 @@ export function armHoles(mount: Mount): number[] {
 }
 
 /**
- * Bottom edge to hook and to the plate's bottom, mm. Undefined parts are what the mount lacks.
+ * Bottom edge to hook and to the plate's bottom, mm. Undefined parts are what the mount lacks; without
+ * a mount only what was measured on the set counts.
  * Set 648 tall, pattern 40 below the middle, arm hole -10, hook 190 up the plate:
  * 324 - 40 + 10 = 294 to the hook, 104 to the plate.
  */
-export function chainOf(job: Job, mount: Mount, height: Working, armHole: number): Chain {
-  const geometry = geometryChain(job, mount, height, armHole);
+export function chainOf(
+  job: Job,
+  mount: Mount | undefined,
+  height: Working,
+  armHole: number,
+): Chain {
+  const geometry = mount ? geometryChain(job, mount, height, armHole) : {};
   const usable = (job.measured ?? []).map((m, i) => measuredChain(m, i, mount, height));
   const first = usable.find((c) => c.toHook || c.toPlate);
   if (!first) return { ...geometry, armHole, findings: unused(job, usable) };
@@ -64,13 +70,18 @@ function geometryChain(job: Job, mount: Mount, height: Working, armHole: number)
   return { toHook, toPlate: hookToPlate(toHook, mount) };
 }
 
-const hookToPlate = (toHook: Working, mount: Mount): Working | undefined =>
-  mount.hook && minus('bottom-to-plate', toHook, hookAbove(mount.hook.above));
+const hookToPlate = (toHook: Working, mount: Mount | undefined): Working | undefined =>
+  mount?.hook && minus('bottom-to-plate', toHook, hookAbove(mount.hook.above));
 
 const hookAbove = (above: number): Working =>
   leaf('hook-above-plate', above, 'mm', { path: 'mount.hook.above' });
 
-function measuredChain(m: Measured, index: number, mount: Mount, height: Working): Steps {
+function measuredChain(
+  m: Measured,
+  index: number,
+  mount: Mount | undefined,
+  height: Working,
+): Steps {
   const value = leaf(`measured-${m.from}`, m.value, 'mm', { path: `measured.${index}.value` });
   const up = m.from === 'bottom' ? value : minus('measured-from-bottom', height, value);
   if (m.to === 'hook')
@@ -81,14 +92,14 @@ function measuredChain(m: Measured, index: number, mount: Mount, height: Working
   const within = withinPlate(m.to, mount);
   if (!within) return {};
   const toPlate = minus('bottom-to-plate', up, within);
-  if (!mount.hook) return { toPlate };
+  if (!mount?.hook) return { toPlate };
   return { toPlate, toHook: sum('bottom-to-hook', toPlate, hookAbove(mount.hook.above)) };
 }
 
 /** Height of a reference above the plate's bottom. */
-function withinPlate(to: string, mount: Mount): Working | undefined {
+function withinPlate(to: string, mount: Mount | undefined): Working | undefined {
   if (to === 'plate-bottom') return leaf('plate-bottom', 0, 'mm');
-  const { plate } = mount;
+  const plate = mount?.plate;
   if (!plate) return undefined;
   if (to === 'plate-top')
     return leaf('plate-height', plate.height, 'mm', { path: 'mount.plate.height' });
@@ -111,7 +122,8 @@ function unused(job: Job, usable: readonly Steps[]): Finding[] {
 function differences(job: Job, first: Steps, others: readonly Steps[]): Finding[] {
   const to = job.measured?.[0]?.to ?? 'hook';
   return others.flatMap((other) => {
-    const key = first.toPlate && other.toPlate ? 'toPlate' : 'toHook';
+    const plates = first.toPlate && other.toPlate && to !== 'hook';
+    const key = plates || !first.toHook || !other.toHook ? 'toPlate' : 'toHook';
     const [a, b] = [first[key]?.value, other[key]?.value];
     if (a === undefined || b === undefined || Math.abs(a - b) <= MEASURED_CHECK_MM) return [];
     const values = { to, measuredMm: a, geometryMm: b, differenceMm: a - b };

@@ -7,7 +7,8 @@ export interface MarkInput {
   width: Working;
   height: Working;
   hook?: Working;
-  plate?: { x: Working; bottom: Working; height: number };
+  /** The height is absent while only the plate's bottom was measured. */
+  plate?: { x: Working; bottom: Working; height?: number };
   holes: readonly Hole[];
   studs: readonly Stud[];
 }
@@ -30,9 +31,12 @@ export function marksOf(input: MarkInput): Mark[] {
   const plateX = input.plate?.x ?? centreX;
   if (input.hook) marks.push(make('hook', plateX, input.hook));
   if (input.plate) {
-    const size = leaf('plate-height', input.plate.height, 'mm', { path: 'mount.plate.height' });
-    marks.push(make('plate-bottom', plateX, input.plate.bottom));
-    marks.push(make('plate-top', plateX, sum('plate-top', input.plate.bottom, size)));
+    const { bottom: plateBottom, height: plateHeight } = input.plate;
+    marks.push(make('plate-bottom', plateX, plateBottom));
+    if (plateHeight !== undefined) {
+      const size = leaf('plate-height', plateHeight, 'mm', { path: 'mount.plate.height' });
+      marks.push(make('plate-top', plateX, sum('plate-top', plateBottom, size)));
+    }
   }
   for (const hole of input.holes) {
     const stud = input.studs[hole.stud];

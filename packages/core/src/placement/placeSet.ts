@@ -52,8 +52,8 @@ export function spotAt(frame: Frame, wanted: Working): Spot {
 
 function chainsOf(frame: Frame): (Chain | undefined)[] {
   const { mount } = frame.job;
-  if (!mount) return [undefined];
-  const count = Math.max(1, armHoles(mount).length);
+  if (!mount && !frame.job.measured?.length) return [undefined];
+  const count = Math.max(1, mount ? armHoles(mount).length : 0);
   const chosen = frame.job.choices?.armHole;
   const holes = chosen === undefined ? Array.from({ length: count }, (_, i) => i) : [chosen];
   return holes.map((hole) => chainOf(frame.job, mount, frame.height, hole));

@@ -148,7 +148,9 @@ function angleWords(height: Height, job: Job): string {
   return height.angles
     .map((a) => {
       const name = job.room.viewers?.find((v) => v.id === a.viewer)?.name ?? a.viewer;
-      return `${name} ${rounded(Math.abs(a.fromRest), 0)}° ${a.fromRest < 0 ? 'below' : 'above'} rest`;
+      const off = Math.round(a.fromRest);
+      if (off === 0) return `${name} at rest`;
+      return `${name} ${rounded(Math.abs(off), 0)}° ${off < 0 ? 'below' : 'above'} rest`;
     })
     .join(', ');
 }

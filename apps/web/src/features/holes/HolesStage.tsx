@@ -32,15 +32,15 @@ export function HolesStage() {
           </Txt>
         </View>
       </View>
+      <Findings stage="holes" />
       {holes.length === 0 ? (
         <View style={{ padding: 16 }}>
-          <Txt kind="bold">No holes yet. What is lacking:</Txt>
+          <Txt kind="bold">No holes yet: what is lacking stands above.</Txt>
         </View>
       ) : null}
       {holes.map((h) => (
         <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
       ))}
-      <Findings stage="holes" />
     </View>
   );
 }

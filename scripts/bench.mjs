@@ -1,0 +1,62 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
+import {
+  QUIET_ENV,
+  ROOT,
+  ensureChromium,
+  ensureInstalled,
+  ensureServer,
+  ensureWebApp,
+  run,
+  say,
+} from './lib.mjs';
+
+/** npm run bench: ratios measured in one run; nothing here passes or fails. */
+ensureInstalled();
+ensureWebApp();
+ensureServer();
+const chromium = ensureChromium();
+
+/** The same framework with one line of text on it, to measure the app against. */
+const BARE = join(ROOT, '.cache/bare');
+function exportBare() {
+  say('exporting a bare page of the same framework');
+  mkdirSync(BARE, { recursive: true });
+  const files = {
+    'package.json': '{ "name": "bare", "version": "1.0.0", "main": "index.js" }',
+    'app.json':
+      '{ "expo": { "name": "bare", "slug": "bare", "platforms": ["web"], "web": { "bundler": "metro", "output": "single" } } }',
+    'index.js': `import { registerRootComponent } from 'expo';\nimport { createElement } from 'react';\nimport { Text } from 'react-native';\nregisterRootComponent(() => createElement(Text, { testID: 'primary-action' }, 'bare'));\n`,
+  };
+  for (const [name, text] of Object.entries(files)) writeFileSync(join(BARE, name), text);
+  run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+    cwd: BARE,
+    env: QUIET_ENV,
+  });
+}
+
+/** Scripts that the first page asks for, brotli, bytes. */
+function firstLoad(dist) {
+  const html = readFileSync(join(dist, 'index.html'), 'utf8');
+  const names = [...html.matchAll(/src="\/([^"]+\.js)"/g)].map((m) => m[1]);
+  const lazy = readdirSync(join(dist, '_expo/static/js/web')).filter((f) =>
+    /^(_layout|\[stage\])-.*\.js$/.test(f),
+  );
+  const all = [...names, ...lazy.map((f) => join('_expo/static/js/web', f))];
+  return all.reduce((sum, f) => sum + brotliCompressSync(readFileSync(join(dist, f))).length, 0);
+}
+
+exportBare();
+const sizes = { app: firstLoad(join(ROOT, 'apps/web/dist')), bare: firstLoad(join(BARE, 'dist')) };
+const kb = (bytes) => `${Math.round(bytes / 1024)} KB`;
+console.log(
+  `first-load JavaScript (brotli): app ${kb(sizes.app)}, bare page ${kb(sizes.bare)}, ratio ${(sizes.app / sizes.bare).toFixed(2)}`,
+);
+const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/measure.ts'], {
+  cwd: ROOT,
+  stdio: 'inherit',
+  env: { ...process.env, STEDDO_CHROMIUM: chromium, STEDDO_BARE: join(BARE, 'dist') },
+});
+process.exit(status ?? 1);

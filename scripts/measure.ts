@@ -1,0 +1,107 @@
+import { spawn } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import { createServer } from 'node:http';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser } from '@playwright/test';
+import { applyCommand, evaluate, plan, rankMounts } from '@steddo/core';
+import { demoCatalogue, guestRoom } from '@steddo/samples';
+
+/** The measuring half of npm run bench: times of the core and of the first page, as ratios in one run. */
+const median = (times: number[]): number =>
+  [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
+
+function timed(work: () => unknown, rounds = 200): number {
+  for (let i = 0; i < rounds / 4; i++) work();
+  return median(Array.from({ length: rounds }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  })); // prettier-ignore
+}
+
+const catalogue = {
+  mounts: Array.from({ length: 500 }, (_, i) => ({
+    ...demoCatalogue.mounts[i % 30]!,
+    id: `m${i}`,
+  })),
+};
+const many = Array.from({ length: 20_000 }, (_, i) => ({
+  ...demoCatalogue.mounts[i % 30]!,
+  id: `m${i}`,
+}));
+const hook = plan(guestRoom).marks!.find((m) => m.id === 'hook')!.working;
+const one = timed(() => evaluate(hook), 2000);
+const rows: [string, number, string][] = [
+  [
+    'plan of a demo room, 500 mounts',
+    timed(() => plan(guestRoom, { catalogue })),
+    'wanted under 50 ms',
+  ],
+  [
+    'drag re-plan',
+    timed(() =>
+      plan(applyCommand(guestRoom, { do: 'put', path: 'choices.centreY', value: 1500 }).job),
+    ),
+    'wanted under 8 ms',
+  ],
+  ['ranking 20,000 mounts', timed(() => rankMounts(many, guestRoom), 9), 'wanted under 250 ms'],
+];
+for (const [name, ms, wanted] of rows)
+  process.stdout.write(
+    `${name}: ${ms.toFixed(2)} ms (${wanted}), ${Math.round(ms / one)} x evaluating one working\n`,
+  );
+
+async function usable(browser: Browser, url: string): Promise<number> {
+  const times: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    const page = await (await browser.newContext()).newPage();
+    const start = performance.now();
+    await page.goto(url);
+    await page.getByTestId('primary-action').waitFor();
+    times.push(performance.now() - start);
+    await page.context().close();
+  }
+  return median(times);
+}
+
+const bare = createServer((request, reply) => {
+  const file = request.url === '/' ? '/index.html' : (request.url ?? '/');
+  readFile(join(process.env.STEDDO_BARE ?? '', file)).then(
+    (body) =>
+      reply
+        .setHeader('content-type', file.endsWith('.js') ? 'text/javascript' : 'text/html')
+        .end(body),
+    () => reply.writeHead(404).end(),
+  );
+});
+await new Promise<void>((resolve) => bare.listen(0, '127.0.0.1', resolve));
+const address = bare.address();
+const barePort = typeof address === 'object' && address ? address.port : 0;
+const env = {
+  ...process.env,
+  STEDDO_PORT: '4871',
+  STEDDO_SEED: 'demo',
+  STEDDO_LOG: 'silent',
+  STEDDO_DB: join(mkdtempSync(join(tmpdir(), 'steddo-bench-')), 'b.db'),
+};
+const server = spawn(process.execPath, ['apps/server/dist/main.mjs'], {
+  env,
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const browser = await chromium.launch({
+  executablePath: process.env.STEDDO_CHROMIUM,
+  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+const times = {
+  app: await usable(browser, 'http://localhost:4871/room/guest-room/height'),
+  bare: await usable(browser, `http://localhost:${barePort}/`),
+};
+await browser.close();
+server.kill();
+bare.close();
+process.stdout.write(
+  `time to usable: app ${times.app.toFixed(0)} ms, bare page ${times.bare.toFixed(0)} ms, ratio ${(times.app / times.bare).toFixed(2)}\n`,
+);

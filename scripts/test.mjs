@@ -1,0 +1,63 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, say } from './lib.mjs';
+
+/** npm test: everything needed, then lint, types, unit and browser tests, and one closing line. */
+const RESULTS = join(ROOT, 'test-results');
+
+function step(name, command, args, env = {}) {
+  say(name);
+  const start = Date.now();
+  const { status } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  say(
+    `${name}: ${status === 0 ? 'passed' : 'failed'} in ${Math.round((Date.now() - start) / 1000)} s`,
+  );
+  return status === 0;
+}
+
+const asOne = (ok) => (ok ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
+
+/** Counts from a runner's report; a runner that left none counts as one failure. */
+function counts(file, ok, read) {
+  const path = join(RESULTS, file);
+  if (!existsSync(path)) return { passed: 0, failed: 1 };
+  const found = read(JSON.parse(readFileSync(path, 'utf8')));
+  return ok || found.failed > 0 ? found : { ...found, failed: found.failed + 1 };
+}
+
+ensureInstalled();
+rmSync(RESULTS, { recursive: true, force: true });
+mkdirSync(RESULTS, { recursive: true });
+
+const lint = step('lint', 'npm', ['run', '--silent', 'lint']);
+const types = step('types', 'npm', ['run', '--silent', 'types']);
+const unit = step('unit tests', 'npx', [
+  'jest',
+  '--json',
+  `--outputFile=${join(RESULTS, 'unit.json')}`,
+]);
+
+ensureWebApp();
+ensureServer();
+const chromium = ensureChromium();
+// the browser's reporter empties its folder, so the unit results are read first
+const unitCounts = counts('unit.json', unit, (r) => ({
+  passed: r.numPassedTests,
+  failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
+}));
+const browser = step('browser tests', 'npx', ['playwright', 'test'], { STEDDO_CHROMIUM: chromium });
+const browserCounts = counts('browser.json', browser, (r) => ({
+  passed: r.stats.expected,
+  failed: r.stats.unexpected + r.stats.flaky,
+}));
+
+const all = [asOne(lint), asOne(types), unitCounts, browserCounts];
+const sum = (key) => all.reduce((total, c) => total + c[key], 0);
+const [passed, failed] = [sum('passed'), sum('failed')];
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
