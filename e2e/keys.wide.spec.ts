@@ -17,6 +17,9 @@ test('keys: digits go to stages, u changes units, undo and redo; none of it insi
   await page.getByTestId('field-choices.centreY').click();
   await page.getByTestId('pad-text').press('2');
   await expect(page).toHaveURL(/keys\/height$/);
+  await page.keyboard.press('Escape');
+  await expect(page.getByTestId('pad')).toHaveCount(0);
+  await page.getByTestId('field-choices.centreY').click();
   await page.getByTestId('pad-text').fill('58 3/8');
   await page.keyboard.press('Enter');
   await expect

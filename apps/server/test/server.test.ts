@@ -80,6 +80,12 @@ describe('rooms', () => {
     expect(again.body.version).toBe(1);
     expect((await http.get('/api/rooms/a/revisions')).body.revisions).toHaveLength(1);
   });
+  it('a room that only the device knows comes back from it', async () => {
+    const { http } = await open();
+    const { body } = await http.put('/api/rooms/a').send(edit('e9', 7)).expect(200);
+    expect(body.version).toBe(8);
+    expect((await http.get('/api/rooms/a')).body.title).toBe(guestRoom.title);
+  });
   it('two saves from one version at once: one is taken, one refused', async () => {
     const { http } = await open();
     await http.put('/api/rooms/a').send(edit('e1', 0));

@@ -7,6 +7,7 @@ import {
   bitText,
   findingText,
   fitText,
+  holeName,
   knownFindings,
   knownTerms,
   planFile,

@@ -4,9 +4,7 @@ import type { Db } from './client';
 import { refused, revisions, rooms } from './schema';
 
 export type SaveResult =
-  | { kind: 'saved'; version: number; savedAt: string }
-  | { kind: 'stale'; theirs: RoomSummary }
-  | { kind: 'missing' };
+  { kind: 'saved'; version: number; savedAt: string } | { kind: 'stale'; theirs: RoomSummary };
 
 type Row = typeof rooms.$inferSelect;
 
@@ -59,7 +57,8 @@ export async function findRevision(db: Db, roomId: string, version: number) {
 
 /**
  * Saves an edit made on `baseVersion`: a new revision, the earlier ones stay. The same edit sent
- * twice is saved once. From an older version it is refused, kept among the refused, and both
+ * twice is saved once. A room that a device knows and the database does not (a new or an older
+ * database) comes back from the device. From an older version it is refused, kept among the refused, and both
  * versions are given back. Runs inside the store's queue, so reading and writing are one step.
  */
 export async function saveRoom(
@@ -74,7 +73,6 @@ export async function saveRoom(
     .where(and(eq(revisions.roomId, id), eq(revisions.editId, save.editId)));
   if (again) return { kind: 'saved', ...again };
   const current = await findRoom(db, id);
-  if (!current && save.baseVersion !== 0) return { kind: 'missing' };
   if (current && save.baseVersion !== current.version) {
     await db
       .insert(refused)

@@ -42,7 +42,6 @@ export function apiRoutes(store: Store, now: () => Date): Router {
         faults: checked.faults,
       });
     const result = await store.run((db) => saveRoom(db, id, checked.value, now().toISOString()));
-    if (result.kind === 'missing') throw createError(404, 'there is no such room to save to');
     if (result.kind === 'stale') {
       ctx.status = 409;
       ctx.body = {

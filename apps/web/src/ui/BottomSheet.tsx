@@ -1,4 +1,4 @@
-import { useEffect, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { IconTap } from './Action';
 import { usePalette } from './tokens';
@@ -19,11 +19,6 @@ export function BottomSheet({
 }) {
   const palette = usePalette();
   useBackCloses(onClose);
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => e.key === 'Escape' && onClose();
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [onClose]);
   return (
     <View style={{ position: 'absolute', inset: 0, zIndex: 20, justifyContent: 'flex-end' }}>
       <Pressable

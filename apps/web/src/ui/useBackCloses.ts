@@ -1,9 +1,17 @@
 import { useEffect, useRef } from 'react';
 import { opened } from './backEntry';
 
-/** While this is open, the browser's Back closes it and nothing else. */
+/** While this is open, the browser's Back and the Escape key close it and nothing else. */
 export function useBackCloses(onClose: () => void): void {
   const close = useRef(onClose);
   close.current = onClose;
-  useEffect(() => opened(() => close.current()), []);
+  useEffect(() => {
+    const closed = opened(() => close.current());
+    const onKey = (e: KeyboardEvent) => e.key === 'Escape' && close.current();
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      closed();
+    };
+  }, []);
 }

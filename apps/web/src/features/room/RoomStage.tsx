@@ -26,6 +26,7 @@ const POSTURES = [
 export function RoomStage() {
   const { job, dispatch, readOnly } = useRoomContext();
   const fields = roomFields(job);
+  const more = (job.room.viewers ?? []).slice(1).flatMap((v) => viewerFields(job, v));
   const { build } = job.room.wall;
   const viewer = firstViewer(job);
   const guess = job.guessed?.includes('room.wall.build.kind');
@@ -40,14 +41,14 @@ export function RoomStage() {
         onChoose={(kind) => dispatch(measure(job, 'room.wall.build.kind', kind))}
       />
       <FoldedFindings stage="room" />
-      <Fold name="board, studs, posture">
-        <TapeFields fields={moreFields(job)} />
+      <Fold name={more.length > 0 ? 'others, board, studs, posture' : 'board, studs, posture'}>
+        <TapeFields fields={[...more, ...wallFields(job)]} />
         <Choice
           label="watched"
           disabled={readOnly}
           options={POSTURES}
           value={viewer.posture ?? 'seated'}
-          onChoose={(posture) => dispatch(putViewer(job, { posture }))}
+          onChoose={(posture) => dispatch(putViewer(job, viewer, { posture }))}
         />
       </Fold>
     </>
@@ -57,9 +58,8 @@ export function RoomStage() {
 const firstViewer = (job: Job): Viewer =>
   job.room.viewers?.[0] ?? { id: 'v1', name: 'the sofa', posture: 'seated' };
 
-/** Changes the first viewer, or brings one into a room that has none. */
-function putViewer(job: Job, change: Partial<Viewer>): Command {
-  const viewer = firstViewer(job);
+/** Changes a viewer, or brings the first one into a room that has none. */
+function putViewer(job: Job, viewer: Viewer, change: Partial<Viewer>): Command {
   const [field = ''] = Object.keys(change);
   const known = job.room.viewers?.some((v) => v.id === viewer.id);
   const base = `room.viewers.${viewer.id}`;
@@ -69,53 +69,51 @@ function putViewer(job: Job, change: Partial<Viewer>): Command {
 
 function roomFields(job: Job): Field[] {
   const { wall } = job.room;
-  const viewer = firstViewer(job);
-  const name = viewer.name ?? 'viewer';
-  const guessed = (path: string) => job.guessed?.includes(path);
-  const at = `room.viewers.${viewer.id}`;
+  const side = (axis: 'width' | 'height', max: number): Field => ({
+    path: `room.wall.${axis}`,
+    label: `wall's ${axis}`,
+    kind: 'length',
+    value: wall[axis],
+    guess: job.guessed?.includes(`room.wall.${axis}`),
+    min: 300,
+    max,
+    command: (v, now) => measure(now, `room.wall.${axis}`, v),
+  });
   return [
-    {
-      path: 'room.wall.width',
-      label: "wall's width",
-      kind: 'length',
-      value: wall.width,
-      guess: guessed('room.wall.width'),
-      min: 300,
-      max: 30_000,
-      command: (v, now) => measure(now, 'room.wall.width', v),
-    },
-    {
-      path: 'room.wall.height',
-      label: "wall's height",
-      kind: 'length',
-      value: wall.height,
-      guess: guessed('room.wall.height'),
-      min: 300,
-      max: 10_000,
-      command: (v, now) => measure(now, 'room.wall.height', v),
-    },
+    side('width', 30_000),
+    side('height', 10_000),
+    ...viewerFields(job, firstViewer(job)),
+    belowField(job),
+  ];
+}
+
+/** Eyes and distance of one viewer. */
+function viewerFields(job: Job, viewer: Viewer): Field[] {
+  const name = viewer.name ?? 'the viewer';
+  const at = `room.viewers.${viewer.id}`;
+  const guessed = (field: string) => job.guessed?.includes(`${at}.${field}`);
+  return [
     {
       path: `${at}.eye`,
       label: `eyes of ${name}`,
       hint: 'above the floor, settled',
       kind: 'length',
       value: viewer.eye,
-      guess: guessed(`${at}.eye`),
+      guess: guessed('eye'),
       min: 200,
       max: 2500,
-      command: (eye, now) => putViewer(now, { eye }),
+      command: (eye, now) => putViewer(now, viewer, { eye }),
     },
     {
       path: `${at}.distance`,
       label: `${name} to the wall`,
       kind: 'length',
       value: viewer.distance,
-      guess: guessed(`${at}.distance`),
+      guess: guessed('distance'),
       min: 200,
       max: 30_000,
-      command: (distance, now) => putViewer(now, { distance }),
+      command: (distance, now) => putViewer(now, viewer, { distance }),
     },
-    belowField(job),
   ];
 }
 
@@ -150,7 +148,7 @@ function furnitureBelow(job: Job, top: number): Item {
   };
 }
 
-function moreFields(job: Job): Field[] {
+function wallFields(job: Job): Field[] {
   const { build } = job.room.wall;
   const put = (field: string) => (value: number, now: Job) =>
     measure(now, `room.wall.build.${field}`, value);

@@ -1,0 +1,32 @@
+import { fetchRoom, sendRoom } from './api';
+import { openLocalStore } from './localStore';
+import { Rooms } from './rooms';
+
+/** The one store and the one set of rooms of this tab, wired to the browser. */
+export const localStore = openLocalStore();
+
+/** Only one tab sends at a time; sending twice would be harmless, but out of order would not. */
+const oneAtATime: typeof sendRoom = async (id, save) => {
+  if (!navigator.locks) return sendRoom(id, save);
+  return await navigator.locks.request('steddo-outbox', async () => await sendRoom(id, save));
+};
+
+export const rooms = new Rooms({
+  store: localStore,
+  send: oneAtATime,
+  fetchRoom,
+  newId: () => crypto.randomUUID(),
+  later: (work, ms) => setTimeout(work, ms),
+});
+
+/** Tries again when the network is back or the tab comes to the front, and at start. */
+export function keepSending(): () => void {
+  const onShow = () => document.visibilityState === 'visible' && rooms.flush();
+  window.addEventListener('online', rooms.flush);
+  document.addEventListener('visibilitychange', onShow);
+  rooms.flush();
+  return () => {
+    window.removeEventListener('online', rooms.flush);
+    document.removeEventListener('visibilitychange', onShow);
+  };
+}
