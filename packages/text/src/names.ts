@@ -64,9 +64,14 @@ export function bindingName(code: string, say: Say): string {
   return plain[kind] ?? code;
 }
 
-/** `Hole 1, top row`, said at the wall. */
-export const holeName = (hole: Pick<Hole, 'order' | 'row'>): string =>
-  `Hole ${hole.order}, ${hole.row} row`;
+/** `Hole 1, left stud, top row`, said at the wall; with more than two studs they are numbered. */
+export function holeName(hole: Hole, holes: readonly Hole[]): string {
+  const studs = [...new Set(holes.map((h) => h.stud))].sort((a, b) => a - b);
+  const at = studs.indexOf(hole.stud);
+  const side = at === 0 ? 'left' : 'right';
+  const which = studs.length === 2 ? `, ${side} stud` : studs.length > 2 ? `, stud ${at + 1}` : '';
+  return `Hole ${hole.order}${which}, ${hole.row} row`;
+}
 
 /** Names of marks for labels and lists. */
 const MARKS: Record<string, string> = {

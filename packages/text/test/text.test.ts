@@ -85,6 +85,15 @@ describe('words', () => {
     expect(workingLine(hook, say)).toBe("48 in set's bottom + 17 in bottom edge to hook = 65 in");
     expect(evaluate(hook)).toBeCloseTo(65 * 25.4, 9);
   });
+  it('a hole is named by its stud and its row', () => {
+    const { holes = [] } = plan(guestRoom);
+    expect(holes.map((h) => holeName(h, holes))).toEqual([
+      'Hole 1, left stud, top row',
+      'Hole 2, right stud, top row',
+      'Hole 3, left stud, bottom row',
+      'Hole 4, right stud, bottom row',
+    ]);
+  });
   it('bits are sixty-fourths where they are', () => {
     expect(bitText((7 / 32) * 25.4, say)).toBe('7/32 in');
     expect(bitText(5, say)).toBe('5 mm');

@@ -47,6 +47,7 @@ export function HolesStage() {
 
 function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
   const palette = usePalette();
+  const { plan } = useRoomContext();
   if (!mark) return null;
   const { fromFloor, fromCentre, fromLeft } = mark.workings;
   const after = sideWord(fromCentre.value);
@@ -62,7 +63,7 @@ function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
     >
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <View style={{ flex: 1 }}>
-          <Txt kind="bold">{holeName(hole)}</Txt>
+          <Txt kind="bold">{holeName(hole, plan.holes ?? [])}</Txt>
         </View>
         <Txt kind="small" soft>
           wood
