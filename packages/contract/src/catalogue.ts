@@ -164,9 +164,8 @@ export const mount = z.strictObject({
   archived: z.boolean().optional(),
 });
 
-export const catalogueScreen = z.strictObject({
-  id,
-  name: words.min(1),
+/** What is known of a set, whether in somebody's room or in the catalogue. */
+export const screenFields = {
   diagonal: size,
   width: size.optional(),
   height: size.optional(),
@@ -185,7 +184,9 @@ export const catalogueScreen = z.strictObject({
   ports: z.enum(['side', 'back', 'down']).optional(),
   plugDepth: length.optional(),
   maxAmbient: z.number().min(-50).max(120).optional(),
-});
+};
+
+export const catalogueScreen = z.strictObject({ id, name: words.min(1), ...screenFields });
 
 export const catalogue = z.strictObject({
   format: z.literal('steddo-catalogue'),

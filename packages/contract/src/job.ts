@@ -1,20 +1,17 @@
 import { z } from 'zod';
-import { anchor, bit, lag, mount } from './catalogue';
+import { anchor, bit, lag, mount, screenFields } from './catalogue';
 import { build, item, viewer, zone } from './room';
 import {
   angle,
   at,
   coordinate,
-  extent,
   id,
   length,
-  mass,
   onWall,
   school,
   share,
   side,
   size,
-  thread,
   units,
   wholeNumber,
   words,
@@ -23,27 +20,7 @@ import { evidence, look, scan } from './evidence';
 
 /** The job document: one room, one wall. What was measured or chosen; nothing that follows from it. */
 
-export const screen = z.strictObject({
-  name: words.optional(),
-  diagonal: size,
-  width: size.optional(),
-  height: size.optional(),
-  thickness: size.optional(),
-  mass,
-  pattern: extent,
-  patternCentre: z.strictObject({ right: coordinate, up: coordinate }).optional(),
-  insert: z
-    .strictObject({
-      thread: thread.optional(),
-      depth: length.optional(),
-      recess: length.optional(),
-    })
-    .optional(),
-  back: z.enum(['flat', 'stepped', 'curved']).optional(),
-  ports: z.enum(['side', 'back', 'down']).optional(),
-  plugDepth: length.optional(),
-  maxAmbient: z.number().min(-50).max(120).optional(),
-});
+export const screen = z.strictObject({ name: words.optional(), ...screenFields });
 
 const room = z.strictObject({
   wall: z.strictObject({

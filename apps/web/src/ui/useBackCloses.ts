@@ -8,9 +8,10 @@ export function useBackCloses(onClose: () => void): void {
   useEffect(() => {
     const closed = opened(() => close.current());
     const onKey = (e: KeyboardEvent) => e.key === 'Escape' && close.current();
-    window.addEventListener('keydown', onKey);
+    // on the way down: a text field keeps its keys to itself
+    window.addEventListener('keydown', onKey, true);
     return () => {
-      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keydown', onKey, true);
       closed();
     };
   }, []);

@@ -5,7 +5,8 @@ import type { Command } from '@steddo/core';
 import { rounded, type Say } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
-import { Action, IconTap } from '../../ui/Action';
+import { Action } from '../../ui/Action';
+import { RemovableRow } from '../../ui/RemovableRow';
 import { Choice } from '../../ui/Choice';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
@@ -173,7 +174,6 @@ function limitWords(c: Correction): string {
 
 function Readings() {
   const { job, dispatch, say, readOnly } = useRoomContext();
-  const palette = usePalette();
   const readings = job.levelReadings ?? [];
   if (readings.length === 0) return null;
   return (
@@ -184,26 +184,13 @@ function Readings() {
         </Txt>
       </View>
       {readings.map((r, i) => (
-        <View
+        <RemovableRow
           key={i}
-          style={{
-            flexDirection: 'row',
-            alignItems: 'center',
-            paddingLeft: 16,
-            borderBottomWidth: 1,
-            borderBottomColor: palette.hairline,
-          }}
-        >
-          <View style={{ flex: 1 }}>
-            <Txt>{readingWords(r, say)}</Txt>
-          </View>
-          <IconTap
-            icon="trash"
-            label={`take away reading ${i + 1}`}
-            disabled={readOnly}
-            onPress={() => dispatch({ do: 'drop', path: `levelReadings.${i}` })}
-          />
-        </View>
+          text={readingWords(r, say)}
+          removeLabel={`take away reading ${i + 1}`}
+          disabled={readOnly}
+          onRemove={() => dispatch({ do: 'drop', path: `levelReadings.${i}` })}
+        />
       ))}
     </View>
   );

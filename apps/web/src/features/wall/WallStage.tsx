@@ -5,7 +5,7 @@ import type { Command } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
 import { TapeFields } from '../../pad/TapeField';
-import { IconTap } from '../../ui/Action';
+import { RemovableRow } from '../../ui/RemovableRow';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
@@ -158,7 +158,6 @@ function Studs() {
 
 function Marks() {
   const { job, plan, dispatch, say, readOnly } = useRoomContext();
-  const palette = usePalette();
   const marks = [...(job.evidence ?? [])].reverse();
   if (marks.length === 0) return null;
   return (
@@ -169,31 +168,14 @@ function Marks() {
         </Txt>
       </View>
       {marks.map((e) => (
-        <View
+        <RemovableRow
           key={e.id}
-          style={{
-            flexDirection: 'row',
-            alignItems: 'center',
-            paddingLeft: 16,
-            borderBottomWidth: 1,
-            borderBottomColor: palette.hairline,
-          }}
-        >
-          <View style={{ flex: 1 }}>
-            <Txt>{`${nameOf(e)} at ${say.length(e.x)}`}</Txt>
-            {plan.odd?.includes(e.id) ? (
-              <Txt kind="small" color={palette.caution}>
-                disagrees with the rest
-              </Txt>
-            ) : null}
-          </View>
-          <IconTap
-            icon="trash"
-            label={`take away the ${nameOf(e)} at ${say.length(e.x)}`}
-            disabled={readOnly}
-            onPress={() => dispatch({ do: 'drop', path: `evidence.${e.id}` })}
-          />
-        </View>
+          text={`${nameOf(e)} at ${say.length(e.x)}`}
+          {...(plan.odd?.includes(e.id) ? { note: 'disagrees with the rest' } : {})}
+          removeLabel={`take away the ${nameOf(e)} at ${say.length(e.x)}`}
+          disabled={readOnly}
+          onRemove={() => dispatch({ do: 'drop', path: `evidence.${e.id}` })}
+        />
       ))}
     </View>
   );

@@ -1,0 +1,101 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { guestRoom } from '@steddo/samples';
+import { Thumb, expect, figureValue, isReady, isSent, putRoom, savedJob, test } from './fixtures';
+import { MAIN, freePort } from './server';
+
+test('a room in millimetres: the pad has no fractions and steps by a millimetre', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(demo.url);
+  const thumb = new Thumb(page);
+  await page.getByRole('radio', { name: 'millimetres' }).click();
+  await page.getByTestId('new-room').click();
+  await isReady(page);
+  await page.getByTestId('field-room.wall.width').click();
+  await expect(page.getByTestId('key-1/2')).toHaveCount(0);
+  await thumb.keys('2650', 'next');
+  await page.getByTestId('key-+ 1 mm').click();
+  await expect(page.getByTestId('pad-text')).toHaveValue('2439.4');
+  await page.getByRole('button', { name: 'unit mm, change' }).click();
+  await page.getByTestId('pad-text').fill('2.4 m');
+  await page.getByTestId('key-done').click();
+  await isSent(page);
+  const id = new URL(page.url()).pathname.split('/')[2]!;
+  const { job } = await savedJob(page, demo, id);
+  expect([job.units, job.room.wall.width, job.room.wall.height]).toEqual(['metric', 2650, 2400]);
+  expect(job.guessed).not.toContain('room.wall.width');
+  await expect(page.getByTestId('field-room.wall.width')).not.toContainText('guess');
+  await expect(page.getByTestId('field-room.viewers.v1.eye')).toContainText('guess');
+});
+
+test('a room gets a name, and the list shows it with what it lacks', async ({ page, demo }) => {
+  await putRoom(page, demo, 'to-name', { ...guestRoom, title: 'Before', evidence: [] });
+  await page.goto(`${demo.url}/room/to-name/wall`);
+  await isReady(page);
+  await page.getByRole('button', { name: 'Before, change its name' }).click();
+  await page.getByTestId('name-input').fill('Box room');
+  await page.getByRole('button', { name: 'take it' }).click();
+  await isSent(page);
+  await page.getByRole('button', { name: 'all rooms' }).click();
+  await expect(page.getByTestId('room-to-name')).toContainText('Box room');
+  await expect(page.getByTestId('room-to-name')).toContainText('needs 2 studs; the marks show 0');
+});
+
+test('a mark that is taken away takes its stud with it, and undo brings both back', async ({
+  page,
+  demo,
+}) => {
+  const evidence = [{ id: 'e1', kind: 'centre' as const, x: 1600, y: 1400 }];
+  await putRoom(page, demo, 'marks', { ...guestRoom, title: 'Marks', evidence });
+  await page.goto(`${demo.url}/room/marks/wall`);
+  await isReady(page);
+  await expect(page.getByTestId('stud-0')).toContainText('a stud 95 in 100');
+  await page.getByRole('button', { name: /take away the centre/ }).click();
+  await expect(page.getByTestId('stud-0')).toHaveCount(0);
+  await page.getByRole('button', { name: 'undo', exact: true }).click();
+  await expect(page.getByTestId('stud-0')).toBeVisible();
+  await isSent(page);
+  expect((await savedJob(page, demo, 'marks')).job.evidence).toEqual(evidence);
+});
+
+test('another mount is another plan; the reasons open', async ({ page, demo }) => {
+  await putRoom(page, demo, 'mounts', { ...guestRoom, title: 'Mounts' });
+  await page.goto(`${demo.url}/room/mounts/mount`);
+  await isReady(page);
+  const hook = await figureValue(page.getByTestId('thumb-bar'), 'hook');
+  await page.getByTestId('mount-batten-2').getByRole('radio').click();
+  await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'hook')).not.toBe(hook);
+  await page.getByRole('button', { name: /why Perch 1 is here/ }).click();
+  await expect(page.getByTestId('mount-perch-1')).toContainText('100 mm short in pattern width');
+  await isSent(page);
+  expect((await savedJob(page, demo, 'mounts')).job.mount!.id).toBe('batten-2');
+});
+
+test('asked to stop, the server ends what it is doing and leaves with 0', async () => {
+  const env = {
+    ...process.env,
+    STEDDO_PORT: String(await freePort()),
+    STEDDO_DB: join(mkdtempSync(join(tmpdir(), 'steddo-stop-')), 's.db'),
+  };
+  const server = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  let log = '';
+  server.stderr.on('data', (d) => (log += String(d)));
+  await new Promise((resolve) => server.stdout.once('data', resolve));
+  const health = await fetch(`http://localhost:${env.STEDDO_PORT}/api/health`);
+  expect(await health.json()).toEqual({ ok: true });
+  const ended = new Promise((resolve) => server.once('exit', resolve));
+  server.kill('SIGTERM');
+  expect(await ended).toBe(0);
+  const lines = log
+    .trim()
+    .split('\n')
+    .map((l) => JSON.parse(l) as { msg: string; path?: string; status?: number });
+  expect(lines.find((l) => l.msg === 'request')).toMatchObject({
+    path: '/api/health',
+    status: 200,
+  });
+});

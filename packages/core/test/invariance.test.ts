@@ -1,0 +1,183 @@
+import type { Evidence, Item, Job, Mount, Plan } from '@steddo/contract';
+import fc from 'fast-check';
+import { plan } from '../src';
+import { testJob, testMount } from './jobs';
+
+/* What must not change, or must change in step, whatever the room: no number is looked up here. */
+
+const arbitrary = fc.record({
+  studs: fc.tuple(fc.integer({ min: 1700, max: 1900 }), fc.constantFrom(400, 406.4, 420)),
+  slip: fc.array(fc.integer({ min: -4, max: 4 }), { minLength: 4, maxLength: 4 }),
+  right: fc.integer({ min: -30, max: 30 }),
+  up: fc.integer({ min: -80, max: 80 }),
+  outlet: fc.integer({ min: 1200, max: 2700 }),
+  outletUp: fc.integer({ min: 200, max: 1400 }),
+  eye: fc.integer({ min: 900, max: 1500 }),
+  seat: fc.integer({ min: 1000, max: 3000 }),
+});
+type Room = typeof arbitrary extends fc.Arbitrary<infer R> ? R : never;
+
+function jobOf({ studs: [first, pitch], slip, right, up, outlet, outletUp, eye, seat }: Room): Job {
+  const base = testJob();
+  const evidence: Evidence[] = [0, 1].flatMap((s): Evidence[] => [
+    { id: `l${s}`, kind: 'edge-left', x: first + s * pitch - 19 + slip[2 * s]!, y: 1400 },
+    { id: `r${s}`, kind: 'edge-right', x: first + s * pitch + 19 + slip[2 * s + 1]!, y: 1400 },
+  ]);
+  const objects: Item[] = [
+    ...base.room.objects!,
+    {
+      id: 'o2',
+      kind: 'outlet',
+      left: outlet,
+      right: outlet + 70,
+      bottom: outletUp,
+      top: outletUp + 114,
+    },
+  ];
+  return testJob({
+    screen: { ...base.screen, patternCentre: { right, up } },
+    room: { ...base.room, objects, viewers: [{ id: 'v1', eye, distance: 2700, x: seat }] },
+    evidence,
+  });
+}
+
+const mirrorKind = (e: Evidence): Evidence['kind'] =>
+  e.kind === 'edge-left' ? 'edge-right' : e.kind === 'edge-right' ? 'edge-left' : e.kind;
+
+/** The room in a mirror: left is right. */
+function mirrored(job: Job): Job {
+  const { width } = job.room.wall;
+  const { right, up } = job.screen.patternCentre!;
+  return {
+    ...job,
+    screen: { ...job.screen, patternCentre: { right: -right, up } },
+    room: {
+      ...job.room,
+      viewers: job.room.viewers!.map((v) => ({ ...v, x: width - v.x! })),
+      objects: job.room.objects!.map((o) => ({
+        ...o,
+        left: width - o.right,
+        right: width - o.left,
+      })),
+    },
+    evidence: job.evidence!.map((e) => ({ ...e, kind: mirrorKind(e), x: width - e.x }) as Evidence),
+  };
+}
+
+const sameHeights = (a: Plan, b: Plan): void => {
+  expect(b.findings.map((f) => f.code).sort()).toEqual(a.findings.map((f) => f.code).sort());
+  expect(b.placement!.centre.y).toBeCloseTo(a.placement!.centre.y, 6);
+  expect(b.heights!.map((h) => h.tiltNeeded!.toFixed(6))).toEqual(
+    a.heights!.map((h) => h.tiltNeeded!.toFixed(6)),
+  );
+  const ups = (p: Plan) => (p.holes ?? []).map((h) => h.y.toFixed(6)).sort();
+  expect(ups(b)).toEqual(ups(a));
+};
+
+describe('a plan', () => {
+  it('of the room in a mirror is the plan in a mirror', () => {
+    fc.assert(
+      fc.property(arbitrary, (room) => {
+        const job = jobOf(room);
+        const [a, b] = [plan(job), plan(mirrored(job))];
+        sameHeights(a, b);
+        const width = job.room.wall.width;
+        expect(b.placement!.plate!.x).toBeCloseTo(width - a.placement!.plate!.x, 6);
+        const xs = (p: Plan, turn: (x: number) => number) =>
+          (p.holes ?? []).map((h) => turn(h.x).toFixed(6)).sort();
+        expect(xs(b, (x) => width - x)).toEqual(xs(a, (x) => x));
+      }),
+      { seed: 51, numRuns: 80 },
+    );
+  });
+
+  it('moves with the room: everything 250 mm further right', () => {
+    fc.assert(
+      fc.property(arbitrary, (room) => {
+        const job = jobOf(room);
+        const by = 250;
+        const moved: Job = {
+          ...job,
+          room: {
+            ...job.room,
+            wall: { ...job.room.wall, width: job.room.wall.width + 2 * by },
+            viewers: job.room.viewers!.map((v) => ({ ...v, x: v.x! + by })),
+            objects: job.room.objects!.map((o) => ({
+              ...o,
+              left: o.left + by,
+              right: o.right + by,
+            })),
+          },
+          evidence: job.evidence!.map((e) => ({ ...e, x: e.x + by }) as Evidence),
+        };
+        const [a, b] = [plan(job), plan(moved)];
+        sameHeights(a, b);
+        for (const m of a.marks!) {
+          const other = b.marks!.find((x) => x.id === m.id)!;
+          expect(other.fromLeft).toBeCloseTo(m.fromLeft + by, 6);
+          expect(other.fromCentre).toBeCloseTo(m.fromCentre, 6);
+          expect(other.belowTop).toBeCloseTo(m.belowTop, 6);
+        }
+      }),
+      { seed: 52, numRuns: 80 },
+    );
+  });
+
+  it('does not depend on the order of marks, things and slots, nor on how people read lengths', () => {
+    fc.assert(
+      fc.property(arbitrary, (room) => {
+        const job = jobOf(room);
+        const mount: Mount = {
+          ...testMount,
+          plate: { ...testMount.plate!, slots: [...testMount.plate!.slots!].reverse() },
+        };
+        const other: Job = {
+          ...job,
+          units: 'imperial',
+          mount,
+          room: { ...job.room, objects: [...job.room.objects!].reverse() },
+          evidence: [...job.evidence!].reverse(),
+        };
+        const [a, b] = [plan(job), plan(other)];
+        sameHeights(a, b);
+        expect(b.marks!.map((m) => [m.id, m.fromLeft.toFixed(6), m.fromFloor.toFixed(6)])).toEqual(
+          a.marks!.map((m) => [m.id, m.fromLeft.toFixed(6), m.fromFloor.toFixed(6)]),
+        );
+      }),
+      { seed: 53, numRuns: 60 },
+    );
+  });
+
+  it('leaves its job as it was, and comes out the same twice', () => {
+    fc.assert(
+      fc.property(arbitrary, (room) => {
+        const job = jobOf(room);
+        const before = JSON.stringify(job);
+        const first = JSON.stringify(plan(job));
+        expect(JSON.stringify(job)).toBe(before);
+        expect(JSON.stringify(plan(job))).toBe(first);
+        expect(first).not.toMatch(/null/);
+      }),
+      { seed: 54, numRuns: 40 },
+    );
+  });
+
+  it('raised by so much moves every height by as much, and nothing sideways', () => {
+    fc.assert(
+      fc.property(arbitrary, fc.integer({ min: 1, max: 120 }), (room, by) => {
+        const job = { ...jobOf(room), choices: { centreY: 1500 } };
+        const raised = { ...job, choices: { centreY: 1500 + by } };
+        const [a, b] = [plan(job), plan(raised)];
+        if (a.placement!.binding.length > 0 || b.placement!.binding.length > 0) return;
+        for (const m of a.marks!) {
+          const other = b.marks!.find((x) => x.id === m.id)!;
+          expect(other.fromFloor).toBeCloseTo(m.fromFloor + by, 6);
+          expect([other.fromLeft, other.belowTop].map((v) => v.toFixed(6))).toEqual(
+            [m.fromLeft, m.belowTop].map((v) => v.toFixed(6)),
+          );
+        }
+      }),
+      { seed: 55, numRuns: 60 },
+    );
+  });
+});
