@@ -114,11 +114,12 @@ function tapeOn(
   size: { width: number; height: number },
 ) {
   const holes = scene.shapes.flatMap((s) => (s.kind === 'cross' ? [view.toPx(s.x, s.y)] : []));
-  const covered = scene.shapes.flatMap((s) =>
-    s.kind === 'rect' && s.role === 'cover' ? [pxBox(s, view)] : [],
+  // an outlet under the set and the plate's slots stay in sight
+  const inSight = scene.shapes.flatMap((s) =>
+    s.kind === 'rect' && (s.role === 'cover' || s.role === 'slot') ? [pxBox(s, view)] : [],
   );
   const keepClear = [
-    ...covered,
+    ...inSight,
     ...holes.map(({ x, y }) => ({
       x: x - HOLE_PX,
       y: y - HOLE_PX,

@@ -1,0 +1,100 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { checkFile, job as jobFormat, plan as planFormat, type Job, type Plan, type Working } from '@steddo/contract';
+import { evaluate, plan } from '@steddo/core';
+import { planFile } from '@steddo/text';
+import fc from 'fast-check';
+import { atticSnug, breakfastBar, demoCatalogue, guestRoom } from '../src';
+
+/* Any valid job has a valid plan: the samples with fields left out and numbers changed at random. */
+
+type Tree = Record<string, unknown> | unknown[];
+const isTree = (v: unknown): v is Tree => typeof v === 'object' && v !== null;
+
+/** Every path of a document, leaves and branches. */
+function paths(value: unknown, at: string[] = []): string[][] {
+  if (!isTree(value)) return [at];
+  const inner = Object.entries(value).flatMap(([k, v]) => paths(v, [...at, k]));
+  return at.length === 0 ? inner : [at, ...inner];
+}
+
+function change(job: Job, path: string[], how: (parent: Record<string, unknown>, key: string) => void): void {
+  let parent: unknown = job;
+  for (const key of path.slice(0, -1)) parent = isTree(parent) ? (parent as Record<string, unknown>)[key] : undefined;
+  if (!isTree(parent)) return;
+  how(parent as Record<string, unknown>, path.at(-1)!);
+}
+
+const edits = fc.array(
+  fc.record({
+    pick: fc.nat(100_000),
+    what: fc.constantFrom('drop', 'scale', 'zero', 'negate', 'word'),
+    by: fc.double({ min: 0.2, max: 4, noNaN: true }),
+    word: fc.constantFrom('vote', 'above', 'masonry', 'unknown', 'wet', 'left', 'lying', 'outlet', 'hollow', 'lath', 'row:0', 'plate-top', 'top'),
+  }),
+  { minLength: 1, maxLength: 7 },
+);
+
+/** The sample with the edits done, or undefined when the contract refuses it. */
+function edited(base: Job, list: { pick: number; what: string; by: number; word: string }[]): Job | undefined {
+  const job = structuredClone(base);
+  for (const { pick, what, by, word } of list) {
+    const all = paths(job);
+    const path = all[pick % all.length]!;
+    change(job, path, (parent, key) => {
+      const value = parent[key];
+      if (what === 'drop') {
+        if (Array.isArray(parent)) parent.splice(Number(key), 1);
+        else delete parent[key];
+      } else if (typeof value === 'number') parent[key] = what === 'zero' ? 0 : what === 'negate' ? -value : value * by;
+      else if (typeof value === 'string' && what === 'word') parent[key] = word;
+    });
+  }
+  return checkFile(jobFormat, job).ok ? job : undefined;
+}
+
+function workingsIn(value: unknown): Working[] {
+  if (!isTree(value)) return [];
+  if ('label' in value && 'unit' in value && 'value' in value) return [value as unknown as Working];
+  return Object.values(value).flatMap(workingsIn);
+}
+
+function checkPlan(p: Plan, job: Job): void {
+  const text = JSON.stringify(planFile(p, job));
+  const checked = checkFile(planFormat, JSON.parse(text));
+  expect(checked.ok ? [] : checked.faults).toEqual([]);
+  expect(text).not.toMatch(/NaN|Infinity|undefined|\[object/);
+  expect(p.verdict).not.toBe('go');
+  for (const w of workingsIn(p)) expect(evaluate(w)).toBeCloseTo(w.value, 6);
+  if (p.holes) {
+    const codes = p.findings.map((f) => f.code);
+    expect(codes).toEqual(expect.arrayContaining(['loads-not-checked', 'nobody-looked']));
+    expect(p.holes.every((h) => h.depth > 0 && h.bit > 0)).toBe(true);
+  }
+}
+
+describe('any valid job', () => {
+  const full = JSON.parse(readFileSync(join(__dirname, '../jobs/every-field.json'), 'utf8')) as Job;
+  it('with every field of the format is valid and has a plan', () => {
+    expect(checkFile(jobFormat, full)).toMatchObject({ ok: true });
+    checkPlan(plan(full, { catalogue: demoCatalogue }), full);
+  });
+  it.each([
+    ['guest room', guestRoom],
+    ['attic snug', atticSnug],
+    ['breakfast bar', breakfastBar],
+    ['every field', full],
+  ])('made from the %s has a valid plan, without a number that is none', (_, base) => {
+    let valid = 0;
+    fc.assert(
+      fc.property(edits, (list) => {
+        const job = edited(base, list);
+        if (!job) return;
+        valid += 1;
+        checkPlan(plan(job, { catalogue: { mounts: demoCatalogue.mounts.slice(0, 4) } }), job);
+      }),
+      { seed: 61, numRuns: 150 },
+    );
+    expect(valid).toBeGreaterThan(25);
+  });
+});
