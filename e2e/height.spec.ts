@@ -72,7 +72,7 @@ test('the arrow keys move the set by one division of the tape, with shift by ten
   page,
   demo,
 }) => {
-  await putRoom(page, demo, 'by-keys', { ...guestRoom, title: 'By keys' });
+  await putRoom(page, demo, 'by-keys', { ...guestRoom, title: 'By keys', guessed: ['aim.height'] });
   await page.goto(`${demo.url}/room/by-keys/height`);
   await isReady(page);
   const before = await figureValue(page.getByTestId('thumb-bar'), 'centre');
@@ -85,6 +85,8 @@ test('the arrow keys move the set by one division of the tape, with shift by ten
     .toBeCloseTo(before + (11 * IN) / 16, 6);
   await isSent(page);
   await expect.poll(async () => (await savedJob(page, demo, 'by-keys')).version).toBe(2);
+  // moved by hand, the height is no longer a guess
+  expect((await savedJob(page, demo, 'by-keys')).job.guessed).toBeUndefined();
   await page.getByRole('button', { name: 'undo', exact: true }).click();
   await expect
     .poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre'))

@@ -124,6 +124,8 @@ test('one tab edits a room; another shows it and takes over when the first close
   const second = await context.newPage();
   await second.goto(`${demo.url}/room/two-tabs/height`);
   await expect(second.getByTestId('read-only')).toBeVisible();
+  await expect(second.getByTestId('set-handle')).toHaveCount(0);
+  await expect(second.getByTestId('field-choices.centreY')).toBeDisabled();
   await typeCentre(first, '66');
   await isSent(first);
   await first.close();

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef } from 'react';
+import type { Job } from '@steddo/contract';
 import { chooseHeight, onDivision, type Command } from '@steddo/core';
 import { useRoomContext } from '../features/room/RoomContext';
 
@@ -19,7 +20,8 @@ export interface MoveSet {
 export function useMoveSet(): MoveSet {
   const { job, plan, tape, dispatch, preview } = useRoomContext();
   const at = plan.placement?.centre;
-  const base = useRef<{ x: number; y: number } | undefined>(undefined);
+  /** Where the set was and the job as it was when the move began, before anything was shown. */
+  const base = useRef<{ x: number; y: number; job: Job } | undefined>(undefined);
   const pending = useRef<Command | undefined>(undefined);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const settle = useCallback(() => {
@@ -36,12 +38,12 @@ export function useMoveSet(): MoveSet {
   useEffect(() => () => latest.current(), []);
 
   const show = (dx: number, dy: number) => {
-    base.current ??= at;
+    if (!base.current && at) base.current = { ...at, job };
     if (!base.current) return;
     const sideways = Math.abs(dx) > SIDEWAYS * Math.abs(dy);
     pending.current = sideways
       ? { do: 'put', path: 'choices.centreX', value: onDivision(base.current.x + dx, tape) }
-      : chooseHeight(job, onDivision(base.current.y + dy, tape));
+      : chooseHeight(base.current.job, onDivision(base.current.y + dy, tape));
     preview(pending.current);
   };
   const moved = useRef({ across: 0, up: 0 });
