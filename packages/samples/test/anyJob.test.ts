@@ -1,6 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkFile, job as jobFormat, plan as planFormat, type Job, type Plan, type Working } from '@steddo/contract';
+import {
+  checkFile,
+  job as jobFormat,
+  plan as planFormat,
+  type Job,
+  type Plan,
+  type Working,
+} from '@steddo/contract';
 import { evaluate, plan } from '@steddo/core';
 import { planFile } from '@steddo/text';
 import fc from 'fast-check';
@@ -18,9 +25,14 @@ function paths(value: unknown, at: string[] = []): string[][] {
   return at.length === 0 ? inner : [at, ...inner];
 }
 
-function change(job: Job, path: string[], how: (parent: Record<string, unknown>, key: string) => void): void {
+function change(
+  job: Job,
+  path: string[],
+  how: (parent: Record<string, unknown>, key: string) => void,
+): void {
   let parent: unknown = job;
-  for (const key of path.slice(0, -1)) parent = isTree(parent) ? (parent as Record<string, unknown>)[key] : undefined;
+  for (const key of path.slice(0, -1))
+    parent = isTree(parent) ? (parent as Record<string, unknown>)[key] : undefined;
   if (!isTree(parent)) return;
   how(parent as Record<string, unknown>, path.at(-1)!);
 }
@@ -30,13 +42,30 @@ const edits = fc.array(
     pick: fc.nat(100_000),
     what: fc.constantFrom('drop', 'scale', 'zero', 'negate', 'word'),
     by: fc.double({ min: 0.2, max: 4, noNaN: true }),
-    word: fc.constantFrom('vote', 'above', 'masonry', 'unknown', 'wet', 'left', 'lying', 'outlet', 'hollow', 'lath', 'row:0', 'plate-top', 'top'),
+    word: fc.constantFrom(
+      'vote',
+      'above',
+      'masonry',
+      'unknown',
+      'wet',
+      'left',
+      'lying',
+      'outlet',
+      'hollow',
+      'lath',
+      'row:0',
+      'plate-top',
+      'top',
+    ),
   }),
   { minLength: 1, maxLength: 7 },
 );
 
 /** The sample with the edits done, or undefined when the contract refuses it. */
-function edited(base: Job, list: { pick: number; what: string; by: number; word: string }[]): Job | undefined {
+function edited(
+  base: Job,
+  list: { pick: number; what: string; by: number; word: string }[],
+): Job | undefined {
   const job = structuredClone(base);
   for (const { pick, what, by, word } of list) {
     const all = paths(job);
@@ -46,7 +75,8 @@ function edited(base: Job, list: { pick: number; what: string; by: number; word:
       if (what === 'drop') {
         if (Array.isArray(parent)) parent.splice(Number(key), 1);
         else delete parent[key];
-      } else if (typeof value === 'number') parent[key] = what === 'zero' ? 0 : what === 'negate' ? -value : value * by;
+      } else if (typeof value === 'number')
+        parent[key] = what === 'zero' ? 0 : what === 'negate' ? -value : value * by;
       else if (typeof value === 'string' && what === 'word') parent[key] = word;
     });
   }
