@@ -168,7 +168,8 @@ describe('a plan', () => {
         const job = { ...jobOf(room), choices: { centreY: 1500 } };
         const raised = { ...job, choices: { centreY: 1500 + by } };
         const [a, b] = [plan(job), plan(raised)];
-        if (a.placement!.binding.length > 0 || b.placement!.binding.length > 0) return;
+        // a room in which something stands in the way is no example; too many of them fail the test
+        fc.pre(a.placement!.binding.length === 0 && b.placement!.binding.length === 0);
         for (const m of a.marks!) {
           const other = b.marks!.find((x) => x.id === m.id)!;
           expect(other.fromFloor).toBeCloseTo(m.fromFloor + by, 6);

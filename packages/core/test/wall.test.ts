@@ -169,8 +169,7 @@ describe('holes', () => {
     expect(p.findings.filter((f) => f.level === 'caution').map((f) => f.code)).toEqual(
       expect.arrayContaining(['loads-not-checked', 'nobody-looked']),
     );
-    expect(p.verdict).toBe('stop' === p.verdict ? 'stop' : 'caution');
-    expect(p.verdict).not.toBe('go');
+    expect(p.verdict).toBe('caution');
   });
   it('shift the plate as little as the slots need', () => {
     // studs at 1840 and 2240: slots at +-200 with 26 mm of travel reach them from a shift of 14 mm on

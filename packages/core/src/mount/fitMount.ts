@@ -59,33 +59,29 @@ function patternRule(mount: Mount, pattern: Extent): Fit {
 
 /** A mount that lists its patterns takes those alone; the margin is the distance to the nearest. */
 function listedPattern(only: readonly Extent[], pattern: Extent): Fit {
-  const distances = only.flatMap((listed) => [
-    {
-      axis: 'width',
-      value: pattern.width,
-      limit: listed.width,
-      off: Math.max(
-        Math.abs(listed.width - pattern.width),
-        Math.abs(listed.height - pattern.height),
-      ),
-      here: Math.abs(listed.width - pattern.width),
-    },
-    {
-      axis: 'height',
-      value: pattern.height,
-      limit: listed.height,
-      off: Math.max(
-        Math.abs(listed.width - pattern.width),
-        Math.abs(listed.height - pattern.height),
-      ),
-      here: Math.abs(listed.height - pattern.height),
-    },
-  ]);
-  const { axis, value, limit, off } = distances.reduce((a, b) =>
-    b.off < a.off || (b.off === a.off && b.here > a.here) ? b : a,
-  );
-  const margin = off === 0 ? 0 : -off;
-  return { rule: 'pattern', ...judged(off < PATTERN_MM), axis, value, limit, margin, unit: 'mm' };
+  const nearest = only
+    .map((listed) => furtherAxis(listed, pattern))
+    .reduce((a, b) => (b.off < a.off ? b : a));
+  const { off, ...axis } = nearest;
+  return {
+    rule: 'pattern',
+    ...judged(off < PATTERN_MM),
+    ...axis,
+    margin: off === 0 ? 0 : -off,
+    unit: 'mm',
+  };
+}
+
+/** The axis on which a pattern is further from a listed one, and by how much. */
+function furtherAxis(listed: Extent, pattern: Extent) {
+  const on = (axis: 'width' | 'height') => ({
+    axis,
+    value: pattern[axis],
+    limit: listed[axis],
+    off: Math.abs(listed[axis] - pattern[axis]),
+  });
+  const [width, height] = [on('width'), on('height')];
+  return height.off > width.off ? height : width;
 }
 
 function sizeRule(mount: Mount, diagonal: number): Fit {
