@@ -23,7 +23,10 @@ export type {
 } from './catalogue';
 export type { BuildKind, Extent, School, Side, Units } from './parts';
 export type {
+  Advice,
+  Conflict,
   Correction,
+  Distances,
   Finding,
   Fit,
   FitRule,
@@ -33,10 +36,13 @@ export type {
   LevelGroup,
   LevelResult,
   Mark,
+  Misfit,
   Op,
   Placement,
   Plan,
   Ranked,
+  ScrewCheck,
+  Stack,
   Stage,
   Stud,
   Unit,

@@ -80,6 +80,10 @@ export const fitRule = z.enum([
   'wall-kind',
   'covering',
   'stud-spacing',
+  'plate-room',
+  'tilt',
+  'reach',
+  'people',
 ]);
 
 export const fit = z.strictObject({
@@ -116,7 +120,98 @@ const viewerAngles = z.strictObject({
 });
 
 const intervals = z.array(z.tuple([num, num]));
-const conflict = z.strictObject({ constraints: z.array(z.string()) });
+const conflict = z.strictObject({
+  /** A smallest set of constraints that cannot all hold. */
+  constraints: z.array(z.string()),
+  /** The least that would have to give way, by how much, and the height that this would free. */
+  relax: z.array(z.strictObject({ by: z.string(), amount: num })).optional(),
+  at: num.optional(),
+  /** The nearest centre line at which a height would be free. */
+  sideways: num.optional(),
+});
+
+/** What the seats ask of a mount: the widest seat, the tilt, and the plainest type that serves them. */
+const advice = z.strictObject({
+  type: z.enum(['fixed', 'tilt', 'full-motion']),
+  /** Degrees off straight ahead of the seat furthest across; positive to the right. */
+  across: num.optional(),
+  viewer: z.string().optional(),
+  tiltNeeded: num.optional(),
+  workings: z.strictObject({ across: working.optional(), tilt: working.optional() }).optional(),
+});
+
+/** How near and how far each picture standard would have its viewers, from the set's face. */
+const distances = z.strictObject({
+  bounds: z.array(
+    z.strictObject({
+      rule: z.enum(['across-40', 'across-30', 'lines-2160', 'lines-1080']),
+      distance: num,
+      working,
+    }),
+  ),
+  viewers: z.array(
+    z.strictObject({
+      viewer: z.string(),
+      distance: num,
+      /** Degrees that the picture fills. */
+      fills: num,
+      verdict: z.enum(['near', 'within', 'far']),
+      working: working.optional(),
+    }),
+  ),
+});
+
+const stack = z.strictObject({
+  id: z.string(),
+  thread: z.string(),
+  length: num,
+  washers: z.array(num),
+  spacer: num,
+  /** Thread inside the insert, mm. */
+  engagement: num,
+  /** Left between the screw's end and the insert's bottom, mm. */
+  clearance: num,
+  /** Turns of thread engaged. */
+  turns: num.optional(),
+  workings: z.strictObject({ stack: working, engagement: working, clearance: working }).optional(),
+});
+
+/** Why a screw of the bag does not serve, with its best washers and spacer. */
+const misfit = z.strictObject({
+  thread: z.string(),
+  length: num,
+  why: z.enum(['thread', 'short', 'long']),
+  by: num.optional(),
+  turns: num.optional(),
+  washers: z.array(num),
+  spacer: num,
+});
+
+const screwCheck = z.strictObject({
+  /** Thread and depth of the set's insert that the screws were held against. */
+  insert: z.strictObject({ thread: z.string(), depth: num, recess: num, pitch: num }),
+  bracket: num,
+  /** Least spacer, and what asks for it. */
+  spacer: z
+    .strictObject({
+      least: num,
+      why: z.enum(['back', 'plugs', 'behind']),
+      working: working.optional(),
+    })
+    .optional(),
+  misfits: z.array(misfit),
+  /** What to buy when nothing in the bag serves. */
+  buy: z
+    .strictObject({
+      thread: z.string(),
+      from: num,
+      to: num,
+      length: num.optional(),
+      spacer: num.optional(),
+    })
+    .optional(),
+  chosen: z.string().optional(),
+});
 
 const height = z.strictObject({
   school,
@@ -230,20 +325,11 @@ export const plan = z.strictObject({
     patternClass: z.string(),
     outline: z.strictObject({ width: num, height: num, guessed: z.boolean() }),
     workings: z.strictObject({ width: working, height: working }).optional(),
-    screws: z
-      .array(
-        z.strictObject({
-          id: z.string(),
-          thread: z.string(),
-          length: num,
-          washers: z.array(num),
-          spacer: num,
-          engagement: num,
-          clearance: num,
-        }),
-      )
-      .optional(),
+    screws: z.array(stack).optional(),
+    screwCheck: screwCheck.optional(),
   }),
+  advice: advice.optional(),
+  distances: distances.optional(),
   fit: z.array(fit).optional(),
   ranking: z.array(ranked).optional(),
   heights: z.array(height).optional(),
@@ -338,5 +424,11 @@ export type Mark = z.infer<typeof mark>;
 export type Stud = z.infer<typeof stud>;
 export type Hole = z.infer<typeof hole>;
 export type Correction = z.infer<typeof correction>;
+export type Stack = z.infer<typeof stack>;
+export type Misfit = z.infer<typeof misfit>;
+export type ScrewCheck = z.infer<typeof screwCheck>;
+export type Advice = z.infer<typeof advice>;
+export type Distances = z.infer<typeof distances>;
+export type Conflict = z.infer<typeof conflict>;
 export type LevelGroup = z.infer<typeof levelGroup>;
 export type LevelResult = NonNullable<Plan['level']>;

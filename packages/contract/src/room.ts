@@ -77,6 +77,8 @@ export const viewer = z.strictObject({
   recline: angle.optional(),
   weight: z.number().positive().max(1000).optional(),
   posture: z.enum(['seated', 'reclined', 'lying', 'standing']).optional(),
+  /** Where this viewer's gaze met the wall, eyes opened after settling; one mark for each try. */
+  settled: z.array(size).max(40).optional(),
 });
 
 export type Build = z.infer<typeof build>;

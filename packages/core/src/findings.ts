@@ -7,6 +7,19 @@ export interface FindingValues {
   'still-guessed': { paths: string[] };
   'outline-off-diagonal': { axis: string; measuredMm: number; expectedMm: number; percent: number };
   'mass-above-class': { patternClass: string; massKg: number; limitKg: number };
+  'thread-off-class': { patternClass: string; thread: string; takes: string[] };
+  'insert-to-measure': { fields: string[] };
+  'bag-unknown': { fields: string[] };
+  'spacer-needed': { why: 'back' | 'plugs' | 'behind'; leastMm: number };
+  'screw-none': {
+    thread: string;
+    fromMm: number;
+    toMm: number;
+    lengthMm: number;
+    spacerMm: number;
+  };
+  'insert-too-shallow': { depthMm: number; needMm: number };
+  'stack-gone': { stack: string };
   'mount-needed': Record<string, never>;
   'mount-mass': { massKg: number; limitKg: number; marginKg: number };
   'mount-pattern': { axis: string; valueMm: number; limitMm: number; shortMm: number };
@@ -14,6 +27,11 @@ export interface FindingValues {
   'mount-wall': { kind: string; takes: string[] };
   'mount-covering': { boardMm: number; limitMm: number };
   'mount-spacing': { spacingMm: number; minMm: number; maxMm: number };
+  'mount-plate-room': { shortMm: number };
+  'mount-reach': { viewer: string; degrees: number; limit: number };
+  'mount-tilt': { way: string; neededDeg: number; limitDeg: number };
+  'mount-people': { people: number; massKg: number };
+  'lift-people': { people: number; massKg: number };
   'extension-arms-needed': { widthMm: number; heightMm: number };
   'mount-to-measure': { fields: string[] };
   'arm-hole-missing': { armHole: number; count: number };
@@ -21,14 +39,25 @@ export interface FindingValues {
   'wall-kind-not-computed': { kind: string };
   'fixing-not-computed': { kind: string };
   'fixing-school-not-computed': { school: string };
-  'school-not-computed': { school: School };
   'school-needs-object': { school: School; object: string };
+  'school-needs-value': { school: School; field: string };
   'school-needs-eyes': { school: School; viewers: string[] };
   'centre-needs-object': { object: string };
-  'height-conflict': { constraints: string[] };
+  'height-conflict': {
+    constraints: string[];
+    /** What would give way least, in pairs with `amountsMm`; empty when nothing gives enough. */
+    relax: string[];
+    amountsMm: number[];
+    atMm: number;
+    /** Or so far sideways, positive to the right; zero when that does not help either. */
+    sidewaysMm: number;
+  };
   'height-moved': { school: string; wantedMm: number; gotMm: number; by: string };
   'sideways-conflict': { constraints: string[] };
   'sideways-moved': { wantedMm: number; gotMm: number; by: string };
+  'lift-on-short': { object: string; haveMm: number; needMm: number };
+  'sits-near': { viewer: string; distanceMm: number; fromMm: number; toMm: number; fills: number };
+  'sits-far': { viewer: string; distanceMm: number; fromMm: number; toMm: number; fills: number };
   'centre-off-rest': { viewer: string; degrees: number; limit: number };
   'top-too-high': { viewer: string; degrees: number; limit: number };
   'viewer-inside-set': { viewer: string; distanceMm: number; outMm: number };
@@ -53,7 +82,12 @@ export interface FindingValues {
 export type FindingCode = keyof FindingValues;
 
 /** Only these stops may be acknowledged; the rest stand until the job changes. */
-const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>(['stud-doubtful']);
+const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>([
+  'stud-doubtful',
+  'mount-reach',
+  'mount-tilt',
+  'mount-people',
+]);
 
 /**
  * Makes a finding. Its level says: `info` worth knowing, `caution` mind this, `stop` do not go on.

@@ -38,13 +38,23 @@ export {
 // the set, the mount, the wall
 export { outlineOf } from './screen/outlineOf';
 export { patternClass } from './screen/patternClass';
+export { patternPlace, patternRight, patternUp, type PatternPlace } from './screen/patternPlace';
+export { stackNeeds, stackScrews } from './screen/stackScrews';
+export { spacerNeed } from './screen/spacerNeed';
+export { STOCK_LENGTHS_MM, threadOf } from './screen/threads';
 export { fitMount } from './mount/fitMount';
-export { rankMounts } from './mount/rankMounts';
+export { fitContext, type FitContext } from './mount/fitContext';
+export { compareJudged, judgeMount, rankMounts, rankedOf } from './mount/rankMounts';
+export { comparedOf, type Compared } from './mount/compareMounts';
+export { liftLimitKg, liftPeople } from './mount/liftPeople';
+export { turnOf } from './mount/seatRules';
+export { typeAdvice } from './mount/typeAdvice';
 export { combineMarks } from './wall/combineMarks';
-export { COMPUTED_SCHOOLS } from './placement/schools';
+export { SCHOOLS } from './placement/schools';
 export { plateMayCover, setMayCover } from './placement/itemRules';
 export { holeVerdict } from './wall/holeVerdict';
 export { isComfortable } from './sight/isComfortable';
+export { pictureDistances } from './sight/pictureDistances';
 export { riseOver } from './level/readLevel';
 
 // judgements and workings

@@ -1,5 +1,6 @@
 import type {
   Catalogue,
+  Conflict,
   Finding,
   Job,
   Mount,
@@ -12,11 +13,14 @@ import { acknowledge, finding, verdictOf } from './findings';
 import { asPairs, feasible } from './geometry/intervals';
 import { guessFinding, planWorkings } from './guesses';
 import { readLevel, type LevelContext } from './level/readLevel';
+import { fitContext } from './mount/fitContext';
 import { fitMount } from './mount/fitMount';
 import { mountFindings } from './mount/mountFindings';
 import { rankMounts } from './mount/rankMounts';
+import { typeAdvice } from './mount/typeAdvice';
 import { armHoles } from './placement/chain';
 import { centreRule } from './placement/centreRule';
+import { liftOnFindings } from './placement/liftOnFindings';
 import { marksOf } from './placement/marksOf';
 import {
   anglesAt,
@@ -24,6 +28,7 @@ import {
   hangsAt,
   placeSideways,
   schoolHeights,
+  sidewaysWay,
   sidewaysLimits,
   spotAt,
   type Frame,
@@ -34,6 +39,9 @@ import { outlineOf, type Outline } from './screen/outlineOf';
 import { classFindings, patternClass } from './screen/patternClass';
 import { planHoles, planPlate, type PlatePlan } from './scheme/drillPlan';
 import { usableSlots } from './scheme/placePlate';
+import { screwPart } from './screen/screwPart';
+import { threadFindings } from './screen/screwFindings';
+import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
 import { combineMarks } from './wall/combineMarks';
 import { leaf } from './working';
@@ -53,7 +61,12 @@ export function plan(job: Job, options: PlanOptions = {}): Plan {
   const outline = outlineOf(job.screen, job.guessed ?? []);
   const base = basePlan(job, outline, options);
   const centre = centreRule(job);
-  const early = [...outline.findings, ...classFindings(job.screen), ...mountPart(job, base)];
+  const early = [
+    ...outline.findings,
+    ...classFindings(job.screen),
+    ...threadFindings(job.screen),
+    ...mountPart(job, base),
+  ];
   const { studs, odd } = combineMarks(job.evidence ?? [], job.room.wall.build);
   if (studs.length > 0) base.studs = studs;
   if (odd.length > 0) {
@@ -61,8 +74,8 @@ export function plan(job: Job, options: PlanOptions = {}): Plan {
     early.push(finding('evidence-odd', 'caution', 'wall', { ids: odd }));
   }
   if (!centre.ok) return finish(job, base, [...early, centre.finding]);
-  const sideways = placeSideways(job, outline.width, centre.x);
   const { width, height } = outline;
+  const sideways = placeSideways(job, width, centre.x);
   const frame: Frame = { job, width, height, centreX: sideways.centreX };
   const plate = job.mount ? planPlate(job, job.mount, studs, sideways.centreX) : undefined;
   if (plate && job.mount?.plate) frame.plateX = plate.x.value;
@@ -91,7 +104,7 @@ function basePlan(job: Job, outline: Outline, options: PlanOptions): Plan {
 function mountPart(job: Job, base: Plan): Finding[] {
   const { mount } = job;
   if (!mount) return [finding('mount-needed', 'caution', 'mount', {})];
-  base.fit = fitMount(mount, job);
+  base.fit = fitMount(mount, job, fitContext(job));
   const found = mountFindings(mount, base.fit, job);
   const armHole = job.choices?.armHole;
   const count = armHoles(mount).length;
@@ -103,31 +116,77 @@ function mountPart(job: Job, base: Plan): Finding[] {
 /** Height, marks, holes and level, into the plan; returns what there is to say about them. */
 function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: Stud[]): Finding[] {
   const { job } = frame;
+  const { wanted, findings: found } = wantedHeight(frame);
+  const spot = wanted && spotAt(frame, wanted);
+  const sideways = spot?.conflict && sidewaysWay(frame, spot.wanted);
+  if (spot?.conflict && sideways !== undefined) spot.conflict.sideways = sideways;
+  found.push(...screws(frame, base, spot));
   const heights = schoolHeights(frame);
   if (heights.length > 0) base.heights = heights;
-  const wish = wishOf(job.aim.height, job, frame.height, edges(frame));
-  const chosenY = job.choices?.centreY;
-  const found = wish.ok ? [] : [wish.finding];
-  const wanted =
-    chosenY === undefined
-      ? wish.ok
-        ? wish.centre
-        : undefined
-      : leaf('centre-chosen', chosenY, 'mm', { path: 'choices.centreY' });
-  if (!wanted) return [...found, ...levelPart(frame, base, plate)];
-  const spot = spotAt(frame, wanted);
+  seats(frame, base, found);
+  if (!spot) return [...found, ...levelPart(frame, base, plate)];
   base.placement = placementOf(frame, spot, plate);
   if (spot.conflict)
     return [
       ...found,
-      finding('height-conflict', 'stop', 'height', { constraints: spot.conflict }),
+      conflictFinding(frame, spot, spot.conflict),
       ...levelPart(frame, base, plate),
     ];
   if (spot.binding.length > 0) found.push(movedFinding(job, spot));
   found.push(...(spot.chain?.findings ?? []));
-  found.push(...sightFindings(anglesAt(frame, spot), job));
+  found.push(...sightFindings(anglesAt(frame, spot), job, frame.spacer));
+  found.push(
+    ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
+  );
   found.push(...drill(frame, base, plate, studs, spot));
   return [...found, ...levelPart(frame, base, plate)];
+}
+
+/** What is wanted of the centre's height: chosen by hand, or the school that is followed. */
+function wantedHeight(frame: Frame): { wanted: Working | undefined; findings: Finding[] } {
+  const { job } = frame;
+  const wish = wishOf(job.aim.height, job, frame.height, edges(frame));
+  const chosenY = job.choices?.centreY;
+  const findings = wish.ok ? [] : [wish.finding];
+  if (chosenY !== undefined)
+    return { wanted: leaf('centre-chosen', chosenY, 'mm', { path: 'choices.centreY' }), findings };
+  return { wanted: wish.ok ? wish.centre : undefined, findings };
+}
+
+/** The screws for what the set covers there; the spacers bring its face further out. */
+function screws(frame: Frame, base: Plan, spot: Spot | undefined): Finding[] {
+  const { job, height } = frame;
+  const bottom = spot?.bottom.value;
+  const covered =
+    bottom === undefined ? undefined : { ...edges(frame), bottom, top: bottom + height.value };
+  const part = screwPart(job, covered);
+  if (!part) return [];
+  if (part.screws) base.screen.screws = part.screws;
+  if (part.check) base.screen.screwCheck = part.check;
+  if (part.spacer) frame.spacer = part.spacer;
+  return part.findings;
+}
+
+/** What the seats ask of a mount, and how far away its viewers are. */
+function seats(frame: Frame, base: Plan, found: Finding[]): void {
+  const { job, width, height, spacer } = frame;
+  const advice = typeAdvice(fitContext(job).seats);
+  if (advice) base.advice = advice;
+  const distances = pictureDistances(job, width, height, spacer);
+  base.distances = distances;
+  found.push(...distanceFindings(distances, job));
+}
+
+function conflictFinding(frame: Frame, spot: Spot, conflict: Conflict): Finding {
+  const sidewaysMm = conflict.sideways ?? frame.centreX.value;
+  const relax = conflict.relax ?? [];
+  return finding('height-conflict', 'stop', 'height', {
+    constraints: conflict.constraints,
+    relax: relax.map((r) => r.by),
+    amountsMm: relax.map((r) => r.amount),
+    atMm: conflict.at ?? spot.wanted.value,
+    sidewaysMm: sidewaysMm - frame.centreX.value,
+  });
 }
 
 function movedFinding(job: Job, spot: Spot): Finding {
@@ -188,7 +247,7 @@ function placementOf(frame: Frame, spot: Spot, plate: PlatePlan | undefined): Pl
     feasible: asPairs(spot.feasible),
     feasibleX: asPairs(feasible(sidewaysLimits(job, width, { bottom, top }))),
     binding: spot.binding,
-    ...(spot.conflict ? { conflict: { constraints: spot.conflict } } : {}),
+    ...(spot.conflict ? { conflict: spot.conflict } : {}),
   };
 }
 

@@ -82,3 +82,27 @@ export const LEVEL_SEEN_MM = 3;
 
 /** The thinnest sheet that a shim is cut from, mm. Ours. */
 export const SHIM_MM = 0.1;
+
+/** Left free between the screw's end and the bottom of the insert, mm. Ours. */
+export const INSERT_FREE_MM = 1;
+
+/** Seats further across than this ask for a set that turns; from this on plainer mounts are a caution. */
+export const ACROSS_TURN_DEG = 30;
+export const ACROSS_MIND_DEG = 20;
+
+/** Tilt that nobody misses, degrees; and tilt lacking by so much that the picture is past its comfort band. */
+export const TILT_PLAIN_DEG = 5;
+export const TILT_STOP_DEG = 15;
+
+/** From this diagonal on two people lift, mm (50 in). Common practice. */
+export const TWO_PEOPLE_MM = 1270;
+
+/** Degrees of view that a picture should fill at least and at most: common practice, from memory. */
+export const FILLS_LEAST_DEG = 30;
+export const FILLS_MOST_DEG = 40;
+
+/** What a sharp eye tells apart, degrees: one minute of arc (ITU-R BT.500 and BT.2022, from memory). */
+export const SHARP_DEG = 1 / 60;
+
+/** Things this close, seen on the screen, pull a dragged edge to them, mm on the wall. Ours. */
+export const SNAP_MM = 40;

@@ -113,17 +113,6 @@ describe('height schools', () => {
     expect(codes(testJob({ aim }))).toContain('school-needs-object');
   });
 
-  it('what is not worked out yet is a stop, and is not replaced', () => {
-    const p = plan(testJob({ aim: { ...testJob().aim, height: 'vote' } }));
-    expect(p.findings.find((f) => f.code === 'school-not-computed')).toMatchObject({
-      level: 'stop',
-      values: { school: 'vote' },
-    });
-    expect(p.placement).toBeUndefined();
-    expect(p.holes).toBeUndefined();
-    expect(p.verdict).toBe('stop');
-  });
-
   it('moves off furniture and says by how much', () => {
     const room = {
       ...testJob().room,

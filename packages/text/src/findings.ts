@@ -20,6 +20,18 @@ const SENTENCES: Sentences = {
     `The ${v.axis} ${say.length(v.measuredMm)} is ${v.percent} % off what the diagonal gives (${say.length(v.expectedMm)}). Measure both again.`,
   'mass-above-class': (v, say) =>
     `${say.mass(v.massKg)} is more than pattern class ${v.patternClass} is meant for (${say.mass(v.limitKg)}).`,
+  'thread-off-class': (v) =>
+    `The insert takes ${v.thread}; pattern class ${v.patternClass} usually has ${v.takes.join(' or ')}. Turn one in by hand: resistance means the wrong thread.`,
+  'insert-to-measure': (v, say) =>
+    `To choose the screw, measure: ${list(v.fields.map((f) => fieldName(f, say)))}.`,
+  'bag-unknown': (v, say) =>
+    `The mount's bag is not known: ${list(v.fields.map((f) => fieldName(f, say)))}. Screws cannot be chosen without it.`,
+  'spacer-needed': (v) => spacerText(v.why, v.leastMm),
+  'screw-none': (v) =>
+    `No screw in the bag serves. Buy ${v.thread}, ${rounded(v.fromMm, 1)} to ${rounded(v.toMm, 1)} mm long${v.lengthMm > 0 ? ` (${rounded(v.lengthMm, 0)} mm is sold)` : '; no common length is in that range, add a washer'}${v.spacerMm >= 0 ? `, and a spacer ${v.spacerMm > 0 ? `of at least ${rounded(v.spacerMm, 1)} mm` : 'that clears the back'}` : ''}.`,
+  'insert-too-shallow': (v) =>
+    `The insert is ${rounded(v.depthMm, 1)} mm deep; a screw needs ${rounded(v.needMm, 1)} mm to hold and not bottom out. Measure it again.`,
+  'stack-gone': (v) => `The screw chosen before (${v.stack}) no longer works; the best one counts.`,
   'mount-needed': () => 'No mount is picked yet.',
   'mount-mass': (v, say) =>
     `The set is ${say.mass(-v.marginKg)} too heavy for this mount: ${say.mass(v.massKg)} on a mount rated ${say.mass(v.limitKg)}.`,
@@ -35,6 +47,15 @@ const SENTENCES: Sentences = {
     `The wall's covering is ${say.length(v.boardMm)} thick; this mount takes ${say.length(v.limitMm)}.`,
   'mount-spacing': (v, say) =>
     `Studs ${say.length(v.spacingMm)} apart do not fit this mount (${say.length(v.minMm)} to ${say.length(v.maxMm)}).`,
+  'mount-plate-room': (v, say) =>
+    `The plate finds no place between the things on the wall: ${say.length(v.shortMm)} short, at any arm hole.`,
+  'mount-reach': (v, say) =>
+    `${v.viewer} stays ${say.degrees(v.degrees)} off straight with this mount; under ${v.limit}° is good. A mount that turns further would serve.`,
+  'mount-tilt': (v, say) =>
+    `${say.degrees(v.neededDeg)} of tilt ${v.way} would face the viewers; this mount gives ${say.degrees(v.limitDeg)}.`,
+  'mount-people': (v, say) =>
+    `${say.mass(v.massKg)} is more than two people should lift so high: ${v.people} are needed.`,
+  'lift-people': () => 'Two people lift this set.',
   'extension-arms-needed': (v) =>
     `The pattern is larger than ${rounded(v.widthMm, 0)} x ${rounded(v.heightMm, 0)} mm: use the extension arms.`,
   'mount-to-measure': (v, say) =>
@@ -49,24 +70,29 @@ const SENTENCES: Sentences = {
       : `Fixing with ${v.kind} is not worked out here yet.`,
   'fixing-school-not-computed': () =>
     'Hanging on rated anchors alone is not worked out here yet. Studs are.',
-  'school-not-computed': (v) =>
-    `The height by "${schoolName(v.school)}" is not worked out here yet.`,
   'school-needs-object': (v, say) =>
     v.object === ''
       ? `"${schoolName(v.school)}" needs the thing that stands below the set.`
       : `"${schoolName(v.school)}" points at ${say.thing(v.object)}, which is not in the room.`,
+  'school-needs-value': (v, say) => `"${schoolName(v.school)}" needs: ${fieldName(v.field, say)}.`,
   'school-needs-eyes': (v) =>
     `"${schoolName(v.school)}" needs the eye height of ${list(v.viewers)}: there is no common figure for lying or leaning back.`,
   'centre-needs-object': (v, say) =>
     `The centre line is set by ${say.thing(v.object)}, which is not in the room.`,
   'height-conflict': (v, say) =>
-    `No height works: ${list(v.constraints.map((c) => bindingName(c, say)))} cannot all be kept.`,
+    `No height works: ${conflictNames(v.constraints, say)} cannot all be kept. ${relaxText(v, say)}`,
   'height-moved': (v, say) =>
     `Wanted the centre at ${say.length(v.wantedMm)}, got ${say.length(v.gotMm)}: ${bindingName(v.by, say)} stands in the way.`,
   'sideways-conflict': (v, say) =>
     `The set does not fit the wall sideways: ${list(v.constraints.map((c) => bindingName(c, say)))}.`,
   'sideways-moved': (v, say) =>
     `Wanted the centre line at ${say.length(v.wantedMm)} from the left, got ${say.length(v.gotMm)}: ${bindingName(v.by, say)}.`,
+  'lift-on-short': (v, say) =>
+    `${capital(say.thing(v.object))} leaves ${say.length(v.haveMm)} above the set; to lift it on takes ${say.length(v.needMm)}.`,
+  'sits-near': (v, say) =>
+    `${v.viewer} sits ${say.length(v.distanceMm)} from the picture, which fills ${say.degrees(v.fills)}; ${say.length(v.fromMm)} to ${say.length(v.toMm)} is usual.`,
+  'sits-far': (v, say) =>
+    `${v.viewer} sits ${say.length(v.distanceMm)} from the picture, which fills ${say.degrees(v.fills)}; ${say.length(v.fromMm)} to ${say.length(v.toMm)} is usual.`,
   'centre-off-rest': (v, say) =>
     `${v.viewer} looks ${say.degrees(Math.abs(v.degrees))} ${v.degrees > 0 ? 'above' : 'below'} the resting gaze; ${v.limit}° is comfortable.`,
   'top-too-high': (v, say) =>
@@ -108,6 +134,38 @@ const SENTENCES: Sentences = {
   'level-beyond-slots': (v) =>
     `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
 };
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function spacerText(why: FindingValues['spacer-needed']['why'], leastMm: number): string {
+  const least = `spacers of at least ${rounded(leastMm, 1)} mm`;
+  if (why === 'plugs') return `The plugs stick out further than the mount leaves room: ${least}.`;
+  if (why === 'behind')
+    return `What is behind the set stands out further than the mount: ${least}.`;
+  return 'The back is not flat: spacers between bracket and set.';
+}
+
+/** Things first; that the floor and the ceiling stay goes without saying where two things are enough. */
+function conflictNames(constraints: readonly string[], say: Say): string {
+  const isRoom = (c: string) => c === 'floor' || c === 'ceiling';
+  const things = constraints.filter((c) => !isRoom(c));
+  const named = things.length >= 2 ? things : [...things, ...constraints.filter(isRoom)];
+  return list(named.map((c) => bindingName(c, say)));
+}
+
+/** What would give way least, so that a height works; or how far sideways. */
+function relaxText(v: FindingValues['height-conflict'], say: Say): string {
+  const parts = v.relax.map(
+    (by, i) => `${bindingName(by, say)} by ${say.length(v.amountsMm[i] ?? 0)}`,
+  );
+  const give =
+    parts.length > 0
+      ? `Least to give way: ${parts.join(' and ')}; then the centre goes to ${say.length(v.atMm)}.`
+      : 'Nothing that can give way gives enough.';
+  if (v.sidewaysMm === 0) return give;
+  const way = v.sidewaysMm < 0 ? 'left' : 'right';
+  return `${give} Or move the set ${say.length(Math.abs(v.sidewaysMm))} to the ${way}.`;
+}
 
 const measuredName = (to: string): string =>
   to.startsWith('row:') ? `slot row ${Number(to.slice(4)) + 1}` : to.replace('-', ' ');

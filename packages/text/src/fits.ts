@@ -30,6 +30,16 @@ export function fitText(fit: Fit, say: Say): string {
       return fit.ok
         ? `covering thin enough by ${say.length(by)}`
         : `covering ${say.length(by)} too thick`;
+    case 'plate-room':
+      return fit.ok ? plateWords(fit, say) : `its plate is ${say.length(by)} short of room`;
+    case 'reach':
+      return fit.ok
+        ? `every seat within ${say.degrees(Number(fit.value))} of straight`
+        : `leaves ${say.thing(fit.axis ?? '')} ${say.degrees(Number(fit.value))} off straight`;
+    case 'tilt':
+      return tiltWords(fit, say);
+    case 'people':
+      return fit.value === 1 ? 'one can lift the set' : `${String(fit.value)} people lift the set`;
     case 'stud-spacing':
       return fit.ok ? 'stud spacing fits' : `stud spacing off by ${say.length(by)}`;
   }
@@ -40,3 +50,15 @@ const short = (fit: Fit): string =>
   typeof fit.value === 'number' && typeof fit.limit === 'number' && fit.value < fit.limit
     ? 'too small'
     : 'short';
+
+const plateWords = (fit: Fit, say: Say): string =>
+  Number(fit.value) > 0.5
+    ? `its plate fits with the set moved ${say.length(Number(fit.value))}`
+    : `its plate fits, free over ${say.length(fit.margin)}`;
+
+function tiltWords(fit: Fit, say: Say): string {
+  const lacking = say.degrees(Math.abs(fit.margin));
+  if (!fit.ok) return `tilts ${lacking} too little`;
+  if (fit.margin >= 0) return `tilts enough, ${lacking} to spare`;
+  return `${lacking} of tilt lacking, too little to see`;
+}

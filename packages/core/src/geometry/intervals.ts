@@ -15,6 +15,8 @@ export interface Forbidden {
   /** How the edge came about; absent where the edge is infinite. */
   loWorking?: Working;
   hiWorking?: Working;
+  /** By how much it can give way at most, mm: a floor not at all, a ceiling by its gap. Absent: any. */
+  yields?: number;
 }
 
 export interface Edge {
@@ -66,37 +68,68 @@ export function nearest(intervals: readonly Interval[], wanted: number): Nearest
 
 /**
  * A smallest set of constraints that cannot all hold; empty when everything together is feasible.
- * Three intervals are enough to cover a line that a floor, a ceiling and one thing bound, so sets
- * up to three are tried outright; a longer chain is thinned until no member can be left out.
+ * To cover a line with as few open intervals as may be: from the left, always the one that reaches
+ * furthest among those that overlap what is covered already (greedy is exact here).
+ * Floor to 600, a shelf over 500 to 1500, ceiling from 1400: all three.
  */
 export function conflictOf(forbidden: readonly Forbidden[]): string[] {
   if (feasible(forbidden).length > 0) return [];
-  const blocked = (some: readonly Forbidden[]) => feasible(some).length === 0;
-  const small = subsets(forbidden, 3).find(blocked) ?? thinned(forbidden, blocked);
-  return [...new Set(small.map((f) => f.by))];
-}
-
-/** All subsets of one to `most` members, smaller ones first, in order. */
-function subsets<T>(all: readonly T[], most: number): T[][] {
-  const of = (size: number, from: number): T[][] =>
-    size === 0
-      ? [[]]
-      : all
-          .slice(from)
-          .flatMap((first, i) => of(size - 1, from + i + 1).map((rest) => [first, ...rest]));
-  return Array.from({ length: most }, (_, i) => of(i + 1, 0)).flat();
-}
-
-function thinned(
-  all: readonly Forbidden[],
-  blocked: (some: readonly Forbidden[]) => boolean,
-): Forbidden[] {
-  let kept = [...all];
-  for (const candidate of all) {
-    const without = kept.filter((f) => f !== candidate);
-    if (blocked(without)) kept = without;
+  const real = forbidden.filter((f) => f.hi - f.lo > SAME_MM);
+  const found: Forbidden[] = [];
+  let covered = -Infinity;
+  while (covered < Infinity) {
+    const next = furthest(real, covered);
+    if (!next) break;
+    found.push(next);
+    covered = next.hi;
   }
-  return kept;
+  return [...new Set(found.map((f) => f.by))];
+}
+
+/** Of those that overlap what is covered, the one that reaches furthest beyond it. */
+function furthest(from: readonly Forbidden[], covered: number): Forbidden | undefined {
+  return from
+    .filter((f) => (f.lo < covered - SAME_MM || f.lo === -Infinity) && f.hi > covered)
+    .reduce<Forbidden | undefined>((a, f) => (!a || f.hi > a.hi ? f : a), undefined);
+}
+
+export interface Relaxation {
+  at: number;
+  relax: { by: string; amount: number }[];
+}
+
+/**
+ * The least that would have to give way for one place to become free: where it is, and what gives
+ * by how much. Exact: the amounts summed are concave between the ends of the intervals, so that the
+ * least is at an end, or where something cannot give more. Undefined when everything that could give way does not give enough.
+ * Floor to 600, ceiling from 580 with a gap of 50: the ceiling by 20, at 600.
+ */
+export function leastRelaxation(forbidden: readonly Forbidden[]): Relaxation | undefined {
+  const ends = forbidden
+    .flatMap((f) => [f.lo, f.hi, f.lo + (f.yields ?? 0), f.hi - (f.yields ?? 0)])
+    .filter(Number.isFinite);
+  let best: (Relaxation & { total: number }) | undefined;
+  for (const at of [...new Set(ends)].sort((a, b) => a - b)) {
+    const relax = givenUp(forbidden, at);
+    if (!relax) continue;
+    const total = relax.reduce((sum, r) => sum + r.amount, 0);
+    const fewer =
+      best && Math.abs(total - best.total) <= SAME_MM && relax.length < best.relax.length;
+    if (!best || total < best.total - SAME_MM || fewer) best = { at, relax, total };
+  }
+  return best && { at: best.at, relax: best.relax };
+}
+
+/** What has to give way for `at` to be free; undefined when something cannot give so much. */
+function givenUp(forbidden: readonly Forbidden[], at: number): Relaxation['relax'] | undefined {
+  const most = new Map<string, number>();
+  for (const f of forbidden) {
+    const depth = Math.min(at - f.lo, f.hi - at);
+    if (depth <= SAME_MM) continue;
+    if (depth > (f.yields ?? Infinity) + SAME_MM) return undefined;
+    most.set(f.by, Math.max(depth, most.get(f.by) ?? 0));
+  }
+  return [...most].map(([by, amount]) => ({ by, amount }));
 }
 
 /** Plain pairs for the plan; only finite intervals come out of a room. */

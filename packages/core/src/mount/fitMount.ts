@@ -1,12 +1,22 @@
 import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
 import { BOARD_MM, COVERING_LIMIT_MM, PATTERN_MM } from '../tolerances';
+import type { FitContext } from './fitContext';
+import { liftPeople } from './liftPeople';
+import { plateRoomRule } from './plateRoom';
+import { seatRules } from './seatRules';
 
 /**
  * Every fit rule of one mount against this set and this wall, each with its margin.
- * A failed rule is a stop, except the size range (caution) and a wall that nobody has named (caution).
+ * A failed rule is a stop, except the size range and a wall that nobody has named (cautions), and
+ * what the seats ask (reach, tilt), which goes from caution to stop. With `context`, what the room
+ * and its seats ask counts too: the plate between the obstacles, reach, tilt, people to lift.
  * A 35 kg set on a mount rated 30 kg: `{ rule: 'mass', ok: false, value: 35, limit: 30, margin: -5 }`.
  */
-export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>): Fit[] {
+export function fitMount(
+  mount: Mount,
+  job: Pick<Job, 'screen' | 'room'>,
+  context?: FitContext,
+): Fit[] {
   const { screen, room } = job;
   return [
     massRule(mount, screen.mass),
@@ -15,6 +25,26 @@ export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>): Fit[]
     wallRule(mount, room.wall.build),
     ...coveringRule(mount, room.wall.build),
     ...spacingRule(mount, room.wall.build),
+    ...(context ? roomRules(mount, screen, context) : []),
+  ];
+}
+
+function roomRules(mount: Mount, screen: Job['screen'], context: FitContext): Fit[] {
+  const massKg = screen.mass;
+  const people = liftPeople(massKg, screen.diagonal, context.liftLimitKg);
+  const ok = people <= 2;
+  return [
+    ...(context.room ? plateRoomRule(mount, context.room) : []),
+    ...seatRules(mount, context.seats, context.halfWidth),
+    {
+      rule: 'people',
+      ok,
+      level: ok ? 'info' : 'stop',
+      value: people,
+      limit: 2,
+      margin: 2 - people,
+      unit: 'count',
+    },
   ];
 }
 

@@ -4,11 +4,24 @@ import { toMeasure } from './toMeasure';
 
 /** What the chosen mount's failed rules mean for this job, and what its label leaves to measure. */
 export function mountFindings(mount: Mount, fits: readonly Fit[], job: Job): Finding[] {
-  const failed = fits.filter((f) => !f.ok).map((f) => ruleFinding(f, mount));
-  return [...failed, ...extensionFinding(mount, job), ...measureFinding(mount, job)];
+  const failed = fits.filter((f) => !f.ok).map((f) => ruleFinding(f, mount, job));
+  return [
+    ...failed,
+    ...liftFinding(fits, job),
+    ...extensionFinding(mount, job),
+    ...measureFinding(mount, job),
+  ];
 }
 
-function ruleFinding(fit: Fit, mount: Mount): Finding {
+/** A note that two lift; more than two is a failed rule. */
+function liftFinding(fits: readonly Fit[], job: Job): Finding[] {
+  const people = fits.find((f) => f.rule === 'people' && f.ok && f.value === 2);
+  if (!people) return [];
+  const values = { people: 2, massKg: job.screen.mass };
+  return [finding('lift-people', 'info', 'mount', values, 'revised NIOSH equation, from memory')];
+}
+
+function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding {
   const value = Number(fit.value);
   const limit = Number(fit.limit);
   switch (fit.rule) {
@@ -47,6 +60,23 @@ function ruleFinding(fit: Fit, mount: Mount): Finding {
         spacingMm: value,
         minMm: mount.studs?.minSpacing ?? 0,
         maxMm: mount.studs?.maxSpacing ?? value,
+      });
+    case 'plate-room':
+      return finding('mount-plate-room', fit.level, 'mount', { shortMm: -fit.margin });
+    case 'reach': {
+      const viewer = job.room.viewers?.find((v) => v.id === fit.axis)?.name ?? fit.axis ?? '';
+      return finding('mount-reach', fit.level, 'mount', { viewer, degrees: value, limit });
+    }
+    case 'tilt':
+      return finding('mount-tilt', fit.level, 'mount', {
+        way: fit.axis ?? 'down',
+        neededDeg: value,
+        limitDeg: limit,
+      });
+    case 'people':
+      return finding('mount-people', fit.level, 'mount', {
+        people: value,
+        massKg: job.screen.mass,
       });
   }
 }

@@ -1,59 +1,84 @@
 import type { Fit, Job, Mount, MountType, Ranked } from '@steddo/contract';
+import { fitContext, type FitContext } from './fitContext';
 import { fitMount, shortfall } from './fitMount';
+import { seatShortfall } from './seatRules';
 import { toMeasure } from './toMeasure';
 
-/**
- * Mounts for this set and wall, best first: stops, cautions, mounts for
- * special places after the rest, least depth, price, then name.
- * Each says why it is where it is; each that fails names the failed rule nearest to passing.
- * Archived mounts are left out. With nothing in the catalogue the list is empty.
- */
-export function rankMounts(mounts: readonly Mount[], job: Pick<Job, 'screen' | 'room'>): Ranked[] {
-  return mounts
-    .filter((mount) => !mount.archived)
-    .map((mount) => ({ mount, entry: rankOne(mount, job) }))
-    .sort((a, b) => compare(a.entry, b.entry) || byLabel(a.mount, b.mount))
-    .map(({ entry }) => entry);
+/** A mount with all that decides its place in the list. */
+interface Judged {
+  mount: Mount;
+  reasons: Fit[];
+  stops: number;
+  cautions: number;
+  seats: number;
+  special: number;
+  price: number;
 }
 
-function rankOne(mount: Mount, job: Pick<Job, 'screen' | 'room'>): Ranked {
-  const reasons = fitMount(mount, job);
+/**
+ * Mounts for this set, wall and room, best first: stops, cautions, mounts for special places after
+ * the rest, fitness for the seats, least depth, price, then name. Each says why it is where it is; each that
+ * fails names the failed rule nearest to passing. Archived mounts are left out. With nothing in the
+ * catalogue the list is empty.
+ */
+export function rankMounts(mounts: readonly Mount[], job: Job): Ranked[] {
+  const context = fitContext(job);
+  return mounts
+    .filter((mount) => !mount.archived)
+    .map((mount) => judgeMount(mount, job, context))
+    .sort(compareJudged)
+    .map(rankedOf);
+}
+
+/** One mount's place among others, without its words: for long lists, which are cut before they are worded. */
+export function judgeMount(mount: Mount, job: Job, context: FitContext): Judged {
+  const reasons = fitMount(mount, job, context);
+  let [stops, cautions] = [0, 0];
+  for (const r of reasons) {
+    if (r.ok) continue;
+    if (r.level === 'stop') stops += 1;
+    else cautions += 1;
+  }
+  return {
+    mount,
+    reasons,
+    stops,
+    cautions,
+    seats: seatShortfall(reasons),
+    special: Number(SPECIAL.includes(mount.type)),
+    // a mount without a price comes after every priced one; finite, so that two of them tie
+    price: mount.price ?? Number.MAX_SAFE_INTEGER,
+  };
+}
+
+/** Made for a place of their own (a corner, a camper, a bench, a hole in the wall): after the rest. */
+const SPECIAL: readonly MountType[] = ['corner', 'vehicle', 'monitor-arm', 'recess'];
+
+export function compareJudged(a: Judged, b: Judged): number {
+  return (
+    a.stops - b.stops ||
+    a.cautions - b.cautions ||
+    a.special - b.special ||
+    a.seats - b.seats ||
+    a.mount.depth.folded - b.mount.depth.folded ||
+    a.price - b.price ||
+    byText(a.mount.name, b.mount.name) ||
+    byText(a.mount.id, b.mount.id)
+  );
+}
+
+const byText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+export function rankedOf({ mount, reasons, stops, cautions }: Judged): Ranked {
   const failed = reasons.filter((r) => !r.ok);
-  const nearest = [...failed].sort((a, b) => shortfall(a) - shortfall(b))[0];
+  const nearest = failed.sort((a, b) => shortfall(a) - shortfall(b))[0];
   return {
     id: mount.id,
     name: mount.name,
     type: mount.type,
-    verdict: failed.some((r) => r.level === 'stop') ? 'stop' : failed.length > 0 ? 'caution' : 'go',
+    verdict: stops > 0 ? 'stop' : cautions > 0 ? 'caution' : 'go',
     reasons,
     ...(nearest ? { nearest } : {}),
     toMeasure: toMeasure(mount),
   };
 }
-
-const count = (reasons: readonly Fit[], level: Fit['level']): number =>
-  reasons.filter((r) => !r.ok && r.level === level).length;
-
-function compare(a: Ranked, b: Ranked): number {
-  return (
-    count(a.reasons, 'stop') - count(b.reasons, 'stop') ||
-    count(a.reasons, 'caution') - count(b.reasons, 'caution')
-  );
-}
-
-/** Made for a place of their own (a corner, a camper, a bench, a hole in the wall): after the rest. */
-const SPECIAL: readonly MountType[] = ['corner', 'vehicle', 'monitor-arm', 'recess'];
-const isSpecial = (mount: Mount): number => Number(SPECIAL.includes(mount.type));
-
-function byLabel(a: Mount, b: Mount): number {
-  return (
-    isSpecial(a) - isSpecial(b) ||
-    a.depth.folded - b.depth.folded ||
-    priceOf(a) - priceOf(b) ||
-    a.name.localeCompare(b.name) ||
-    a.id.localeCompare(b.id)
-  );
-}
-
-/** A mount without a price comes after every priced one; a finite number, so that two of them tie. */
-const priceOf = (mount: Mount): number => mount.price ?? Number.MAX_SAFE_INTEGER;

@@ -2,6 +2,7 @@ import type { Item, Job, Plate, Working } from '@steddo/contract';
 import type { Forbidden } from '../geometry/intervals';
 import { CEILING_GAP_MM, LIFT_ON_MM } from '../tolerances';
 import { half, leaf, minus, sum } from '../working';
+import { isUnder, openFor } from './blockedPlate';
 import { onMainWall, plateMayCover, setMayCover } from './itemRules';
 
 /** What the height of the set's centre may not be, given where the set and its plate are sideways. */
@@ -19,7 +20,7 @@ export function heightLimits(input: HeightInput): Forbidden[] {
   const items = onMainWall(job.room.objects);
   const halfSet = half('half-height', height);
   return [
-    { by: 'floor', lo: -Infinity, hi: halfSet.value, hiWorking: halfSet },
+    { by: 'floor', lo: -Infinity, hi: halfSet.value, hiWorking: halfSet, yields: 0 },
     ceilingLimit(job, halfSet),
     ...items
       .filter((i) => !setMayCover(i) && overlaps(i, input.set))
@@ -49,7 +50,8 @@ function ceilingLimit(job: Job, halfSet: Working): Forbidden {
     }),
     halfSet,
   );
-  return { by: 'ceiling', lo: working.value, hi: Infinity, loWorking: working };
+  const yields = ceilingGap ?? CEILING_GAP_MM;
+  return { by: 'ceiling', lo: working.value, hi: Infinity, loWorking: working, yields };
 }
 
 const itemEdge = (item: Item, edge: 'bottom' | 'top'): Working =>
@@ -85,12 +87,11 @@ function plateLimits(
   const wall = leaf('wall-height', input.job.room.wall.height, 'mm', { path: 'room.wall.height' });
   const lowest = centreFor('plate-over-floor', leaf('floor', 0, 'mm'));
   const highest = centreFor('plate-under-ceiling', minus('plate-bottom-most', wall, size));
-  const span = { left: x - outline.width / 2, right: x + outline.width / 2 };
   return [
-    { by: 'plate:floor', lo: -Infinity, hi: lowest.value, hiWorking: lowest },
-    { by: 'plate:ceiling', lo: highest.value, hi: Infinity, loWorking: highest },
+    { by: 'plate:floor', lo: -Infinity, hi: lowest.value, hiWorking: lowest, yields: 0 },
+    { by: 'plate:ceiling', lo: highest.value, hi: Infinity, loWorking: highest, yields: 0 },
     ...items
-      .filter((i) => !plateMayCover(i) && overlaps(i, span))
+      .filter((i) => !plateMayCover(i) && isUnder(i, outline, x))
       .flatMap((i) => underPlate(i, outline, x, size, centreFor)),
   ];
 }
@@ -116,20 +117,11 @@ function underPlate(
 
 /** Plate bottoms between which the thing is wholly inside an open area, lowest first, in pairs. */
 function openStretches(item: Item, outline: Plate, x: number): Working[] {
-  return (outline.open ?? [])
-    .map((open, index) => ({ open, index }))
-    .filter(({ open }) => open.left + x <= item.left && item.right <= open.right + x)
-    .filter(({ open }) => open.top - open.bottom >= item.top - item.bottom)
-    .sort((a, b) => b.open.top - a.open.top)
-    .flatMap(({ open, index }) => {
-      const path = `mount.plate.open.${index}`;
-      return [
-        minus('open-from', itemEdge(item, 'top'), leaf('open-top', open.top, 'mm', { path })),
-        minus(
-          'open-to',
-          itemEdge(item, 'bottom'),
-          leaf('open-bottom', open.bottom, 'mm', { path }),
-        ),
-      ];
-    });
+  return openFor(item, outline, x).flatMap(({ open, index }) => {
+    const path = `mount.plate.open.${index}`;
+    return [
+      minus('open-from', itemEdge(item, 'top'), leaf('open-top', open.top, 'mm', { path })),
+      minus('open-to', itemEdge(item, 'bottom'), leaf('open-bottom', open.bottom, 'mm', { path })),
+    ];
+  });
 }

@@ -1,8 +1,9 @@
-import type { Finding, Height, Job, School, Working } from '@steddo/contract';
+import type { Conflict, Finding, Height, Item, Job, School, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import {
   conflictOf,
   feasible,
+  leastRelaxation,
   nearest,
   type Forbidden,
   type Interval,
@@ -12,7 +13,7 @@ import { half, leaf, minus, named, node, sum } from '../working';
 import { armHoles, chainOf, type Chain } from './chain';
 import { heightLimits } from './heightLimits';
 import { onMainWall, setMayCover } from './itemRules';
-import { COMPUTED_SCHOOLS, wishOf } from './schools';
+import { SCHOOLS, wishOf } from './schools';
 
 /** The set sideways and up and down, with its plate at a known x. */
 export interface Frame {
@@ -22,6 +23,8 @@ export interface Frame {
   centreX: Working;
   /** The plate's centre; absent while there is no mount with an outline. */
   plateX?: number;
+  /** Spacers between bracket and set. */
+  spacer?: Working;
 }
 
 export interface Spot {
@@ -31,7 +34,7 @@ export interface Spot {
   chain?: Chain;
   feasible: Interval[];
   binding: string[];
-  conflict?: string[];
+  conflict?: Conflict;
 }
 
 const sag = (job: Job): Working => leaf('sag', job.aim.sag ?? 0, 'mm', { path: 'aim.sag' });
@@ -43,12 +46,18 @@ const sag = (job: Job): Working => leaf('sag', job.aim.sag ?? 0, 'mm', { path: '
  */
 export function spotAt(frame: Frame, wanted: Working): Spot {
   const tried = chainsOf(frame).map((chain) => spotWith(frame, wanted, chain));
-  const off = (s: Spot) => (s.conflict ? Infinity : Math.abs(s.centre.value - s.wanted.value));
+  const off = (s: Spot) =>
+    s.conflict ? FAR_MM + givesUp(s.conflict) : Math.abs(s.centre.value - s.wanted.value);
   const middle = (tried.length - 1) / 2;
   const order = tried.map((spot, i) => ({ spot, off: off(spot), trim: Math.abs(i - middle) }));
-  order.sort((a, b) => (a.off === b.off ? 0 : a.off - b.off) || a.trim - b.trim);
+  order.sort((a, b) => a.off - b.off || a.trim - b.trim);
   return order[0]!.spot;
 }
+
+/** No wall is as high as this: what conflicts comes after everything that does not. */
+const FAR_MM = 1e9;
+const givesUp = ({ relax }: Conflict): number =>
+  relax ? relax.reduce((sum, r) => sum + r.amount, 0) : FAR_MM;
 
 function chainsOf(frame: Frame): (Chain | undefined)[] {
   const { mount } = frame.job;
@@ -71,8 +80,13 @@ function spotWith(frame: Frame, wanted: Working, chain: Chain | undefined): Spot
     ...(chain ? { chain } : {}),
     feasible: intervals,
     binding: found?.edge ? [found.edge.by] : [],
-    ...(found ? {} : { conflict: conflictOf(limits) }),
+    ...(found ? {} : { conflict: conflictAmong(limits) }),
   };
+}
+
+function conflictAmong(limits: readonly Forbidden[]): Conflict {
+  const least = leastRelaxation(limits);
+  return { constraints: conflictOf(limits), ...(least ?? {}) };
 }
 
 function limitsOf(frame: Frame, chain: Chain | undefined): Forbidden[] {
@@ -99,9 +113,9 @@ export function hangsAt(spot: Spot, job: Job): { hook?: Working; plateBottom?: W
   };
 }
 
-/** Every computed school side by side for this room, with every viewer's angles. */
+/** Every school that has what it needs, side by side for this room, with every viewer's angles. */
 export function schoolHeights(frame: Frame): Height[] {
-  return COMPUTED_SCHOOLS.flatMap((school) => {
+  return SCHOOLS.flatMap((school) => {
     const wish = wishOf(school, frame.job, frame.height, edges(frame));
     return wish.ok ? [heightOf(frame, school, wish.centre)] : [];
   });
@@ -109,7 +123,8 @@ export function schoolHeights(frame: Frame): Height[] {
 
 function heightOf(frame: Frame, school: School, wanted: Working): Height {
   const spot = spotAt(frame, wanted);
-  if (spot.conflict) return { school, wanted: wanted.value, binding: spot.conflict, angles: [] };
+  if (spot.conflict)
+    return { school, wanted: wanted.value, binding: spot.conflict.constraints, angles: [] };
   const centre = named('set-centre', spot.centre);
   const angles = anglesAt(frame, spot);
   const tilt = tiltOf(angles, frame.job);
@@ -132,12 +147,13 @@ export function anglesAt(frame: Frame, spot: Spot): Height['angles'] {
     centre: named('set-centre', spot.centre),
     top: sum('set-top', spot.bottom, frame.height),
     bottom: spot.bottom,
+    ...(frame.spacer ? { spacer: frame.spacer } : {}),
   };
   return (frame.job.room.viewers ?? []).flatMap((v) => viewerAngles(v, pose, frame.job) ?? []);
 }
 
 /** Weighted mean of the elevations: the tilt that would face everybody as well as one tilt can. */
-function tiltOf(angles: Height['angles'], job: Job): Working | undefined {
+export function tiltOf(angles: Height['angles'], job: Job): Working | undefined {
   const looks = angles.flatMap((a) =>
     a.workings ? [{ id: a.viewer, up: a.workings.centre }] : [],
   );
@@ -178,12 +194,22 @@ export function sidewaysLimits(
   return [
     { by: 'wall-left', lo: -Infinity, hi: halfWidth.value, hiWorking: halfWidth },
     { by: 'wall-right', lo: rightMost.value, hi: Infinity, loWorking: rightMost },
-    ...beside.map((i) => ({
-      by: `object:${i.id}`,
-      lo: i.left - halfWidth.value,
-      hi: i.right + halfWidth.value,
-    })),
+    ...beside.map((i) => besideLimit(i, halfWidth)),
   ];
+}
+
+function besideLimit(item: Item, halfWidth: Working): Forbidden {
+  const edge = (side: 'left' | 'right') =>
+    leaf(`object-${side}`, item[side], 'mm', { path: `room.objects.${item.id}.${side}` });
+  const loWorking = minus('set-left-of-object', edge('left'), halfWidth);
+  const hiWorking = sum('set-right-of-object', edge('right'), halfWidth);
+  return {
+    by: `object:${item.id}`,
+    lo: loWorking.value,
+    hi: hiWorking.value,
+    loWorking,
+    hiWorking,
+  };
 }
 
 /** The set's centre line as near to the wanted as the wall's ends allow. */
@@ -207,4 +233,20 @@ export function placeSideways(
     centreX: found.edge.working,
     findings: [finding('sideways-moved', 'caution', 'height', values)],
   };
+}
+
+/**
+ * Where no height is free: the nearest centre line at which the wanted height is, past the things
+ * beside the set. Offered, never done unasked. Undefined when there is none.
+ */
+export function sidewaysWay(frame: Frame, wanted: Working): number | undefined {
+  const half = frame.height.value / 2;
+  const band = { bottom: wanted.value - half, top: wanted.value + half };
+  const found = nearest(
+    feasible(sidewaysLimits(frame.job, frame.width, band)),
+    frame.centreX.value,
+  );
+  if (!found?.edge?.working) return undefined;
+  const there = spotAt({ ...frame, centreX: found.edge.working }, wanted);
+  return there.conflict ? undefined : found.at;
 }

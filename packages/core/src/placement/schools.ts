@@ -1,15 +1,23 @@
-import type { Finding, Item, Job, School, Working } from '@steddo/contract';
+import type { Finding, Item, Job, School, Viewer, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { eyeOf } from '../sight/eyeOf';
-import { ABOVE_GAP_MM, BOTTOM_BAND_MM } from '../tolerances';
+import { ABOVE_GAP_MM, BOTTOM_BAND_MM, EYE_STANDING_MM } from '../tolerances';
 import { half, leaf, minus, node, sum } from '../working';
 import { onMainWall, setMayCover } from './itemRules';
 
 /** The centre height that a school of practice asks for, before the room has its say. */
 export type Wish = { ok: true; centre: Working } | { ok: false; finding: Finding };
 
-/** The schools that are computed now; the others are a named stop, never replaced. */
-export const COMPUTED_SCHOOLS = ['eyes', 'bottom-band', 'above'] as const satisfies School[];
+/** The seven schools, in the order of the trade's notes. */
+export const SCHOOLS = [
+  'eyes',
+  'bottom-band',
+  'above',
+  'line-up',
+  'fit-between',
+  'vote',
+  'standing',
+] as const satisfies School[];
 
 /**
  * What one school wants for the set's centre, mm.
@@ -28,12 +36,22 @@ export function wishOf(
       return bottomBand(job, height);
     case 'above':
       return above(job, height, set);
-    default:
-      return { ok: false, finding: finding('school-not-computed', 'stop', 'height', { school }) };
+    case 'line-up':
+      return lineUp(job, height);
+    case 'fit-between':
+      return fitBetween(job, height, set);
+    case 'vote':
+      return vote(job, height);
+    case 'standing':
+      return standing(job);
   }
 }
 
-/** Weighted mean of the viewers' eyes; the mean of the settled marks where there are any. */
+/**
+ * Weighted mean of the viewers' eyes, or of their settled marks where they made any: the mean of each
+ * viewer's own tries, so that who tries more often does not count for more. Marks that belong to
+ * nobody (`aim.schools.eyes.settled`) come before everything.
+ */
 function eyes(job: Job): Wish {
   const settled = job.aim.schools?.eyes?.settled ?? [];
   if (settled.length > 0) {
@@ -56,7 +74,7 @@ function meanEye(job: Job, school: School): Wish {
         centre: node('mean-eye', 'mean', 'mm', [{ ...nobody, path: 'room.viewers' }]),
       };
   }
-  const known = viewers.map((viewer) => ({ viewer, eye: eyeOf(viewer, guessed) }));
+  const known = viewers.map((viewer) => ({ viewer, eye: gazeOf(viewer, guessed) }));
   const unknown = known.filter((k) => !k.eye).map((k) => k.viewer.name ?? k.viewer.id);
   if (unknown.length > 0)
     return {
@@ -87,6 +105,16 @@ function meanEye(job: Job, school: School): Wish {
   }; // prettier-ignore
 }
 
+/** Where one viewer's gaze meets the wall: the mean of the settled tries, else the eye's height. */
+function gazeOf(viewer: Viewer, guessed: readonly string[]): Working | undefined {
+  const tries = viewer.settled ?? [];
+  if (tries.length === 0) return eyeOf(viewer, guessed);
+  const marks = tries.map((mm, i) =>
+    leaf('settled-mark', mm, 'mm', { path: `room.viewers.${viewer.id}.settled.${i}` }),
+  );
+  return node('settled-mean', 'mean', 'mm', marks);
+}
+
 /** The bottom edge within a band, at the point of the band that is nearest to the eyes. */
 function bottomBand(job: Job, height: Working): Wish {
   const stated = job.aim.schools?.['bottom-band'];
@@ -115,26 +143,130 @@ function above(job: Job, height: Working, set: { left: number; right: number }):
   const item = stated?.object
     ? job.room.objects?.find((o) => o.id === stated.object)
     : tallestBelow(job, set);
-  if (!item)
-    return {
-      ok: false,
-      finding: finding('school-needs-object', 'stop', 'height', {
-        school: 'above',
-        object: stated?.object ?? '',
-      }),
-    };
+  if (!item) return noObject('above', stated?.object ?? '');
   const bottom = sum(
     'bottom-above-object',
-    leaf('object-top', item.top, 'mm', {
-      path: `room.objects.${item.id}.top`,
-      guess: (job.guessed ?? []).includes(`room.objects.${item.id}.top`),
-    }),
+    itemTop(job, item),
     leaf('gap-above', stated?.gap ?? ABOVE_GAP_MM, 'mm', {
       path: 'aim.schools.above.gap',
       guess: stated?.gap === undefined,
     }),
   );
   return { ok: true, centre: sum('centre-from-bottom', bottom, half('half-height', height)) };
+}
+
+const needs = (school: School, field: string): Wish => ({
+  ok: false,
+  finding: finding('school-needs-value', 'stop', 'height', { school, field }),
+});
+
+/** An edge, or the centre, level with something: a cabinet's bottom, a shelf, a window head. */
+function lineUp(job: Job, height: Working): Wish {
+  const stated = job.aim.schools?.['line-up'];
+  if (!stated) return needs('line-up', 'aim.schools.line-up.to');
+  const to = leaf('line-up-to', stated.to, 'mm', { path: 'aim.schools.line-up.to' });
+  const halfSet = half('half-height', height);
+  if (stated.edge === 'centre')
+    return { ok: true, centre: node('line-up-centre', '+', 'mm', [to]) };
+  return {
+    ok: true,
+    centre:
+      stated.edge === 'bottom'
+        ? sum('centre-from-bottom', to, halfSet)
+        : minus('centre-from-top', to, halfSet),
+  };
+}
+
+/**
+ * Between two things, with a share of what is left below the set (half, unless said otherwise).
+ * 34 in free above a mantel and a set 25 in tall leave 9: 4 1/2 below. Common practice.
+ */
+function fitBetween(job: Job, height: Working, set: { left: number; right: number }): Wish {
+  const stated = job.aim.schools?.['fit-between'];
+  const lower = boundary(job, stated?.below, set, 'below');
+  const upper = boundary(job, stated?.above, set, 'above');
+  const missing = lower ? stated?.above : stated?.below;
+  if (!lower || !upper) return noObject('fit-between', missing ?? '');
+  const ratio = leaf('share-below', stated?.ratio ?? HALF, 'ratio', {
+    path: 'aim.schools.fit-between.ratio',
+  });
+  const free = minus('left-free', upper, lower, height);
+  const below = node('free-below', '*', 'mm', [free, ratio]);
+  return {
+    ok: true,
+    centre: sum(
+      'centre-from-bottom',
+      sum('bottom-between', lower, below),
+      half('half-height', height),
+    ),
+  };
+}
+
+const HALF = 0.5;
+
+/** The upper edge of what stands below, the lower edge of what hangs above; by default what is there, the floor, the ceiling. */
+function boundary(
+  job: Job,
+  named: string | undefined,
+  set: { left: number; right: number },
+  side: 'below' | 'above',
+): Working | undefined {
+  if (side === 'above' && (named === undefined || named === 'ceiling'))
+    return leaf('wall-height', job.room.wall.height, 'mm', {
+      path: 'room.wall.height',
+      guess: (job.guessed ?? []).includes('room.wall.height'),
+    });
+  const floor = leaf('floor', 0, 'mm');
+  if (named === 'floor') return floor;
+  if (named === undefined) {
+    const item = tallestBelow(job, set);
+    return item ? itemTop(job, item) : floor;
+  }
+  const item = job.room.objects?.find((o) => o.id === named);
+  if (!item) return undefined;
+  if (side === 'below') return itemTop(job, item);
+  return leaf('object-bottom', item.bottom, 'mm', { path: `room.objects.${item.id}.bottom` });
+}
+
+const itemTop = (job: Job, item: Item): Working =>
+  leaf('object-top', item.top, 'mm', {
+    path: `room.objects.${item.id}.top`,
+    guess: (job.guessed ?? []).includes(`room.objects.${item.id}.top`),
+  });
+
+const noObject = (school: School, object: string): Wish => ({
+  ok: false,
+  finding: finding('school-needs-object', 'stop', 'height', { school, object }),
+});
+
+/** Held up until everybody agrees; the top was marked with tape. */
+function vote(job: Job, height: Working): Wish {
+  const stated = job.aim.schools?.vote;
+  if (!stated) return needs('vote', 'aim.schools.vote.top');
+  const top = leaf('voted-top', stated.top, 'mm', { path: 'aim.schools.vote.top' });
+  return { ok: true, centre: minus('centre-from-top', top, half('half-height', height)) };
+}
+
+/** People on their feet: the stated eye, else the mean of those who stand, else 170 cm (common practice) as a guess. */
+function standing(job: Job): Wish {
+  const path = 'aim.schools.standing.eye';
+  const stated = job.aim.schools?.standing;
+  const guessed = job.guessed ?? [];
+  if (stated)
+    return {
+      ok: true,
+      centre: node('mean-eye', 'mean', 'mm', [
+        leaf('eye', stated.eye, 'mm', { path, guess: guessed.includes(path) }),
+      ]),
+    };
+  const eyesStanding = (job.room.viewers ?? [])
+    .filter((v) => v.posture === 'standing')
+    .flatMap((v) => eyeOf(v, guessed) ?? []);
+  const nobody = leaf('eye', EYE_STANDING_MM, 'mm', { path, guess: true });
+  return {
+    ok: true,
+    centre: node('mean-eye', 'mean', 'mm', eyesStanding.length > 0 ? eyesStanding : [nobody]),
+  };
 }
 
 const STANDS_BELOW = ['furniture', 'mantel', 'cabinet', 'shelf', 'opening'];

@@ -1,11 +1,11 @@
-import type { Finding, Height, Job } from '@steddo/contract';
+import type { Finding, Height, Job, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { COMFORT_CENTRE_DEG, COMFORT_TOP_DEG } from '../tolerances';
 import { faceOut } from './viewerAngles';
 
 /** Cautions about what the viewers see at the placed height, and viewers who would sit in the set. */
-export function sightFindings(angles: Height['angles'], job: Job): Finding[] {
-  const outMm = faceOut(job).value;
+export function sightFindings(angles: Height['angles'], job: Job, spacer?: Working): Finding[] {
+  const outMm = faceOut(job, spacer).value;
   const name = (id: string) => job.room.viewers?.find((v) => v.id === id)?.name ?? id;
   const inside = (job.room.viewers ?? []).filter(
     (v) => v.distance !== undefined && v.distance <= outMm,

@@ -8,6 +8,8 @@ export interface SetPose {
   centre: Working;
   top: Working;
   bottom: Working;
+  /** Spacers between bracket and set, which bring its face further out. */
+  spacer?: Working;
 }
 
 /**
@@ -37,8 +39,8 @@ export function viewerAngles(viewer: Viewer, pose: SetPose, job: Job): ViewerAng
   };
 }
 
-/** How far the set's face stands out from the wall, mm: the folded mount and the set's thickness. */
-export function faceOut(job: Job): Working {
+/** How far the set's face stands out from the wall, mm: the folded mount, spacers, the set's thickness. */
+export function faceOut(job: Job, spacer?: Working): Working {
   const path = 'screen.thickness';
   const thickness = leaf('set-thickness', job.screen.thickness ?? SET_THICKNESS_MM, 'mm', {
     path,
@@ -47,7 +49,8 @@ export function faceOut(job: Job): Working {
   const folded = leaf('mount-folded', job.mount?.depth.folded ?? 0, 'mm', {
     path: 'mount.depth.folded',
   });
-  return node('face-out', '+', 'mm', job.mount ? [folded, thickness] : [thickness]);
+  const behind = [...(job.mount ? [folded] : []), ...(spacer ? [spacer] : [])];
+  return node('face-out', '+', 'mm', [...behind, thickness]);
 }
 
 function runTo(viewer: Viewer, pose: SetPose, job: Job): Working | undefined {
@@ -55,7 +58,7 @@ function runTo(viewer: Viewer, pose: SetPose, job: Job): Working | undefined {
   const at = (field: string) => `room.viewers.${viewer.id}.${field}`;
   const guess = (job.guessed ?? []).includes(at('distance'));
   const distance = leaf('eye-distance', viewer.distance, 'mm', { path: at('distance'), guess });
-  const along = minus('eye-to-face', distance, faceOut(job));
+  const along = minus('eye-to-face', distance, faceOut(job, pose.spacer));
   if (along.value <= 0) return undefined;
   if (viewer.x === undefined) return along;
   const across = minus(

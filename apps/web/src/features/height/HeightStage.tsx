@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Height, Job, School } from '@steddo/contract';
-import { COMPUTED_SCHOOLS, chooseHeight, isComfortable, measure, type Command } from '@steddo/core';
+import { SCHOOLS, chooseHeight, isComfortable, measure, type Command } from '@steddo/core';
 import { bindingName, rounded, schoolName, type Say } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -22,7 +22,7 @@ export function HeightStage() {
   return (
     <View>
       <View role="radiogroup" aria-label="schools of height">
-        {COMPUTED_SCHOOLS.map((school) => (
+        {SCHOOLS.map((school) => (
           <SchoolRow
             key={school}
             school={school}

@@ -16,10 +16,10 @@ import { useRoomContext } from '../room/RoomContext';
 export function MountStage() {
   const { job, dispatch, say, readOnly } = useRoomContext();
   const { catalogue, noServer } = useCatalogue();
-  const { screen, room } = job;
+  
   const ranking = useMemo(
-    () => (catalogue ? rankMounts(catalogue.mounts, { screen, room }) : []),
-    [catalogue, screen, room],
+    () => (catalogue ? rankMounts(catalogue.mounts, job) : []),
+    [catalogue, job],
   );
   if (!catalogue)
     return (

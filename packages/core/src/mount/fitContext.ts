@@ -1,0 +1,72 @@
+import type { Job } from '@steddo/contract';
+import { centreRule } from '../placement/centreRule';
+import { heightLimits } from '../placement/heightLimits';
+import { onMainWall, plateMayCover } from '../placement/itemRules';
+import { edges, placeSideways, spotAt, anglesAt, tiltOf, type Frame } from '../placement/placeSet';
+import { wishOf } from '../placement/schools';
+import { outlineOf } from '../screen/outlineOf';
+import { seatAngles } from '../sight/seatAngles';
+import { SET_THICKNESS_MM } from '../tolerances';
+import { leaf } from '../working';
+import { liftLimitKg } from './liftPeople';
+import type { RoomForPlate } from './plateRoom';
+import type { Seats } from './typeAdvice';
+
+/** What the room asks of any mount, worked out once for the whole catalogue. */
+export interface FitContext {
+  seats: Seats;
+  halfWidth: number;
+  liftLimitKg: number;
+  /** Absent while no height is wanted or the set cannot be centred. */
+  room?: RoomForPlate;
+}
+
+/**
+ * The seats, the wanted height and the obstacles of a job, whatever mount it has now: so that a
+ * mount is judged alike whether it is picked or only on the list.
+ */
+export function fitContext(job: Job): FitContext {
+  const { width, height } = outlineOf(job.screen, job.guessed ?? []);
+  const halfWidth = width.value / 2;
+  const bare: Job = { ...job };
+  delete bare.mount;
+  delete bare.measured;
+  const centre = centreRule(bare);
+  const lift = (centreMm: number) =>
+    liftLimitKg({
+      fromCm: height.value / 20,
+      toCm: centreMm / 10,
+      thicknessCm: (job.screen.thickness ?? SET_THICKNESS_MM) / 10,
+    });
+  if (!centre.ok)
+    return { seats: { seats: [] }, halfWidth, liftLimitKg: lift(job.room.wall.height / 2) };
+  const { centreX } = placeSideways(bare, width, centre.x);
+  const frame: Frame = { job: bare, width, height, centreX };
+  const seats = seatAngles(bare, centreX);
+  const chosen = job.choices?.centreY;
+  const wish = wishOf(job.aim.height, bare, height, edges(frame));
+  const wanted =
+    chosen === undefined
+      ? wish.ok
+        ? wish.centre
+        : undefined
+      : leaf('centre-chosen', chosen, 'mm');
+  if (!wanted) return { seats: { seats }, halfWidth, liftLimitKg: lift(job.room.wall.height / 2) };
+  const spot = spotAt(frame, wanted);
+  const tilt = tiltOf(anglesAt(frame, spot), bare);
+  return {
+    seats: { seats, ...(tilt ? { tilt } : {}) },
+    halfWidth,
+    liftLimitKg: lift(spot.centre.value),
+    room: {
+      forSet: heightLimits({ job: bare, height, set: edges(frame) }),
+      obstacles: onMainWall(job.room.objects).filter((i) => !plateMayCover(i)),
+      wallHeight: job.room.wall.height,
+      setHeight: height.value,
+      patternUp: job.screen.patternCentre?.up ?? 0,
+      patternX: centreX.value + (job.screen.patternCentre?.right ?? 0),
+      wanted: wanted.value,
+      sag: job.aim.sag ?? 0,
+    },
+  };
+}

@@ -1,0 +1,81 @@
+import type { Fit, Mount } from '@steddo/contract';
+import { ACROSS_MIND_DEG, ACROSS_TURN_DEG, TILT_PLAIN_DEG, TILT_STOP_DEG } from '../tolerances';
+import { toDeg } from '../units/convert';
+import type { Seats } from './typeAdvice';
+
+/** Which way a seat lies, and how far a mount can turn to it by its label. */
+type Turn = Pick<Mount, 'swivel' | 'depth'>;
+
+/**
+ * Degrees that the set can turn to one side: the label's swivel, and no further than its back edge
+ * has room: sin(yaw) = pivot out / half the width. Without a swivel or an extended depth: none.
+ * Half width 550 on an arm 275 out: 30 degrees, whatever its swivel says.
+ */
+export function turnOf(mount: Turn, side: 'left' | 'right', halfWidthMm: number): number {
+  const { swivel, depth } = mount;
+  if (!swivel || depth.extended === undefined) return 0;
+  const room = toDeg(Math.asin(Math.min(1, depth.extended / halfWidthMm)));
+  return Math.min(Math.abs(swivel[side]), room);
+}
+
+/**
+ * What the seats ask, of one mount: how far off straight its worst seat stays when the set is
+ * turned to it, and the tilt. Off straight: under 20 degrees fits, from 30 on it is a stop.
+ * Tilt lacking: under 5 fits, from 15 on it is a stop. Both are comfort and can be acknowledged.
+ */
+export function seatRules(mount: Mount, seats: Seats, halfWidthMm: number): Fit[] {
+  return [...reachRule(mount, seats, halfWidthMm), ...tiltRule(mount, seats)];
+}
+
+function reachRule(mount: Mount, { seats }: Seats, halfWidthMm: number): Fit[] {
+  let worst: { off: number; viewer: string } | undefined;
+  for (const { viewer, across } of seats) {
+    const side = across.value < 0 ? 'left' : 'right';
+    const off = Math.max(0, Math.abs(across.value) - turnOf(mount, side, halfWidthMm));
+    if (!worst || off > worst.off) worst = { off, viewer };
+  }
+  if (!worst) return [];
+  const level =
+    worst.off >= ACROSS_TURN_DEG ? 'stop' : worst.off > ACROSS_MIND_DEG ? 'caution' : 'info';
+  return [
+    {
+      rule: 'reach',
+      ok: level === 'info',
+      level,
+      value: worst.off,
+      limit: ACROSS_MIND_DEG,
+      margin: ACROSS_MIND_DEG - worst.off,
+      unit: 'deg',
+      axis: worst.viewer,
+    },
+  ];
+}
+
+function tiltRule(mount: Mount, { tilt }: Seats): Fit[] {
+  if (!tilt) return [];
+  const down = tilt.value >= 0;
+  const limit = (down ? mount.tilt?.down : mount.tilt?.up) ?? 0;
+  const value = Math.abs(tilt.value);
+  const lacking = value - limit;
+  const level = lacking >= TILT_STOP_DEG ? 'stop' : lacking >= TILT_PLAIN_DEG ? 'caution' : 'info';
+  return [
+    {
+      rule: 'tilt',
+      ok: level === 'info',
+      level,
+      value,
+      limit,
+      margin: limit - value,
+      unit: 'deg',
+      axis: down ? 'down' : 'up',
+    },
+  ];
+}
+
+/** How far past what fits the seats leave a mount, degrees: to rank among equals. */
+export const seatShortfall = (reasons: readonly Fit[]): number =>
+  reasons.reduce((sum, r) => {
+    if (r.rule === 'reach') return sum + Math.max(0, -r.margin);
+    if (r.rule === 'tilt') return sum + Math.max(0, -r.margin - TILT_PLAIN_DEG);
+    return sum;
+  }, 0);

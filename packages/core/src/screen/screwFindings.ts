@@ -1,0 +1,60 @@
+import type { Finding, Mount, Screen } from '@steddo/contract';
+import { finding } from '../findings';
+import { INSERT_FREE_MM } from '../tolerances';
+import { patternClass } from './patternClass';
+import { stackNeeds, type Stacking } from './stackScrews';
+import { threadOf } from './threads';
+
+/** What there is to say about the screws: what to measure, what to buy, what nobody sells. */
+export function screwFindings(
+  screen: Screen,
+  mount: Mount,
+  stacking: Stacking | undefined,
+  wanted: string | undefined,
+): Finding[] {
+  const needs = stackNeeds(screen, mount);
+  const found: Finding[] = [];
+  if (needs.set.length > 0)
+    found.push(finding('insert-to-measure', 'caution', 'set', { fields: needs.set }));
+  if (needs.bag.length > 0)
+    found.push(finding('bag-unknown', 'caution', 'set', { fields: needs.bag }));
+  if (!stacking) return found;
+  const { stacks, check } = stacking;
+  if (check.spacer)
+    found.push(
+      finding('spacer-needed', 'info', 'set', {
+        why: check.spacer.why,
+        leastMm: check.spacer.least,
+      }),
+    );
+  if (needs.bag.length === 0 && stacks.length === 0) found.push(noneFinding(check));
+  if (wanted !== undefined && !stacks.some((s) => s.id === wanted))
+    found.push(finding('stack-gone', 'caution', 'set', { stack: wanted }));
+  return found;
+}
+
+function noneFinding({ buy, insert }: Stacking['check']): Finding {
+  const { depth: depthMm, thread } = insert;
+  if (!buy)
+    return finding('insert-too-shallow', 'stop', 'set', {
+      depthMm,
+      needMm: threadOf(thread).diameterMm + INSERT_FREE_MM,
+    });
+  return finding('screw-none', 'stop', 'set', {
+    thread,
+    fromMm: buy.from,
+    toMm: buy.to,
+    lengthMm: buy.length ?? -1,
+    spacerMm: buy.spacer ?? -1,
+  });
+}
+
+/** A note where the insert's thread is not the one that the standard gives its pattern. */
+export function threadFindings(screen: Screen): Finding[] {
+  const thread = screen.insert?.thread;
+  const { name, thread: usual } = patternClass(screen.pattern, screen.mass);
+  const takes = name === 'F' ? ['M6', 'M8'] : name === 'between' ? [] : [usual];
+  if (thread === undefined || takes.length === 0 || takes.includes(thread)) return [];
+  const values = { patternClass: name, thread, takes };
+  return [finding('thread-off-class', 'info', 'set', values, 'VESA FDMI, from memory')];
+}

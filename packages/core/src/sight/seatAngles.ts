@@ -1,0 +1,25 @@
+import type { Job, Working } from '@steddo/contract';
+import { leaf, minus, node } from '../working';
+import { faceOut } from './viewerAngles';
+
+export interface SeatAngle {
+  viewer: string;
+  /** Degrees off straight ahead, positive to the right. */
+  across: Working;
+}
+
+/**
+ * How far across each viewer sits, seen from the set's middle, folded: atan(across / away).
+ * A seat 1000 mm to the right and 2400 away from the face: 22.6 degrees.
+ */
+export function seatAngles(job: Job, centreX: Working, spacer?: Working): SeatAngle[] {
+  return (job.room.viewers ?? []).flatMap((v) => {
+    if (v.distance === undefined || v.x === undefined) return [];
+    const at = (field: string) => `room.viewers.${v.id}.${field}`;
+    const distance = leaf('eye-distance', v.distance, 'mm', { path: at('distance') });
+    const away = minus('eye-to-face', distance, faceOut(job, spacer));
+    if (away.value <= 0) return [];
+    const aside = minus('eye-across', leaf('eye-x', v.x, 'mm', { path: at('x') }), centreX);
+    return [{ viewer: v.id, across: node('seat-across', 'atan', 'deg', [aside, away]) }];
+  });
+}
