@@ -44,7 +44,7 @@ export { spacerNeed } from './screen/spacerNeed';
 export { STOCK_LENGTHS_MM, threadOf } from './screen/threads';
 export { fitMount } from './mount/fitMount';
 export { fitContext, type FitContext } from './mount/fitContext';
-export { compareJudged, judgeMount, rankMounts, rankedOf } from './mount/rankMounts';
+export { comparePlaces, placeOf, rankMounts, rankOne, type Place } from './mount/rankMounts';
 export { comparedOf, type Compared } from './mount/compareMounts';
 export { liftLimitKg, liftPeople } from './mount/liftPeople';
 export { turnOf } from './mount/seatRules';

@@ -36,10 +36,11 @@ export interface Interval {
  * An interval may be a single point; an empty result means that nothing is possible.
  */
 export function feasible(forbidden: readonly Forbidden[]): Interval[] {
-  const sorted = [...forbidden].filter((f) => f.hi - f.lo > SAME_MM).sort((a, b) => a.lo - b.lo);
+  const sorted = [...forbidden].sort((a, b) => a.lo - b.lo);
   const found: Interval[] = [];
   let from: Edge = { at: -Infinity, by: 'nothing' };
   for (const f of sorted) {
+    if (f.hi - f.lo <= SAME_MM) continue;
     if (f.lo >= from.at - SAME_MM && f.lo > -Infinity)
       found.push({ from, to: { at: Math.max(f.lo, from.at), by: f.by, working: f.loWorking } });
     if (f.hi > from.at) from = { at: f.hi, by: f.by, working: f.hiWorking };

@@ -1,11 +1,6 @@
 import type { Fit, Item, Mount, Plate } from '@steddo/contract';
-import {
-  feasible,
-  leastRelaxation,
-  nearest,
-  type Forbidden,
-  type Interval,
-} from '../geometry/intervals';
+import { freeNear, type FreeNear } from '../geometry/freeNear';
+import { leastRelaxation, type Forbidden } from '../geometry/intervals';
 import { SAME_MM } from '../tolerances';
 import { armHoles } from '../placement/chain';
 import { blockedPlate } from '../placement/blockedPlate';
@@ -35,61 +30,75 @@ export function plateRoomRule(mount: Mount, room: RoomForPlate): Fit[] {
   const { plate, hook } = mount;
   const holes = middleFirst(armHoles(mount));
   if (!plate || !hook || holes.length === 0) return [];
-  const offsets = mount.arm?.foldOffset ? [mount.arm.foldOffset, -mount.arm.foldOffset] : [0];
-  let best: { off: number; free: Interval } | undefined;
-  let short = Infinity;
-  for (const offset of offsets)
-    for (const above of holes) {
-      const toPlate = room.setHeight / 2 + room.patternUp - above - hook.above + room.sag;
-      const limits = [...room.forSet, ...forPlate(plate, room, toPlate, offset)];
-      const free = feasible(limits);
-      const found = nearest(free, room.wanted);
-      if (!found) {
-        const relax = leastRelaxation(limits)?.relax ?? [];
-        if (relax.length > 0)
-          short = Math.min(
-            short,
-            relax.reduce((sum, r) => sum + r.amount, 0),
-          );
-        continue;
-      }
-      const off = Math.abs(found.at - room.wanted);
-      if (best && off >= best.off - SAME_MM) continue;
-      const inside = (i: Interval) =>
-        i.from.at <= found.at + SAME_MM && i.to.at >= found.at - SAME_MM;
-      best = { off, free: free.find(inside)! };
+  const fold = mount.arm?.foldOffset;
+  const shifts = holes.map((above) => above + hook.above - room.patternUp - room.sag);
+  const best = bestPlace(plate, room, shifts, fold);
+  const base = { rule: 'plate-room', limit: room.wallHeight, unit: 'mm' } as const;
+  if (best) {
+    const { off, free } = best;
+    return [{ ...base, ok: true, level: 'info', value: off, margin: free.to - free.from }];
+  }
+  const short = Math.min(
+    room.wallHeight,
+    ...(fold ? [fold, -fold] : [0]).flatMap((o) => shifts.map((s) => shortBy(plate, room, s, o))),
+  );
+  return [{ ...base, ok: false, level: 'stop', value: 0, margin: -short }];
+}
+
+interface Place {
+  off: number;
+  free: FreeNear;
+}
+
+/** Nearest to the wanted height over arm holes and folds; the first that does not move it ends the search. */
+function bestPlace(
+  plate: Plate,
+  room: RoomForPlate,
+  shifts: readonly number[],
+  fold: number | undefined,
+): Place | undefined {
+  let best: Place | undefined;
+  for (const offset of fold ? [fold, -fold] : [0])
+    for (const shift of shifts) {
+      const free = freeNear(blocksFor(plate, room, shift, offset), room.wanted);
+      if (!free) continue;
+      const off = Math.abs(free.at - room.wanted);
+      if (!best || off < best.off - SAME_MM) best = { off, free };
+      if (off <= SAME_MM) return best;
     }
-  const value = best?.off ?? 0;
-  const margin = best ? best.free.to.at - best.free.from.at : -Math.min(short, room.wallHeight);
-  const judged = best
-    ? ({ ok: true, level: 'info' } as const)
-    : ({ ok: false, level: 'stop' } as const);
-  return [{ rule: 'plate-room', ...judged, value, limit: room.wallHeight, margin, unit: 'mm' }];
+  return best;
 }
 
 /** Among arm holes that serve equally the one nearest to the middle counts, as in the placement. */
-function middleFirst(holes: readonly number[]): number[] {
+function middleFirst(holes: readonly number[]): readonly number[] {
+  if (holes.length === 1) return holes;
   const off = (i: number) => Math.abs(i - (holes.length - 1) / 2);
-  return holes
-    .map((above, i) => ({ above, i }))
-    .sort((a, b) => off(a.i) - off(b.i))
-    .map((h) => h.above);
+  const order = holes.map((above, i) => ({ above, off: off(i) }));
+  return order.sort((a, b) => a.off - b.off).map((h) => h.above);
 }
 
-/** Forbidden centres of the set on account of its plate: plate bottom = centre - half height + toPlate. */
-function forPlate(plate: Plate, room: RoomForPlate, toPlate: number, offset: number): Forbidden[] {
-  const shift = room.setHeight / 2 - toPlate;
-  const x = room.patternX + offset;
-  const blocked = room.obstacles.flatMap((item) =>
-    blockedPlate(item, plate, x).map(([lo, hi]) => ({
-      by: item.id,
-      lo: lo + shift,
-      hi: hi + shift,
-    })),
-  );
-  return [
-    { by: 'plate:floor', lo: -Infinity, hi: shift },
-    { by: 'plate:ceiling', lo: room.wallHeight - plate.height + shift, hi: Infinity },
-    ...blocked,
-  ];
+/**
+ * Where the set's centre may not be, flat as lo, hi …; plate bottom = centre - shift, as
+ * bottom to plate = half height + pattern up - pattern above hook - hook above plate (+ sag).
+ */
+function blocksFor(plate: Plate, room: RoomForPlate, shift: number, offset: number): number[] {
+  const blocks = [-Infinity, shift, room.wallHeight - plate.height + shift, Infinity];
+  for (const f of room.forSet) blocks.push(f.lo, f.hi);
+  for (const item of room.obstacles)
+    for (const [lo, hi] of blockedPlate(item, plate, room.patternX + offset))
+      blocks.push(lo + shift, hi + shift);
+  return blocks;
+}
+
+/** How much the room would have to give for this plate, at this arm hole and fold. */
+function shortBy(plate: Plate, room: RoomForPlate, shift: number, offset: number): number {
+  const blocks = blocksFor(plate, room, shift, offset);
+  const own: Forbidden[] = [];
+  for (let i = 0; i < blocks.length; i += 2) {
+    const [lo, hi] = [blocks[i]!, blocks[i + 1]!];
+    const given = room.forSet[i / 2 - 2] ?? { by: `plate ${i}`, lo, hi };
+    own.push(i < 4 ? { by: 'plate', lo, hi, yields: 0 } : given);
+  }
+  const relax = leastRelaxation(own)?.relax;
+  return relax ? relax.reduce((sum, r) => sum + r.amount, 0) : Infinity;
 }

@@ -4,15 +4,19 @@ import { fitMount, shortfall } from './fitMount';
 import { seatShortfall } from './seatRules';
 import { toMeasure } from './toMeasure';
 
-/** A mount with all that decides its place in the list. */
-interface Judged {
+/** All that decides a mount's place in the list. */
+export interface Place {
   mount: Mount;
-  reasons: Fit[];
   stops: number;
   cautions: number;
   seats: number;
   special: number;
   price: number;
+}
+
+/** A place with the rules that led to it. */
+interface Judged extends Place {
+  reasons: Fit[];
 }
 
 /**
@@ -26,12 +30,24 @@ export function rankMounts(mounts: readonly Mount[], job: Job): Ranked[] {
   return mounts
     .filter((mount) => !mount.archived)
     .map((mount) => judgeMount(mount, job, context))
-    .sort(compareJudged)
+    .sort(comparePlaces)
     .map(rankedOf);
 }
 
-/** One mount's place among others, without its words: for long lists, which are cut before they are worded. */
-export function judgeMount(mount: Mount, job: Job, context: FitContext): Judged {
+/**
+ * The place of one mount among others, without its reasons: for long lists, of which only the first
+ * are shown. `rankMounts` gives the same order.
+ */
+export function placeOf(mount: Mount, job: Job, context: FitContext): Place {
+  const { reasons: _, ...place } = judgeMount(mount, job, context);
+  return place;
+}
+
+/** One mount with its reasons, as it stands in the ranked list. */
+export const rankOne = (mount: Mount, job: Job, context: FitContext): Ranked =>
+  rankedOf(judgeMount(mount, job, context));
+
+function judgeMount(mount: Mount, job: Job, context: FitContext): Judged {
   const reasons = fitMount(mount, job, context);
   let [stops, cautions] = [0, 0];
   for (const r of reasons) {
@@ -54,7 +70,7 @@ export function judgeMount(mount: Mount, job: Job, context: FitContext): Judged 
 /** Made for a place of their own (a corner, a camper, a bench, a hole in the wall): after the rest. */
 const SPECIAL: readonly MountType[] = ['corner', 'vehicle', 'monitor-arm', 'recess'];
 
-export function compareJudged(a: Judged, b: Judged): number {
+export function comparePlaces(a: Place, b: Place): number {
   return (
     a.stops - b.stops ||
     a.cautions - b.cautions ||
@@ -69,7 +85,7 @@ export function compareJudged(a: Judged, b: Judged): number {
 
 const byText = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
-export function rankedOf({ mount, reasons, stops, cautions }: Judged): Ranked {
+function rankedOf({ mount, reasons, stops, cautions }: Judged): Ranked {
   const failed = reasons.filter((r) => !r.ok);
   const nearest = failed.sort((a, b) => shortfall(a) - shortfall(b))[0];
   return {

@@ -19,6 +19,7 @@ export const isUnder = (item: Item, plate: Plate, x: number): boolean =>
  */
 export function blockedPlate(item: Item, plate: Plate, x: number): [number, number][] {
   if (!isUnder(item, plate, x)) return [];
+  if (!plate.open?.length) return [[item.bottom - plate.height, item.top]];
   const bounds = [
     item.bottom - plate.height,
     ...openFor(item, plate, x).flatMap(({ open }) => [
