@@ -8,6 +8,8 @@ import { localOnly } from './middleware/localOnly';
 import { requestLog } from './middleware/requestLog';
 import { staticApp } from './middleware/staticApp';
 import { apiRoutes } from './routes/api';
+import { catalogueRoutes } from './routes/catalogue';
+import { importRoutes } from './routes/importCatalogue';
 
 export interface AppParts {
   store: Store;
@@ -44,15 +46,16 @@ const POLICY = {
 /** The application, given its database, clock and log. */
 export async function makeApp({ store, log, now, web }: AppParts): Promise<Koa> {
   const app = new Koa();
-  const routes = apiRoutes(store, now);
+  const routes = [apiRoutes(store, now), catalogueRoutes(store, now)];
   app.use(requestLog(log, now));
   app.use(errorBoundary(log));
   app.use(localOnly);
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
   app.use(await staticApp(web));
+  app.use(importRoutes(store, now).routes());
   app.use(bodyParser({ jsonLimit: '2mb', enableTypes: ['json'] }));
-  app.use(routes.routes());
-  app.use(routes.allowedMethods());
+  for (const router of routes) app.use(router.routes());
+  for (const router of routes) app.use(router.allowedMethods());
   app.on('error', (err: unknown) => log.error({ err }, 'response failed'));
   return app;
 }

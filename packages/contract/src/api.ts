@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { catalogue } from './catalogue';
+import { catalogue, mount } from './catalogue';
 import { job } from './job';
 import { id, wholeNumber } from './parts';
 
@@ -57,6 +57,14 @@ export const errorReply = z.strictObject({
   faults: z.array(fault).optional(),
 });
 export const catalogueReply = catalogue;
+/** One settled edit of a mount as it leaves the device. */
+export const saveMount = z.strictObject({ editId: id, mount });
+export const savedMount = z.strictObject({ id, version });
+export const mountHistory = z.strictObject({
+  versions: z.array(z.strictObject({ version, savedAt: z.string(), mount })),
+});
+export const importedReply = z.strictObject({ mounts: wholeNumber });
+
 export const roomIdParam = roomId;
 
 export type SaveRequest = z.infer<typeof saveRequest>;
@@ -64,3 +72,5 @@ export type SavedReply = z.infer<typeof savedReply>;
 export type RoomSummary = z.infer<typeof roomSummary>;
 export type StaleReply = z.infer<typeof staleReply>;
 export type Fault = z.infer<typeof fault>;
+export type SaveMount = z.infer<typeof saveMount>;
+export type MountHistory = z.infer<typeof mountHistory>;

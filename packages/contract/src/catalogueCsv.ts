@@ -1,6 +1,7 @@
 import type { Fault } from './api';
 import { catalogue, mount, type Catalogue, type Mount } from './catalogue';
 import { checkFile, type Checked } from './faults';
+import { buildKind } from './parts';
 
 /**
  * Mounts as a table: a column for each field, with dots (`depth.folded`); lists have `;` between
@@ -22,34 +23,58 @@ const LISTS: Record<string, readonly string[]> = {
 };
 const TEXTS = ['id', 'name', 'type', 'arm.kind', 'thread'];
 const FLAGS = ['serviceStand', 'archived'];
+const FIXING = ['kind', 'diameter', 'length', 'threadLength', 'count', 'pilot', 'washer', 'head', 'tension', 'shear']; // prettier-ignore
+const WALLS = buildKind.options.filter((k) => k !== 'unknown').map((k) => `walls.${k}`);
+
+/** Columns without which no row can be a mount. */
+const NEEDED = [
+  'id', 'name', 'type', 'maxMass', 'screenSize.min', 'screenSize.max', 'pattern.min.width', 'pattern.min.height',
+  'pattern.max.width', 'pattern.max.height', 'depth.folded',
+]; // prettier-ignore
+
+/** Every column in the order of an export. A wall alone (`walls.masonry`) takes `true`: no numbers for it. */
+export const CATALOGUE_COLUMNS: readonly string[] = [
+  ...NEEDED.slice(0, 4), 'archived', 'price', ...NEEDED.slice(4, 10), 'pattern.only', 'pattern.extendedAbove.width',
+  'pattern.extendedAbove.height', 'depth.folded', 'depth.extended', 'tilt.down', 'tilt.up', 'swivel.left', 'swivel.right',
+  'slide', 'trim.height', 'trim.roll', 'trim.pitch', 'mass', 'movingMass', 'studs.count', 'studs.minSpacing',
+  'studs.maxSpacing',
+  ...WALLS.flatMap((w) => [w, `${w}.maxBoard`, ...FIXING.map((f) => `${w}.fixing.${f}`)]),
+  'plate.width', 'plate.height', 'plate.thickness', 'plate.open', 'plate.slots', 'hook.above', 'hook.spacing',
+  'patternAboveHook', 'arm.kind', 'arm.links', 'arm.head', 'arm.rootX', 'arm.limits.shoulder', 'arm.limits.elbow',
+  'arm.foldOffset', 'arm.range.min', 'arm.range.max', 'bag.bracket', 'bag.screws', 'bag.spacers', 'bag.washers',
+  'serviceStand', 'securityScrews.reach',
+]; // prettier-ignore
+const KNOWN = new Set(CATALOGUE_COLUMNS);
+
 const isText = (column: string): boolean =>
   TEXTS.includes(column) || /\.fixing\.kind$/.test(column);
+const isFlag = (column: string): boolean => FLAGS.includes(column) || WALLS.includes(column);
 
 type Cell = { ok: true; value: unknown } | { ok: false; reason: string };
 
-/**
- * Reads a table, its first row the names of the columns, into a catalogue. Every fault names row,
- * column and reason; with one fault nothing is taken.
- */
-export function catalogueFromRows(rows: readonly (readonly string[])[]): Checked<Catalogue> {
-  const [header = [], ...body] = rows;
-  const columns = header.map((c) => c.trim());
+/** Takes a table row by row, so that a long one can be read as it comes. */
+export interface CatalogueReader {
+  add: (cells: readonly string[]) => void;
+  /** Rows taken so far, without the names of the columns. */
+  count: () => number;
+  finish: () => Checked<Catalogue>;
+}
+
+/** Reads rows, the first of them the names of the columns. Every fault names row, column and reason. */
+export function catalogueReader(): CatalogueReader {
   const faults: Fault[] = [];
-  if (columns.length === 0 || columns[0] === '')
-    return { ok: false, faults: [{ path: 'row 1', reason: 'has no names of columns' }] };
   const mounts: Mount[] = [];
   const rowOfId = new Map<string, number>();
-  body.forEach((cells, index) => {
-    const row = index + 2;
+  let columns: string[] | undefined;
+  let row = 0;
+  const addMount = (cells: readonly string[], names: readonly string[]) => {
     if (cells.every((c) => c.trim() === '')) return;
-    const read = readRow(columns, cells, row);
-    const checked =
-      read.faults.length === 0 ? checkFile(mount, read.entry) : { ok: false as const, faults: [] };
+    const read = readRow(names, cells, row);
     faults.push(...read.faults);
+    if (read.faults.length > 0) return;
+    const checked = checkFile(mount, read.entry);
     if (!checked.ok) {
-      faults.push(
-        ...checked.faults.map((f) => ({ path: `row ${row}, ${f.path}`, reason: f.reason })),
-      );
+      faults.push(...checked.faults.map((f) => ({ ...f, path: `row ${row}, ${f.path}` })));
       return;
     }
     const { id } = checked.value;
@@ -58,13 +83,51 @@ export function catalogueFromRows(rows: readonly (readonly string[])[]): Checked
       faults.push({ path: `row ${row}, id`, reason: `"${id}" is already used in row ${before}` });
     rowOfId.set(id, row);
     mounts.push(checked.value);
-  });
-  if (faults.length > 0) return { ok: false, faults };
-  return checkFile(catalogue, { format: 'steddo-catalogue', version: 1, mounts });
+  };
+  return {
+    add: (cells) => {
+      row += 1;
+      if (columns) return addMount(cells, columns);
+      columns = cells.map((c, i) => (i === 0 ? c.replace(/^\uFEFF/, '') : c).trim());
+      faults.push(...headerFaults(columns));
+    },
+    count: () => Math.max(0, row - 1),
+    finish: () => {
+      if (!columns || columns.every((c) => c === ''))
+        return { ok: false, faults: [{ path: 'row 1', reason: 'has no names of columns' }] };
+      if (faults.length > 0) return { ok: false, faults };
+      if (mounts.length === 0)
+        return { ok: false, faults: [{ path: 'row 2', reason: 'is missing: there is no mount' }] };
+      return checkFile(catalogue, { format: 'steddo-catalogue', version: 1, mounts });
+    },
+  };
+}
+
+/** A whole table at once; with one fault nothing is taken. */
+export function catalogueFromRows(rows: readonly (readonly string[])[]): Checked<Catalogue> {
+  const reader = catalogueReader();
+  rows.forEach((cells) => reader.add(cells));
+  return reader.finish();
+}
+
+function headerFaults(columns: readonly string[]): Fault[] {
+  if (columns.every((c) => c === '')) return [];
+  const at = (column: string) => `row 1, ${column}`;
+  return [
+    ...columns.flatMap((c, i) => {
+      if (c === '') return [{ path: `row 1, column ${i + 1}`, reason: 'has no name' }];
+      if (columns.indexOf(c) < i) return [{ path: at(c), reason: 'is there twice' }];
+      return KNOWN.has(c) ? [] : [{ path: at(c), reason: 'is not a column of this format' }];
+    }),
+    ...NEEDED.filter((n) => !columns.includes(n)).map((n) => ({
+      path: at(n),
+      reason: 'is missing: every mount needs it',
+    })),
+  ];
 }
 
 function readRow(columns: readonly string[], cells: readonly string[], row: number) {
-  const entry: Record<string, unknown> = {};
+  const entry: Record<string, unknown> = { walls: {} };
   const faults: Fault[] = [];
   if (cells.length > columns.length)
     faults.push({
@@ -73,29 +136,34 @@ function readRow(columns: readonly string[], cells: readonly string[], row: numb
     });
   columns.forEach((column, i) => {
     const text = (cells[i] ?? '').trim();
-    if (text === '') return;
+    if (text === '' || !KNOWN.has(column)) return;
     const cell = readCell(column, text);
-    if (cell.ok) put(entry, column.split('.'), cell.value);
-    else faults.push({ path: `row ${row}, ${column}`, reason: cell.reason });
+    if (!cell.ok) faults.push({ path: `row ${row}, ${column}`, reason: cell.reason });
+    else if (!WALLS.includes(column)) put(entry, column.split('.'), cell.value);
+    // a wall kind without numbers of its own is still a wall that the mount takes
+    else if (cell.value === true) put(entry, column.split('.'), {});
   });
-  // a wall kind without numbers of its own is still a wall that the mount takes
-  return { entry: { walls: {}, ...entry }, faults };
+  return { entry, faults };
 }
 
 function readCell(column: string, text: string): Cell {
   const names = LISTS[column];
+  // one hook height may stand alone, so a table gives back the mount as it was
+  if (column === 'patternAboveHook' && !text.includes(';')) return readNumber(text);
   if (names) return readList(text, names);
   if (isText(column)) return { ok: true, value: text };
-  if (!FLAGS.includes(column)) return readNumber(text);
+  if (!isFlag(column)) return readNumber(text);
   if (text === 'true' || text === 'false') return { ok: true, value: text === 'true' };
   return { ok: false, reason: `takes true or false, not "${text}"` };
 }
 
+const NUMBER = /^[+-]?(\d+\.?\d*|\.\d+)$/;
+
 function readNumber(text: string): Cell {
-  const value = Number(text);
-  return Number.isFinite(value)
-    ? { ok: true, value }
-    : { ok: false, reason: `takes a number, not "${text}"` };
+  if (NUMBER.test(text)) return { ok: true, value: Number(text) };
+  const comma = NUMBER.test(text.replace(',', '.')) ? ' (write the decimal with a point)' : '';
+  const unit = /^[+-]?[\d.,]+ *(mm|cm|kg|in|lb|")$/.test(text) ? ' (no unit: mm and kg)' : '';
+  return { ok: false, reason: `takes a number, not "${text}"${comma}${unit}` };
 }
 
 function readList(text: string, names: readonly string[]): Cell {
@@ -104,7 +172,10 @@ function readList(text: string, names: readonly string[]): Cell {
     const parts = item.trim().split('x');
     const wanted = Math.max(1, names.length);
     if (parts.length !== wanted)
-      return { ok: false, reason: `"${item}" has ${parts.length} parts and needs ${wanted}` };
+      return {
+        ok: false,
+        reason: `"${item}" has ${parts.length} ${parts.length === 1 ? 'part' : 'parts'} and needs ${wanted}`,
+      };
     const cells = parts.map((part, i) => readPart(names[i] ?? '', part.trim()));
     const bad = cells.find((c) => !c.ok);
     if (bad) return bad;
@@ -122,10 +193,33 @@ const readPart = (name: string, text: string): Cell =>
 function put(entry: Record<string, unknown>, path: readonly string[], value: unknown): void {
   const [key = '', ...rest] = path;
   if (rest.length === 0) {
-    entry[key] = value;
+    entry[key] =
+      typeof value === 'object' && !Array.isArray(value) ? { ...Object(entry[key]) } : value;
     return;
   }
   const inner = (entry[key] ?? {}) as Record<string, unknown>;
   entry[key] = inner;
   put(inner, rest, value);
 }
+
+/** The mounts as rows, the names of the used columns first: reading them gives the same mounts. */
+export function catalogueRows(mounts: readonly Mount[]): string[][] {
+  const cells = mounts.map((m) => new Map(CATALOGUE_COLUMNS.map((c) => [c, written(m, c)])));
+  const used = CATALOGUE_COLUMNS.filter((c) => NEEDED.includes(c) || cells.some((row) => row.get(c) !== '')); // prettier-ignore
+  return [[...used], ...cells.map((row) => used.map((c) => row.get(c) ?? ''))];
+}
+
+function written(mount: Mount, column: string): string {
+  const value = column.split('.').reduce<unknown>(read, mount);
+  if (value === undefined) return '';
+  if (WALLS.includes(column)) return Object.keys(value as object).length === 0 ? 'true' : '';
+  const names = LISTS[column];
+  if (!names) return String(value);
+  const items = Array.isArray(value) ? (value as unknown[]) : [value];
+  const text = (item: unknown) =>
+    names.length === 0 ? String(item) : names.map((n) => String(read(item, n))).join('x');
+  return items.map(text).join(';');
+}
+
+const read = (from: unknown, key: string): unknown =>
+  typeof from === 'object' && from !== null ? (from as Record<string, unknown>)[key] : undefined;

@@ -3,13 +3,27 @@ export { job, screen } from './job';
 export { catalogue, mount, anchor } from './catalogue';
 export { plan } from './plan';
 export * as api from './api';
-export { catalogueFromRows } from './catalogueCsv';
+export {
+  CATALOGUE_COLUMNS,
+  catalogueFromRows,
+  catalogueReader,
+  catalogueRows,
+  type CatalogueReader,
+} from './catalogueCsv';
 export { checkFile, pathText } from './faults';
 
 export type { Checked } from './faults';
-export type { Fault, RoomSummary, SavedReply, SaveRequest, StaleReply } from './api';
+export type {
+  Fault,
+  MountHistory,
+  RoomSummary,
+  SavedReply,
+  SaveMount,
+  SaveRequest,
+  StaleReply,
+} from './api';
 export type { CentreRule, Job, LevelReading, Measured, Screen } from './job';
-export type { Build, Item, ItemKind, Viewer } from './room';
+export type { Build, FloorThing, Item, ItemKind, Viewer, Zone } from './room';
 export type { Evidence, Look } from './evidence';
 export type {
   Bit,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { anchor, bit, lag, mount, screenFields } from './catalogue';
-import { build, item, viewer, zone } from './room';
+import { build, floorThing, item, viewer, zone } from './room';
 import {
   angle,
   at,
@@ -40,24 +40,7 @@ const room = z.strictObject({
     .optional(),
   viewers: z.array(viewer).max(40).optional(),
   objects: z.array(item).max(400).optional(),
-  floor: z
-    .array(
-      z
-        .strictObject({
-          id,
-          kind: z.string().min(1).max(60),
-          name: words.optional(),
-          left: coordinate,
-          right: coordinate,
-          near: length,
-          far: length,
-          height: length.optional(),
-        })
-        .refine((f) => f.left < f.right, { path: ['right'], message: 'must be right of left' })
-        .refine((f) => f.near < f.far, { path: ['far'], message: 'must be further than near' }),
-    )
-    .max(200)
-    .optional(),
+  floor: z.array(floorThing).max(200).optional(),
   heat: z
     .strictObject({ x: coordinate, y: coordinate, celsius: z.number().min(-50).max(500) })
     .optional(),

@@ -239,6 +239,10 @@ const placement = z.strictObject({
   feasibleX: intervals,
   binding: z.array(z.string()),
   conflict: conflict.optional(),
+  /** What the viewers see at this height, and the tilt that would face them. */
+  angles: z.array(viewerAngles).optional(),
+  tiltNeeded: num.optional(),
+  tiltWorking: working.optional(),
 });
 
 const mark = z.strictObject({

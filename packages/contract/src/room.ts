@@ -84,4 +84,20 @@ export const viewer = z.strictObject({
 export type Build = z.infer<typeof build>;
 export type Item = z.infer<typeof item>;
 export type ItemKind = z.infer<typeof itemKind>;
+export const floorThing = z
+  .strictObject({
+    id,
+    kind: z.string().min(1).max(60),
+    name: words.optional(),
+    left: coordinate,
+    right: coordinate,
+    near: length,
+    far: length,
+    height: length.optional(),
+  })
+  .refine((f) => f.left < f.right, leftToRight)
+  .refine((f) => f.near < f.far, { path: ['far'], message: 'must be further than near' });
+
+export type Zone = z.infer<typeof zone>;
+export type FloorThing = z.infer<typeof floorThing>;
 export type Viewer = z.infer<typeof viewer>;

@@ -24,8 +24,12 @@ export type { LengthUnit, MassUnit } from './units/convert';
 // edits of the job document
 export { applyCommand, type Applied, type Command } from './edit/command';
 export { chooseHeight } from './edit/chooseHeight';
+export { offeredHeights, type Offer } from './offeredHeights';
+export { followSchool } from './edit/followSchool';
 export { measure } from './edit/measure';
+export { changedFields } from './edit/changedFields';
 export { replaceJob } from './edit/replaceJob';
+export { snapBox, type SnapBox, type SnapGuide, type Snapped } from './edit/snapBox';
 export {
   EMPTY_HISTORY,
   HISTORY_LIMIT,
@@ -48,11 +52,16 @@ export { comparePlaces, placeOf, rankMounts, rankOne, type Place } from './mount
 export { comparedOf, type Compared } from './mount/compareMounts';
 export { liftLimitKg, liftPeople } from './mount/liftPeople';
 export { turnOf } from './mount/seatRules';
+export { toMeasure } from './mount/toMeasure';
 export { typeAdvice } from './mount/typeAdvice';
 export { combineMarks } from './wall/combineMarks';
 export { SCHOOLS } from './placement/schools';
 export { plateMayCover, setMayCover } from './placement/itemRules';
 export { holeVerdict } from './wall/holeVerdict';
+export { eyeOf } from './sight/eyeOf';
+export { faceOut } from './sight/viewerAngles';
+export { CEILING_GAP_MM, COMFORT_CENTRE_DEG, RECLINE_SHARE, SNAP_MM } from './tolerances';
+export { armHoles, slotRows } from './placement/chain';
 export { isComfortable } from './sight/isComfortable';
 export { pictureDistances } from './sight/pictureDistances';
 export { riseOver } from './level/readLevel';

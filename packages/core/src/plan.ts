@@ -31,6 +31,7 @@ import {
   sidewaysWay,
   sidewaysLimits,
   spotAt,
+  tiltOf,
   type Frame,
   type Spot,
 } from './placement/placeSet';
@@ -134,7 +135,11 @@ function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: St
     ];
   if (spot.binding.length > 0) found.push(movedFinding(job, spot));
   found.push(...(spot.chain?.findings ?? []));
-  found.push(...sightFindings(anglesAt(frame, spot), job, frame.spacer));
+  const angles = anglesAt(frame, spot);
+  const tilt = tiltOf(angles, job);
+  base.placement.angles = angles;
+  if (tilt) Object.assign(base.placement, { tiltNeeded: tilt.value, tiltWorking: tilt });
+  found.push(...sightFindings(angles, job, frame.spacer));
   found.push(
     ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
   );

@@ -104,5 +104,5 @@ export const FILLS_MOST_DEG = 40;
 /** What a sharp eye tells apart, degrees: one minute of arc (ITU-R BT.500 and BT.2022, from memory). */
 export const SHARP_DEG = 1 / 60;
 
-/** Things this close, seen on the screen, pull a dragged edge to them, mm on the wall. Ours. */
-export const SNAP_MM = 40;
+/** A thing this close pulls a dragged edge or middle to it, mm on the wall. Ours. */
+export const SNAP_MM = 25;

@@ -15,6 +15,7 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet): Scene {
   const bounds = { left: 0, right: width, bottom: 0, top: height };
   const shapes: Shape[] = [
     { kind: 'rect', role: 'wall', id: 'wall', ...bounds },
+    ...zoneShapes(job),
     ...studShapes(plan, bounds),
     ...objectShapes(job, false),
     ...markShapes(job),
@@ -22,6 +23,7 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet): Scene {
     ...objectShapes(job, true),
     ...plateShapes(job, plan),
     ...eyeLines(job, bounds),
+    ...settledMarks(job, plan),
     ...holeShapes(plan),
     { kind: 'line', role: 'floor', id: 'floor', x1: 0, y1: 0, x2: width, y2: 0 },
     { kind: 'line', role: 'ceiling', id: 'ceiling', x1: 0, y1: height, x2: width, y2: height },
@@ -157,12 +159,40 @@ function holeShapes(plan: Plan): Shape[] {
   }));
 }
 
+function zoneShapes(job: Job): Shape[] {
+  return (job.room.wall.zones ?? [])
+    .filter((z) => (z.wall ?? 'main') === 'main')
+    .map(({ id, left, right, bottom, top, build }) => ({
+      kind: 'rect',
+      role: 'zone',
+      id,
+      name: build?.state ?? build?.kind ?? 'differs',
+      left,
+      right,
+      bottom,
+      top,
+    }));
+}
+
+/** Short strips of tape where gazes met the wall. */
+function settledMarks(job: Job, plan: Plan): Shape[] {
+  const x = plan.placement?.centre.x ?? job.room.wall.width / 2;
+  const own = (job.room.viewers ?? []).flatMap((v) =>
+    (v.settled ?? []).map((y, i) => ({ id: `settled-${v.id}-${i}`, y })),
+  );
+  const common = (job.aim.schools?.eyes?.settled ?? []).map((y, i) => ({ id: `settled-${i}`, y }));
+  return [...own, ...common].map(({ id, y }, i) => {
+    const at = x + ((i % 5) - 2) * 2.2 * TICK_MM;
+    return { kind: 'line', role: 'settled', id, x1: at - TICK_MM, y1: y, x2: at + TICK_MM, y2: y };
+  });
+}
+
 const MARGIN_MM = 260;
 
 /** The set down to the floor while its height is the question; only the set while holes are. */
 function focusOf(plan: Plan, wall: Box, labels: LabelSet): Box {
   const p = plan.placement;
-  if (!p) return wall;
+  if (!p || labels === 'none') return wall;
   const around: Box = {
     left: p.left - MARGIN_MM,
     right: p.right + MARGIN_MM,

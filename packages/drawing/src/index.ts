@@ -1,5 +1,10 @@
 /** Plan to drawing: lines and labels in mm, pure; for screen and, later, sheets. */
 export { faceScene, type LabelSet } from './faceScene';
+export { sideScene } from './sideScene';
+export { aboveScene } from './aboveScene';
+export { setScene, type SetAsk } from './setScene';
+export { screwScene, type ScrewDrawn } from './screwScene';
 export { fitView, scaleBar, type View } from './fitView';
 export { overlap, placeLabels, type PlacedLabel, type PxBox } from './placeLabels';
 export type { Box, Label, Role, Scene, Shape } from './scene';
+export { plateScene, type PlateAsk } from './plateScene';

@@ -25,7 +25,31 @@ export type Role =
   | 'eye-line'
   | 'stud-mark'
   | 'level-mark'
-  | 'hole';
+  | 'hole'
+  // seen from the side and from above
+  | 'cut'
+  | 'set-cut'
+  | 'set-tilted'
+  | 'seat'
+  | 'body'
+  | 'sight'
+  | 'sight-edge'
+  | 'band'
+  | 'zone'
+  | 'settled'
+  // the set and its screw
+  | 'insert'
+  | 'arm'
+  | 'arm-hole'
+  | 'plug'
+  | 'measure'
+  | 'asked'
+  | 'bracket'
+  | 'washer'
+  | 'spacer'
+  | 'screw'
+  | 'thread'
+  | 'gap';
 
 export type Shape =
   | ({ kind: 'rect'; role: Role; id: string; name?: string; weight?: number } & Box)
@@ -39,6 +63,15 @@ export type Shape =
       x2: number;
       y2: number;
     }
+  | {
+      kind: 'poly';
+      role: Role;
+      id: string;
+      name?: string;
+      points: readonly (readonly [number, number])[];
+      closed: boolean;
+    }
+  | { kind: 'circle'; role: Role; id: string; name?: string; x: number; y: number; r: number }
   | {
       kind: 'cross';
       role: Role;
@@ -72,4 +105,11 @@ export const join = (a: Box, b: Box): Box => ({
   right: Math.max(a.right, b.right),
   bottom: Math.min(a.bottom, b.bottom),
   top: Math.max(a.top, b.top),
+});
+
+export const grow = (box: Box, by: number): Box => ({
+  left: box.left - by,
+  right: box.right + by,
+  bottom: box.bottom - by,
+  top: box.top + by,
 });

@@ -167,7 +167,8 @@ function relaxText(v: FindingValues['height-conflict'], say: Say): string {
   return `${give} Or move the set ${say.length(Math.abs(v.sidewaysMm))} to the ${way}.`;
 }
 
-const measuredName = (to: string): string =>
+/** What was measured to on the set: `hook`, `slot row 2`. */
+export const measuredName = (to: string): string =>
   to.startsWith('row:') ? `slot row ${Number(to.slice(4)) + 1}` : to.replace('-', ' ');
 
 /** Level differences are smaller than a tape's division in any unit. */

@@ -1,11 +1,13 @@
 /** Findings, workings, marks and faults as sentences: one place for screen, print and speech. */
-export { bitText, findingText, knownFindings, small } from './findings';
+export { bitText, findingText, knownFindings, measuredName, small } from './findings';
 export { fitText } from './fits';
 export { amountFaultText, tapeFaultText } from './faults';
 export {
   bindingName,
   buildName,
+  distanceRule,
   holeName,
+  itemName,
   levelWord,
   markName,
   schoolName,
@@ -18,3 +20,6 @@ export { planFile } from './planFile';
 export { rounded, sayFor, type Say } from './say';
 export { knownTerms, termOf } from './terms';
 export { opWord, workingLine } from './workings';
+export { misfitText, screwName, washersText } from './screws';
+export { COMPARED_ROWS, adviceText, type ComparedRow } from './mounts';
+export { comfortText, offerTitle } from './customer';

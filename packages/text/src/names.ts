@@ -1,4 +1,13 @@
-import type { Hole, Level, MountType, School, Stage, Verdict } from '@steddo/contract';
+import type {
+  Distances,
+  Hole,
+  ItemKind,
+  Level,
+  MountType,
+  School,
+  Stage,
+  Verdict,
+} from '@steddo/contract';
 import type { Say } from './say';
 
 const BUILDS: Record<string, string> = {
@@ -85,3 +94,21 @@ const MARKS: Record<string, string> = {
   'plate-bottom': 'plate bottom',
 };
 export const markName = (id: string): string => MARKS[id] ?? id;
+
+const ITEMS: Partial<Record<ItemKind, string>> = {
+  data: 'data plate',
+  opening: 'fireplace opening',
+  chimney: 'chimney breast',
+  box: 'in-wall box',
+  other: 'something else',
+};
+/** What a thing on the wall is called while nobody has named it. */
+export const itemName = (kind: ItemKind): string => ITEMS[kind] ?? kind;
+
+/** What a distance from the picture is good for. */
+export const distanceRule: Record<Distances['bounds'][number]['rule'], string> = {
+  'across-40': 'nearest: fills 40° across',
+  'across-30': 'furthest: fills 30° across',
+  'lines-2160': '2160 lines are as fine as the eye from',
+  'lines-1080': '1080 lines are as fine as the eye from',
+};

@@ -40,6 +40,9 @@ const LAST: Record<string, string> = {
   eye: 'eye height',
   distance: 'distance',
   top: 'top',
+  left: 'left edge',
+  right: 'right edge',
+  bottom: 'bottom',
   washer: 'thickness of the washer',
 };
 

@@ -1,4 +1,5 @@
 import type { Job, Unit } from '@steddo/contract';
+import { itemName } from './names';
 import { formatTape, fromKg, tapeOf } from '@steddo/core';
 
 /** How values are worded in one job: its units, and the names of its things. */
@@ -20,7 +21,7 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
   const degrees = (deg: number) => `${rounded(deg, Math.abs(deg) < 1 ? 2 : 1)}°`;
   const thing = (id: string) => {
     const item = job.room.objects?.find((o) => o.id === id);
-    if (item) return `the ${item.name ?? itemNames[item.kind] ?? item.kind}`;
+    if (item) return `the ${item.name ?? itemName(item.kind)}`;
     const viewer = job.room.viewers?.find((v) => v.id === id);
     return viewer?.name ?? id;
   };
@@ -32,12 +33,6 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
   };
   return { length, mass, degrees, value, thing };
 }
-
-const itemNames: Record<string, string> = {
-  opening: 'fireplace opening',
-  box: 'in-wall box',
-  other: 'thing',
-};
 
 /** Rounded for reading only: `rounded(2.34567, 1)` is `2.3`. */
 export const rounded = (value: number, places: number): string =>

@@ -1,23 +1,29 @@
-import { asc } from 'drizzle-orm';
-import { catalogue as format, checkFile, type Catalogue } from '@steddo/contract';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import type { Catalogue, Mount } from '@steddo/contract';
 import type { Db } from './client';
-import { catalogueEntries } from './schema';
+import { catalogueEntries, catalogueHistory } from './schema';
 
 const KINDS = ['mounts', 'anchors', 'screens', 'lags'] as const;
 
-export async function readCatalogue(db: Db): Promise<Catalogue> {
+export interface CatalogueFile {
+  /** Changes with every change of the catalogue. */
+  etag: string;
+  text: string;
+}
+
+/**
+ * The whole catalogue as the text of its file. Entries were checked when they came in; putting their
+ * text together as it lies there is what makes twenty thousand of them quick.
+ */
+export async function readCatalogue(db: Db): Promise<CatalogueFile> {
   const rows = await db.select().from(catalogueEntries).orderBy(asc(catalogueEntries.position));
-  const of = (kind: string) =>
-    rows.filter((r) => r.kind === kind).map((r) => JSON.parse(r.entry) as unknown);
-  const file = {
-    format: 'steddo-catalogue',
-    version: 1,
-    ...Object.fromEntries(KINDS.map((k) => [k, of(k)])),
+  const of = (kind: string) => rows.filter((r) => r.kind === kind).map((r) => r.entry);
+  const lists = KINDS.map((kind) => `"${kind}":[${of(kind).join(',')}]`);
+  const revision = rows.reduce((sum, r) => sum + r.version, 0);
+  return {
+    etag: `"${rows.length}-${revision}"`,
+    text: `{"format":"steddo-catalogue","version":1,${lists.join(',')}}`,
   };
-  const checked = checkFile(format, file);
-  if (!checked.ok)
-    throw new Error(`catalogue: ${checked.faults[0]?.path} ${checked.faults[0]?.reason}`);
-  return checked.value;
 }
 
 /** Adds what is not there yet; an entry that somebody has changed stays as it is. */
@@ -31,4 +37,80 @@ export async function seedCatalogue(db: Db, catalogue: Catalogue): Promise<void>
     })),
   );
   if (rows.length > 0) await db.insert(catalogueEntries).values(rows).onConflictDoNothing();
+}
+
+/** SQLite takes 32,766 values in one statement; a row has seven. */
+const ROWS_AT_ONCE = 2000;
+
+/**
+ * Puts mounts into the catalogue in one transaction: a new version of each, the earlier ones kept.
+ * The same edit sent twice changes nothing. All or none.
+ */
+export async function saveMounts(
+  db: Db,
+  mounts: readonly Mount[],
+  editId: string,
+  now: string,
+): Promise<void> {
+  const [again] = await db
+    .select({ id: catalogueHistory.id })
+    .from(catalogueHistory)
+    .where(eq(catalogueHistory.editId, editId))
+    .limit(1);
+  const first = mounts[0];
+  if (again || !first) return;
+  const rows = mounts.map((m, position) => ({
+    kind: 'mounts' as const,
+    id: m.id,
+    position: NEW_BEFORE + position,
+    savedAt: now,
+    editId,
+    entry: JSON.stringify(m),
+  }));
+  const chunks = Array.from({ length: Math.ceil(rows.length / ROWS_AT_ONCE) }, (_, i) =>
+    rows.slice(i * ROWS_AT_ONCE, (i + 1) * ROWS_AT_ONCE),
+  );
+  const upsert = (chunk: typeof rows) =>
+    db
+      .insert(catalogueEntries)
+      .values(chunk)
+      .onConflictDoUpdate({
+        target: [catalogueEntries.kind, catalogueEntries.id],
+        set: {
+          version: sql`${catalogueEntries.version} + 1`,
+          savedAt: now,
+          editId,
+          entry: sql`excluded.entry`,
+        },
+      });
+  const before = remember(db);
+  await db.batch([before, ...chunks.map(upsert), remember(db)]);
+}
+
+/** Imported and own mounts come before the seeded ones of equal standing; the ranking decides. */
+const NEW_BEFORE = -1_000_000;
+
+/** Copies every version that the history does not have yet. */
+const remember = (db: Db) =>
+  db.run(sql`insert or ignore into catalogue_history (kind, id, version, saved_at, edit_id, entry)
+    select kind, id, version, saved_at, edit_id, entry from catalogue_entries`);
+
+/** Every version of one mount, the latest first; empty when there is no such mount. */
+export async function mountVersions(db: Db, id: string) {
+  const own = and(eq(catalogueHistory.kind, 'mounts'), eq(catalogueHistory.id, id));
+  const rows = await db
+    .select()
+    .from(catalogueHistory)
+    .where(own)
+    .orderBy(desc(catalogueHistory.version));
+  const current = await db
+    .select()
+    .from(catalogueEntries)
+    .where(and(eq(catalogueEntries.kind, 'mounts'), eq(catalogueEntries.id, id)));
+  const all = rows.length > 0 ? rows : current;
+  return all.map(({ version, savedAt, entry }) => ({
+    version,
+    savedAt,
+    mount: JSON.parse(entry) as unknown,
+  }));
 }

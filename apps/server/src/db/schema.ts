@@ -34,13 +34,23 @@ export const refused = sqliteTable('refused', {
   job: text('job').notNull(),
 });
 
+const catalogueColumns = {
+  kind: text('kind', { enum: ['mounts', 'anchors', 'screens', 'lags'] }).notNull(),
+  id: text('id').notNull(),
+  version: integer('version').notNull().default(1),
+  savedAt: text('saved_at').notNull().default(''),
+  editId: text('edit_id').notNull().default(''),
+  entry: text('entry').notNull(),
+};
+
 export const catalogueEntries = sqliteTable(
   'catalogue_entries',
-  {
-    kind: text('kind', { enum: ['mounts', 'anchors', 'screens', 'lags'] }).notNull(),
-    id: text('id').notNull(),
-    position: integer('position').notNull(),
-    entry: text('entry').notNull(),
-  },
+  { ...catalogueColumns, position: integer('position').notNull() },
   (t) => [primaryKey({ columns: [t.kind, t.id] })],
 );
+
+/** Every version that an entry has had; what somebody overwrote is not lost. */
+export const catalogueHistory = sqliteTable('catalogue_history', catalogueColumns, (t) => [
+  primaryKey({ columns: [t.kind, t.id, t.version] }),
+  index('catalogue_history_edit').on(t.editId),
+]);

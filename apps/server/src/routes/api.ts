@@ -1,19 +1,15 @@
 import Router from '@koa/router';
 import createError from 'http-errors';
 import { api, checkFile } from '@steddo/contract';
-import { readCatalogue } from '../db/catalogue';
 import type { Store } from '../db/client';
 import { findRevision, findRoom, listRevisions, listRooms, saveRoom } from '../db/rooms';
 
-/** The API: rooms as whole documents, their revisions, the catalogue. */
+/** The API: rooms as whole documents, and their revisions. */
 export function apiRoutes(store: Store, now: () => Date): Router {
   const router = new Router({ prefix: '/api' });
   router.get('/health', async (ctx) => {
     await store.run((db) => db.run('select 1'));
     ctx.body = { ok: true };
-  });
-  router.get('/catalogue', async (ctx) => {
-    ctx.body = await store.run(readCatalogue);
   });
   router.get('/rooms', async (ctx) => {
     ctx.body = { rooms: await store.run(listRooms) };

@@ -18,15 +18,17 @@ export function Names({
 }) {
   const palette = usePalette();
   const named = shapes.flatMap((s) => {
-    if (s.kind === 'cross' || !s.name) return [];
+    if (s.kind === 'cross' || s.kind === 'poly' || !s.name) return [];
     const long = s.name.length * CHAR_PX;
     const place =
-      s.kind === 'line'
-        ? {
-            x: Math.min(width, view.toPx(s.x2, s.y2).x) - long - 8,
-            y: view.toPx(s.x2, s.y2).y - LINE_PX - 2,
-          }
-        : boxPlace(view, s, long);
+      s.kind === 'circle'
+        ? besideHead(view, s)
+        : s.kind === 'line'
+          ? {
+              x: Math.min(width, view.toPx(s.x2, s.y2).x) - long - 8,
+              y: view.toPx(s.x2, s.y2).y - LINE_PX - 2,
+            }
+          : boxPlace(view, s, long);
     if (!place) return [];
     const box = { ...place, width: long, height: LINE_PX };
     const free = box.x >= 0 && box.x + long <= width && !taken.some((t) => overlap(t, box));
@@ -56,4 +58,10 @@ function boxPlace(view: View, s: Extract<Shape, { kind: 'rect' }>, long: number)
   const b = view.toPx(s.right, s.bottom);
   if (b.x - a.x < long + 8 || b.y - a.y < LINE_PX * 2) return undefined;
   return { x: a.x + (b.x - a.x - long) / 2, y: b.y - LINE_PX - 10 };
+}
+
+/** Right of somebody's head, level with it. */
+function besideHead(view: View, s: Extract<Shape, { kind: 'circle' }>) {
+  const { x, y } = view.toPx(s.x + s.r, s.y);
+  return { x: x + 6, y: y - LINE_PX / 2 };
 }

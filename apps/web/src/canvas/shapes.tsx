@@ -1,5 +1,5 @@
-import { memo } from 'react';
-import type { Shape, View } from '@steddo/drawing';
+import { memo, type SVGAttributes } from 'react';
+import type { Role, Shape, View } from '@steddo/drawing';
 import type { Palette } from '../ui/tokens';
 
 /** Corners of pencil lines run a little past each other, px. */
@@ -50,7 +50,18 @@ function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette
     const b = view.toPx(shape.x2, shape.y2);
     return <LineView shape={shape} x1={a.x} y1={a.y} x2={b.x} y2={b.y} palette={palette} />;
   }
+  if (shape.kind === 'poly') return <PolyView shape={shape} view={view} palette={palette} />;
   const { x, y } = view.toPx(shape.x, shape.y);
+  if (shape.kind === 'circle')
+    return (
+      <circle
+        cx={x}
+        cy={y}
+        r={Math.max(1.5, shape.r * view.scale)}
+        data-shape={shape.id}
+        {...pencil(shape.role, palette)}
+      />
+    );
   const ink = palette[shape.state];
   return (
     <g data-shape={shape.id} data-x={shape.x} data-y={shape.y} stroke={ink} strokeWidth={2.4}>
@@ -132,7 +143,21 @@ function RectView({
       );
     case 'open':
       return <rect {...box} fill="none" stroke={palette.hairline} />;
-    default:
+    case 'cut':
+      return (
+        <g>
+          <rect {...box} {...tag} fill={palette.raised} stroke={palette.ink} strokeWidth={1} />
+          <path d={slant(px)} stroke={palette.soft} strokeWidth={0.8} fill="none" />
+        </g>
+      );
+    case 'thread':
+      return (
+        <g>
+          <rect {...box} {...tag} fill={palette.action} fillOpacity={0.16} />
+          <path d={slant(px)} stroke={palette.action} strokeWidth={1} fill="none" />
+        </g>
+      );
+    case 'slot':
       return (
         <rect
           {...box}
@@ -143,7 +168,89 @@ function RectView({
           strokeWidth={1}
         />
       );
+    default:
+      return <rect {...box} {...tag} {...pencil(shape.role, palette)} />;
   }
+}
+
+type Pencil = Pick<
+  SVGAttributes<SVGElement>,
+  'fill' | 'fillOpacity' | 'stroke' | 'strokeWidth' | 'strokeDasharray' | 'strokeLinejoin'
+>;
+
+/** Fill and stroke of the roles that are plain outlines. */
+function pencil(role: Role, palette: Palette): Pencil {
+  const { ink, soft, sheet, raised, action, wood, tape, tapeEdge } = palette;
+  switch (role) {
+    case 'set-cut':
+      return { fill: ink, stroke: ink, strokeWidth: 1 };
+    case 'set-tilted':
+      return { fill: 'none', stroke: ink, strokeWidth: 1.2, strokeDasharray: DASH };
+    case 'seat':
+      return { fill: raised, stroke: soft, strokeWidth: 1 };
+    case 'body':
+      return { fill: 'none', stroke: ink, strokeWidth: 1.8, strokeLinejoin: 'round' };
+    case 'band':
+      return { fill: soft, fillOpacity: 0.12, stroke: 'none' };
+    case 'zone':
+      return { fill: tape, fillOpacity: 0.28, stroke: tapeEdge, strokeDasharray: '2 4' };
+    case 'insert':
+      return { fill: sheet, stroke: ink, strokeWidth: 2.2 };
+    case 'arm':
+      return { fill: raised, fillOpacity: 0.8, stroke: ink, strokeWidth: 1.4 };
+    case 'arm-hole':
+      return { fill: 'none', stroke: soft, strokeWidth: 1 };
+    case 'plug':
+      return { fill: soft, stroke: soft };
+    case 'bracket':
+      return { fill: wood, fillOpacity: 0.5, stroke: ink, strokeWidth: 1.2 };
+    case 'washer':
+      return { fill: soft, stroke: ink, strokeWidth: 1 };
+    case 'spacer':
+      return { fill: tape, stroke: ink, strokeWidth: 1 };
+    case 'screw':
+      return { fill: sheet, stroke: ink, strokeWidth: 1.6 };
+    case 'gap':
+      return { fill: sheet, stroke: action, strokeWidth: 1.2, strokeDasharray: '2 3' };
+    default:
+      return { fill: 'none', stroke: soft, strokeWidth: 1.2, strokeDasharray: DASH };
+  }
+}
+
+function PolyView({
+  shape,
+  view,
+  palette,
+}: {
+  shape: Extract<Shape, { kind: 'poly' }>;
+  view: View;
+  palette: Palette;
+}) {
+  const points = shape.points.map(([x, y]) => view.toPx(x, y));
+  const d = points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
+  return (
+    <path
+      d={shape.closed ? `${d}Z` : d}
+      data-shape={shape.id}
+      {...pencil(shape.role, palette)}
+      {...(shape.closed ? {} : { fill: 'none' })}
+    />
+  );
+}
+
+const SLANT_PX = 7;
+
+/** Hatching of a cut, clipped to its box by its own arithmetic. */
+function slant({ x, y, w, h }: Px): string {
+  const lines: string[] = [];
+  for (let at = SLANT_PX; at < w + h; at += SLANT_PX) {
+    const x1 = x + Math.min(at, w);
+    const y1 = y + Math.max(0, at - w);
+    const x2 = x + Math.max(0, at - h);
+    const y2 = y + Math.min(at, h);
+    lines.push(`M${x1} ${y1}L${x2} ${y2}`);
+  }
+  return lines.join('');
 }
 
 function overrun({ x, y, w, h }: Px): string {
@@ -178,11 +285,34 @@ function LineView({
       return <line {...at} stroke={palette.soft} strokeWidth={1} strokeDasharray={DASH_DOT} />;
     case 'eye-line':
       return <line {...at} stroke={palette.action} strokeWidth={1.4} strokeDasharray="2 5" />;
+    case 'sight':
+      return <line {...at} stroke={palette.action} strokeWidth={1.8} />;
+    case 'sight-edge':
+      return <line {...at} stroke={palette.action} strokeWidth={1} strokeDasharray={DASH} />;
+    case 'settled':
+      return <line {...at} stroke={palette.tapeEdge} strokeWidth={5} />;
+    case 'asked':
+      return (
+        <g stroke={palette.action} strokeWidth={3}>
+          <line {...at} />
+          <path d={endTicks(at)} />
+        </g>
+      );
     case 'hook':
       return <line {...at} stroke={palette.ink} strokeWidth={1.6} />;
     default:
       return <line {...at} stroke={palette.hairline} strokeWidth={1} />;
   }
+}
+
+const TICK_PX = 8;
+
+/** Short ticks across both ends of a measured line. */
+function endTicks({ x1, y1, x2, y2 }: LinePx): string {
+  const long = Math.hypot(x2 - x1, y2 - y1) || 1;
+  const [nx, ny] = [(-(y2 - y1) / long) * TICK_PX, ((x2 - x1) / long) * TICK_PX];
+  const tick = (x: number, y: number) => `M${x - nx} ${y - ny}L${x + nx} ${y + ny}`;
+  return tick(x1, y1) + tick(x2, y2);
 }
 
 const HATCH_PX = 12;

@@ -5,13 +5,14 @@ export interface DragHandlers {
   onMove: (dx: number, dy: number) => void;
   onDone: (dx: number, dy: number) => void;
   onCancel: () => void;
+  onTap?: () => void;
 }
 
 /** Less than this is a tap, px. */
 const SLOP_PX = 3;
 
 /** Dragging on pointer events with capture; the element's parent has `touch-action: none`. */
-export function useDrag({ onMove, onDone, onCancel }: DragHandlers, enabled: boolean) {
+export function useDrag({ onMove, onDone, onCancel, onTap }: DragHandlers, enabled: boolean) {
   const start = useRef<{ x: number; y: number; id: number; moved: boolean } | undefined>(undefined);
   const delta = (e: PointerEvent) => ({
     dx: e.clientX - (start.current?.x ?? 0),
@@ -36,6 +37,7 @@ export function useDrag({ onMove, onDone, onCancel }: DragHandlers, enabled: boo
       const { moved } = start.current;
       start.current = undefined;
       if (moved) onDone(dx, dy);
+      else onTap?.();
     },
     onPointerCancel: () => {
       start.current = undefined;

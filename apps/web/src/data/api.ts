@@ -4,7 +4,9 @@ import {
   checkFile,
   type Catalogue,
   type Fault,
+  type MountHistory,
   type RoomSummary,
+  type SaveMount,
   type SaveRequest,
 } from '@steddo/contract';
 
@@ -70,5 +72,53 @@ export async function sendRoom(id: string, save: SaveRequest): Promise<SendResul
     return { kind: 'refused', message: reply.message, faults: reply.faults ?? [] };
   } catch {
     return { kind: 'offline' };
+  }
+}
+
+/** A mount on its way to the server; refused ones stay on the device. */
+export async function sendMount(edit: SaveMount): Promise<'sent' | 'offline' | 'refused'> {
+  try {
+    const response = await ask(`/api/catalogue/mounts/${encodeURIComponent(edit.mount.id)}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(edit),
+    });
+    if (response.ok) return 'sent';
+    return response.status >= 500 ? 'offline' : 'refused';
+  } catch {
+    return 'offline';
+  }
+}
+
+/** Every version of a mount, the latest first; empty where the server knows none. */
+export async function fetchHistory(id: string): Promise<MountHistory['versions']> {
+  const response = await ask(`/api/catalogue/mounts/${encodeURIComponent(id)}/history`);
+  if (response.status === 404) return [];
+  if (!response.ok) throw new NoServer(`history answered ${response.status}`);
+  return valid(api.mountHistory)(await response.json()).versions;
+}
+
+export type ImportResult =
+  { kind: 'taken'; mounts: number } | { kind: 'refused'; message: string; faults: Fault[] };
+
+/** A file of twenty thousand mounts takes longer than anything else that is sent. */
+const IMPORT_PATIENCE_MS = 120_000;
+
+/** Gives a whole catalogue file to the server, which takes all of it or nothing. */
+export async function sendCatalogue(file: Blob, csv: boolean): Promise<ImportResult> {
+  try {
+    const response = await fetch('/api/catalogue/import', {
+      method: 'POST',
+      headers: { 'content-type': csv ? 'text/csv' : 'application/json' },
+      body: file,
+      signal: AbortSignal.timeout(IMPORT_PATIENCE_MS),
+    });
+    const body: unknown = await response.json();
+    if (response.ok) return { kind: 'taken', mounts: valid(api.importedReply)(body).mounts };
+    const reply = valid(api.errorReply)(body);
+    return { kind: 'refused', message: reply.message, faults: reply.faults ?? [] };
+  } catch {
+    const message = 'the server cannot be reached; nothing was taken';
+    return { kind: 'refused', message, faults: [] };
   }
 }

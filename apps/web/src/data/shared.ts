@@ -1,5 +1,7 @@
-import { fetchRoom, sendRoom } from './api';
+import { mutate } from 'swr';
+import { fetchRoom, sendMount, sendRoom } from './api';
 import { openLocalStore } from './localStore';
+import { OwnMounts } from './ownMounts';
 import { Rooms } from './rooms';
 
 /** The one store and the one set of rooms of this tab, wired to the browser. */
@@ -19,14 +21,25 @@ export const rooms = new Rooms({
   later: (work, ms) => setTimeout(work, ms),
 });
 
+export const ownMounts = new OwnMounts({
+  store: localStore,
+  send: sendMount,
+  newId: () => crypto.randomUUID(),
+  onSent: () => void mutate('catalogue'),
+});
+
 /** Tries again when the network is back or the tab comes to the front, and at start. */
 export function keepSending(): () => void {
-  const onShow = () => document.visibilityState === 'visible' && rooms.flush();
-  window.addEventListener('online', rooms.flush);
+  const flush = () => {
+    rooms.flush();
+    void ownMounts.flush();
+  };
+  const onShow = () => document.visibilityState === 'visible' && flush();
+  window.addEventListener('online', flush);
   document.addEventListener('visibilitychange', onShow);
-  rooms.flush();
+  flush();
   return () => {
-    window.removeEventListener('online', rooms.flush);
+    window.removeEventListener('online', flush);
     document.removeEventListener('visibilitychange', onShow);
   };
 }

@@ -1,7 +1,6 @@
-import { useEffect, useState } from 'react';
 import useSWR from 'swr';
-import type { Catalogue, Job } from '@steddo/contract';
-import { fetchCatalogue, fetchRooms } from './api';
+import type { Job } from '@steddo/contract';
+import { fetchRooms } from './api';
 import { localStore } from './shared';
 
 export interface ListedRoom {
@@ -33,15 +32,4 @@ export function useRoomList(): { rooms: ListedRoom[]; loading: boolean; noServer
     loading: remote.data === undefined && !remote.error && (local.data ?? []).length === 0,
     noServer: Boolean(remote.error),
   };
-}
-
-/** The catalogue from the server; the last one seen when there is no server. */
-export function useCatalogue(): { catalogue: Catalogue | undefined; noServer: boolean } {
-  const { data, error } = useSWR('catalogue', fetchCatalogue, { revalidateOnFocus: false });
-  const [kept, setKept] = useState<Catalogue>();
-  useEffect(() => {
-    if (data) void localStore.keep('catalogue', data);
-    else void localStore.kept('catalogue').then((value) => setKept(value as Catalogue | undefined));
-  }, [data]);
-  return { catalogue: data ?? kept, noServer: Boolean(error) };
 }

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { METRIC } from '@steddo/core';
+import { rounded } from '@steddo/text';
 import { useRoomContext } from '../features/room/RoomContext';
 import { GuessBadge } from '../ui/GuessBadge';
 import { Tap } from '../ui/Tap';
@@ -40,7 +41,9 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
         ? say.mass(value)
         : kind === 'angle'
           ? say.degrees(value)
-          : say.length(value);
+          : kind === 'count'
+            ? `x ${rounded(value, 3)}`
+            : say.length(value);
   return (
     <Tap
       label={`${field.label}, ${words}${field.guess ? ', a guess' : ''}`}

@@ -17,8 +17,8 @@ export interface Field {
   /** Path in the job; the draft is kept under it. */
   path: string;
   label: string;
-  kind: 'length' | 'mass' | 'angle';
-  /** mm, kg or degrees; absent when there is none yet. */
+  kind: 'length' | 'mass' | 'angle' | 'count';
+  /** mm, kg, degrees or a plain number; absent when there is none yet. */
   value?: number;
   guess?: boolean;
   /** Bounds in the unit of the file; beyond them the pad says what it takes. */
@@ -36,34 +36,41 @@ export type Typed =
   | { ok: false; reason: string; perhaps?: { value: number; unit: LengthUnit } };
 
 /** The unit that a bare number is in. */
-export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg';
+export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg' | 'x';
 
 export const unitsFor = (field: Field): readonly EntryUnit[] =>
   field.kind === 'length'
     ? ['in', 'ft', 'mm', 'cm']
     : field.kind === 'mass'
       ? ['lb', 'kg']
-      : ['deg'];
+      : field.kind === 'count'
+        ? ['x']
+        : ['deg'];
 
 export function unitAtStart(field: Field, units: Units): EntryUnit {
   if (field.kind === 'mass') return units === 'imperial' ? 'lb' : 'kg';
   if (field.kind === 'angle') return 'deg';
+  if (field.kind === 'count') return 'x';
   return field.alwaysMm || units === 'metric' ? 'mm' : 'in';
 }
 
 /** Reads what was typed by the field's rules, or says in a sentence what it takes. */
 export function readTyped(text: string, field: Field, unit: EntryUnit, say: Say): Typed {
   if (field.kind === 'length') return readLength(text, field, unit as LengthUnit, say);
-  const units = field.kind === 'mass' ? ['lb', 'kg'] : ['°'];
+  const units = field.kind === 'mass' ? ['lb', 'kg'] : field.kind === 'count' ? ['x'] : ['°'];
   const read = parseAmount(text, units, field.min, field.max, (v, u) =>
     field.kind === 'mass' ? toKg(v, (u ?? unit) === 'lb' ? 'lb' : 'kg') : v,
   );
   if (read.ok) return { ok: true, value: read.value };
   return {
     ok: false,
-    reason: amountFaultText(read.fault, field.kind === 'mass' ? say.mass : say.degrees),
+    reason: amountFaultText(read.fault, amountWords(field, say)),
   };
 }
+
+const plain = (value: number): string => rounded(value, 3);
+const amountWords = (field: Field, say: Say) =>
+  field.kind === 'mass' ? say.mass : field.kind === 'count' ? plain : say.degrees;
 
 function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typed {
   const read = parseTape(text, {
@@ -87,7 +94,7 @@ function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typ
 /** A value as it would be typed, without its unit. */
 export function asTyped(value: number, field: Field, unit: EntryUnit): string {
   if (unit === 'lb') return rounded(fromKg(value, 'lb'), 2);
-  if (unit === 'kg' || unit === 'deg') return rounded(value, 3);
+  if (unit === 'kg' || unit === 'deg' || unit === 'x') return rounded(value, 3);
   if (unit === 'mm' || unit === 'cm' || unit === 'm')
     return rounded(fromMm(value, unit), unit === 'mm' ? 1 : 2);
   const tape: TapeStyle = { unit, divisionMm: 25.4 / 16 };

@@ -1,12 +1,22 @@
 import { View } from 'react-native';
 import type { Finding } from '@steddo/contract';
 import { findingText, type Say } from '@steddo/text';
+import { Tap } from './Tap';
 import { font, usePalette } from './tokens';
 import { Txt } from './Txt';
 import { VerdictShape, levelVerdict, wordOf } from './Verdict';
 
 /** One judgement in a sentence, with its source. */
-export function FindingNote({ finding, say }: { finding: Finding; say: Say }) {
+export function FindingNote({
+  finding,
+  say,
+  onAcknowledge,
+}: {
+  finding: Finding;
+  say: Say;
+  /** Absent where it cannot be acknowledged, or not from here. */
+  onAcknowledge?: (() => void) | undefined;
+}) {
   const palette = usePalette();
   const verdict = levelVerdict[finding.level];
   const edge = verdict ? palette[verdict] : palette.hairline;
@@ -30,6 +40,21 @@ export function FindingNote({ finding, say }: { finding: Finding; say: Say }) {
           </Txt>
           {findingText(finding, say)}
         </Txt>
+        {finding.acknowledged ? (
+          <Txt kind="small" soft>
+            acknowledged
+          </Txt>
+        ) : onAcknowledge ? (
+          <Tap
+            label={`I know, and go on: ${findingText(finding, say)}`}
+            testID={`acknowledge-${finding.code}`}
+            onPress={onAcknowledge}
+          >
+            <Txt kind="small" style={{ textDecorationLine: 'underline' }}>
+              I know, and go on
+            </Txt>
+          </Tap>
+        ) : null}
         {finding.source ? (
           <Txt kind="small" soft>
             {finding.source}

@@ -1,56 +1,178 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
-import type { Mount, Ranked } from '@steddo/contract';
-import { rankMounts, type Command } from '@steddo/core';
-import { fieldName, fitText, typeName, type Say } from '@steddo/text';
-import { useCatalogue } from '../../data/useLists';
-import { Icon } from '../../ui/Icon';
-import { Tap } from '../../ui/Tap';
+import { router } from 'expo-router';
+import type { Advice, MountType } from '@steddo/contract';
+import { adviceText, typeName } from '@steddo/text';
+import { useCatalogue, useRanking } from '../../data/useCatalogue';
+import { Action } from '../../ui/Action';
+import { Choice } from '../../ui/Choice';
+import { ProgressBar } from '../../ui/ProgressBar';
+import { SearchField } from '../../ui/SearchField';
+import { Switch } from '../../ui/Switch';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Verdict, VerdictShape } from '../../ui/Verdict';
+import { Figure } from '../../work/Figure';
+import { catalogueWorker } from '../../worker/catalogue';
 import { FoldedFindings } from '../room/Findings';
+import { Fold } from '../room/Fold';
 import { useRoomContext } from '../room/RoomContext';
+import { chooseMount } from './chooseMount';
+import { CompareSheet } from './CompareSheet';
+import { MountRow } from './MountRow';
 
-/** Mounts by how well they fit this set and this wall, each with its reasons. */
+const PAGE = 30;
+/** More than three columns cannot be read on a phone. */
+const MOST_COMPARED = 3;
+
+type TypeChoice = MountType | 'all';
+const TYPES: readonly { value: TypeChoice; name: string }[] = [
+  { value: 'all', name: 'all' },
+  ...(Object.entries(typeName) as [MountType, string][]).map(([value, name]) => ({ value, name })),
+];
+
+/** Mounts by how well they fit this set, this wall and these seats, each with its reasons. */
 export function MountStage() {
-  const { job, dispatch, say, readOnly } = useRoomContext();
-  const { catalogue, noServer } = useCatalogue();
-  
-  const ranking = useMemo(
-    () => (catalogue ? rankMounts(catalogue.mounts, job) : []),
-    [catalogue, job],
-  );
-  if (!catalogue)
-    return (
-      <View style={{ padding: 16 }}>
-        <Txt>
-          {noServer
-            ? 'The list of mounts is on the server, and it cannot be reached. It comes by itself when it can.'
-            : 'Fetching the mounts…'}
-        </Txt>
-      </View>
-    );
-  const chosen = ranking.find((r) => r.id === job.mount?.id) ?? job.mount;
-  const choose = (id: string) => {
-    const mount = catalogue.mounts.find((m) => m.id === id);
+  const { job, plan, dispatch, say, readOnly, id } = useRoomContext();
+  const { revision, known, noServer } = useCatalogue();
+  const [text, setText] = useState('');
+  const [type, setType] = useState<TypeChoice>('all');
+  const [fitting, setFitting] = useState(false);
+  const [count, setCount] = useState(PAGE);
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const [comparing, setComparing] = useState(false);
+  const types = type === 'all' ? [] : [type];
+  const { page, progress, cancel } = useRanking(job, { text, types, fitting, from: 0, count }, revision); // prettier-ignore
+  const choose = async (mountId: string) => {
+    const mount = await catalogueWorker().find(mountId);
     if (mount && !readOnly) dispatch(chooseMount(mount));
   };
+  const mark = (mountId: string) =>
+    setCompared((all) =>
+      all.includes(mountId) ? all.filter((m) => m !== mountId) : [...all, mountId].slice(-MOST_COMPARED),
+    ); // prettier-ignore
+  if (!page) return <Waiting noServer={noServer && !known} progress={progress} />;
   return (
-    <View role="radiogroup" aria-label="mounts, best first">
+    <View>
       <FoldedFindings stage="mount" />
-      {chosen ? <Picked name={chosen.name} /> : null}
-      {ranking.map((r) => (
-        <MountRow
-          key={r.id}
-          ranked={r}
-          chosen={job.mount?.id === r.id}
-          onChoose={() => choose(r.id)}
-          say={say}
+      {plan.advice ? <AdviceLine advice={plan.advice} /> : null}
+      {job.mount ? <Picked name={job.mount.name} /> : null}
+      {progress === undefined ? null : (
+        <ProgressBar share={progress} label="judging the mounts" onCancel={cancel} />
+      )}
+      {compared.length > 1 ? (
+        <View style={{ padding: 10 }}>
+          <Action
+            quiet
+            testID="compare"
+            label={`compare ${compared.length}`}
+            onPress={() => setComparing(true)}
+          />
+        </View>
+      ) : null}
+      <View role="radiogroup" aria-label="mounts, best first">
+        {page.ranked.map((r) => (
+          <MountRow
+            key={r.id}
+            ranked={r}
+            chosen={job.mount?.id === r.id}
+            compared={compared.includes(r.id)}
+            onChoose={() => void choose(r.id)}
+            onCompare={() => mark(r.id)}
+            say={say}
+          />
+        ))}
+      </View>
+      <Shown page={page} onMore={() => setCount(count + PAGE)} />
+      <Fold name="look for one" start={page.of > PAGE}>
+        <SearchField
+          value={text}
+          onChange={setText}
+          label="part of its name"
+          testID="mount-search"
         />
-      ))}
+        <Choice label="type" options={TYPES} value={type} onChoose={setType} />
+        <Switch
+          label="only those that nothing stops"
+          testID="only-fitting"
+          on={fitting}
+          onChange={setFitting}
+        />
+      </Fold>
+      <View style={{ padding: 12, gap: 8 }}>
+        <Action
+          quiet
+          testID="own-mount"
+          label="one that is not here: from its label"
+          onPress={() => router.push(`/catalogue/new?room=${id}`)}
+        />
+        <Action
+          quiet
+          testID="to-catalogue"
+          label="the catalogue"
+          onPress={() => router.push('/catalogue')}
+        />
+      </View>
+      {comparing ? (
+        <CompareSheet
+          ids={compared}
+          onClose={() => setComparing(false)}
+          onChoose={(m) => void choose(m)}
+        />
+      ) : null}
     </View>
   );
+}
+
+function Waiting({ noServer, progress }: { noServer: boolean; progress: number | undefined }) {
+  return (
+    <View style={{ padding: 16, gap: 12 }}>
+      <Txt>
+        {noServer
+          ? 'The list of mounts is on the server, and it cannot be reached. It comes by itself when it can.'
+          : 'Fetching the mounts…'}
+      </Txt>
+      {progress === undefined ? null : <ProgressBar share={progress} label="judging the mounts" />}
+    </View>
+  );
+}
+
+function Shown({
+  page,
+  onMore,
+}: {
+  page: { ranked: readonly unknown[]; total: number; of: number };
+  onMore: () => void;
+}) {
+  const shown = page.ranked.length;
+  return (
+    <View style={{ padding: 12, gap: 8 }}>
+      <Txt kind="small" soft testID="mount-count">
+        {page.total === 0
+          ? `None of ${page.of} mounts is left: widen the search.`
+          : `${shown} of ${page.total}${page.total < page.of ? `, out of ${page.of}` : ''}`}
+      </Txt>
+      {shown < page.total ? <Action quiet testID="more-mounts" label="more" onPress={onMore} /> : null}
+    </View>
+  ); // prettier-ignore
+}
+
+/** What the seats ask for, with the angles that led to it. */
+function AdviceLine({ advice }: { advice: Advice }) {
+  const { say } = useRoomContext();
+  const palette = usePalette();
+  const { across, tilt } = advice.workings ?? {};
+  return (
+    <View
+      testID="advice"
+      style={{ padding: 12, paddingLeft: 16, gap: 4, borderBottomWidth: 1, borderBottomColor: palette.hairline, backgroundColor: palette.sheet }}
+    >
+      <Txt>{adviceText(advice, say)}</Txt>
+      <View style={{ flexDirection: 'row', gap: 16 }}>
+        {across ? <Figure label="widest seat" working={across} size={16} /> : null}
+        {tilt ? <Figure label="tilt needed" working={tilt} size={16} /> : null}
+      </View>
+    </View>
+  ); // prettier-ignore
 }
 
 function Picked({ name }: { name: string }) {
@@ -68,101 +190,6 @@ function Picked({ name }: { name: string }) {
         {'picked: '}
         <Txt kind="bold">{name}</Txt>
       </Txt>
-    </View>
-  );
-}
-
-/** Another mount: what was chosen for the last one's plate and arm no longer counts. */
-function chooseMount(mount: Mount): Command {
-  const drops = ['plateX', 'fold', 'armHole'].map((field): Command => ({
-    do: 'drop',
-    path: `choices.${field}`,
-  }));
-  return { do: 'all', commands: [{ do: 'put', path: 'mount', value: mount }, ...drops] };
-}
-
-function MountRow({
-  ranked,
-  chosen,
-  onChoose,
-  say,
-}: {
-  ranked: Ranked;
-  chosen: boolean;
-  onChoose: () => void;
-  say: Say;
-}) {
-  const palette = usePalette();
-  const [open, setOpen] = useState(false);
-  return (
-    <View
-      testID={`mount-${ranked.id}`}
-      style={{
-        borderBottomWidth: 1,
-        borderBottomColor: palette.hairline,
-        borderLeftWidth: 6,
-        borderLeftColor: chosen ? palette.action : 'transparent',
-        backgroundColor: chosen ? palette.sheet : 'transparent',
-      }}
-    >
-      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <Tap
-          role="radio"
-          selected={chosen}
-          label={`${ranked.name}, ${typeName[ranked.type]}, ${lineFor(ranked, say)}`}
-          onPress={onChoose}
-          style={{ flex: 1, paddingLeft: 10, paddingVertical: 7 }}
-        >
-          <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-            <View style={{ flex: 1 }}>
-              <Txt kind="bold">
-                {ranked.name}
-                <Txt soft>{`  ${typeName[ranked.type]}`}</Txt>
-              </Txt>
-              <Txt kind="small" soft>
-                {lineFor(ranked, say)}
-              </Txt>
-            </View>
-            <Verdict verdict={ranked.verdict} word={ranked.verdict !== 'go'} />
-          </View>
-        </Tap>
-        <Tap
-          label={`why ${ranked.name} is here, ${open ? 'hide' : 'show'}`}
-          expanded={open}
-          onPress={() => setOpen(!open)}
-          style={{ alignItems: 'center' }}
-        >
-          <Icon name={open ? 'up' : 'down'} />
-        </Tap>
-      </View>
-      {open ? <Reasons ranked={ranked} say={say} /> : null}
-    </View>
-  );
-}
-
-/** For a mount that fails the rule nearest to passing; else its tightest margin. */
-function lineFor(ranked: Ranked, say: Say): string {
-  if (ranked.nearest) return fitText(ranked.nearest, say);
-  const mass = ranked.reasons.find((r) => r.rule === 'mass');
-  const pattern = ranked.reasons.find((r) => r.rule === 'pattern');
-  return [mass, pattern].flatMap((r) => (r ? [fitText(r, say)] : [])).join(', ');
-}
-
-function Reasons({ ranked, say }: { ranked: Ranked; say: Say }) {
-  return (
-    <View style={{ paddingHorizontal: 16, paddingBottom: 10, gap: 4 }}>
-      {ranked.reasons.map((r) => (
-        <View key={r.rule} style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-          <VerdictShape verdict={r.ok ? 'go' : r.level === 'stop' ? 'stop' : 'caution'} />
-          <Txt kind="small">{fitText(r, say)}</Txt>
-        </View>
-      ))}
-      {ranked.toMeasure.length > 0 ? (
-        <Txt
-          kind="small"
-          soft
-        >{`to measure before holes: ${ranked.toMeasure.map((f) => fieldName(f, say)).join(', ')}`}</Txt>
-      ) : null}
     </View>
   );
 }

@@ -12,7 +12,15 @@ import type { BuiltStage } from './stages';
 
 /** What there is to say at this stage; at the holes, everything that is more than a note. */
 export function Findings({ stage }: { stage: BuiltStage }) {
-  const { plan, say } = useRoomContext();
+  const { job, plan, say, dispatch, readOnly } = useRoomContext();
+  const known = job.fixing?.acknowledged ?? [];
+  const acknowledge = (code: string) =>
+    dispatch({
+      do: 'put',
+      path: 'fixing.acknowledged',
+      value: [...known, { code, at: new Date().toISOString() }],
+    });
+  const may = (f: Finding) => f.acknowledgeable && !f.acknowledged && !readOnly;
   const here = plan.findings.filter(
     (f) => f.stage === stage || (stage === 'holes' && f.level !== 'info'),
   );
@@ -20,7 +28,12 @@ export function Findings({ stage }: { stage: BuiltStage }) {
   return (
     <View style={{ padding: 12, gap: 8 }}>
       {here.map((f, i) => (
-        <FindingNote key={`${f.code}-${i}`} finding={f} say={say} />
+        <FindingNote
+          key={`${f.code}-${i}`}
+          finding={f}
+          say={say}
+          onAcknowledge={may(f) ? () => acknowledge(f.code) : undefined}
+        />
       ))}
     </View>
   );

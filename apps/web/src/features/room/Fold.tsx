@@ -6,9 +6,22 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 
 /** The rest of a stage's inputs, under a clear name. */
-export function Fold({ name, children }: { name: string; children: ReactNode }) {
+export function Fold({
+  name,
+  children,
+  start = false,
+  hold = false,
+}: {
+  name: string;
+  children: ReactNode;
+  /** Open from the start. */
+  start?: boolean;
+  /** Kept open while something in it is being worked on. */
+  hold?: boolean;
+}) {
   const palette = usePalette();
-  const [open, setOpen] = useState(false);
+  const [opened, setOpen] = useState(start);
+  const open = opened || hold;
   return (
     <View>
       <Tap

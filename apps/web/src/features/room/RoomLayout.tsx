@@ -33,7 +33,12 @@ export function RoomLayout({ stage, state, wide, late, turn }: LayoutProps) {
   useRoomKeys(stage, state.id);
   const canvas = (
     <View style={{ flex: 1, opacity: late ? 0.4 : 1 }}>
-      <Canvas labels={labelsAt(stage)} movable={stage === 'height' && turn === 'mine'} />
+      <Canvas
+        stage={stage}
+        labels={labelsAt(stage)}
+        movable={stage === 'height' && turn === 'mine'}
+        wide={wide}
+      />
       {late ? (
         <Txt kind="small">
           This is the last good drawing: the room cannot be worked out as it is now.

@@ -1,12 +1,13 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, Plan, Stage } from '@steddo/contract';
 import { applyCommand, plan as makePlan, tapeOf, type Command } from '@steddo/core';
 import { sayFor } from '@steddo/text';
 import type { RoomState } from '../../data/rooms';
+import { CanvasProvider } from '../../canvas/CanvasContext';
 import { rooms } from '../../data/shared';
-import { useEditTurn, useRoom } from '../../data/useRoom';
+import { useEditTurn, useRoom, type EditTurn } from '../../data/useRoom';
 import { PadProvider } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
 import { usePalette, wideFrom } from '../../ui/tokens';
@@ -18,8 +19,32 @@ import type { BuiltStage } from './stages';
 
 /** One room at one stage: loads it, plans it, and hands it to the layout. */
 export function RoomScreen({ id, stage }: { id: string; stage: BuiltStage }) {
+  return (
+    <RoomFrame id={id}>
+      {({ state, late, turn, wide }) => (
+        <RoomLayout stage={stage} state={state} wide={wide} late={late} turn={turn} />
+      )}
+    </RoomFrame>
+  );
+}
+
+export interface RoomParts {
+  state: RoomState;
+  late: boolean;
+  turn: EditTurn;
+  wide: boolean;
+}
+
+/** A room that is open: its document, plan and turn, for whatever page shows it. */
+export function RoomFrame({
+  id,
+  children,
+}: {
+  id: string;
+  children: (parts: RoomParts) => ReactNode;
+}) {
   const { state, opening } = useRoom(id);
-  if (state) return <OpenRoom state={state} stage={stage} />;
+  if (state) return <OpenRoom state={state}>{children}</OpenRoom>;
   return <NoRoom opening={opening} />;
 }
 
@@ -43,7 +68,13 @@ function NoRoom({ opening }: { opening: string }) {
   );
 }
 
-function OpenRoom({ state, stage }: { state: RoomState; stage: BuiltStage }) {
+function OpenRoom({
+  state,
+  children,
+}: {
+  state: RoomState;
+  children: (parts: RoomParts) => ReactNode;
+}) {
   const { id } = state;
   const turn = useEditTurn(id);
   const { width } = useWindowDimensions();
@@ -73,13 +104,9 @@ function OpenRoom({ state, stage }: { state: RoomState; stage: BuiltStage }) {
     <RoomContextProvider value={value}>
       <WorkingProvider>
         <PadProvider>
-          <RoomLayout
-            stage={stage}
-            state={state}
-            wide={width >= wideFrom}
-            late={late}
-            turn={turn}
-          />
+          <CanvasProvider>
+            {children({ state, late, turn, wide: width >= wideFrom })}
+          </CanvasProvider>
         </PadProvider>
       </WorkingProvider>
     </RoomContextProvider>

@@ -1,10 +1,16 @@
 import type { BuildKind, Item, Job, Viewer } from '@steddo/contract';
-import { measure, type Command } from '@steddo/core';
+import { measure } from '@steddo/core';
+import { useCanvas } from '../../canvas/CanvasContext';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
 import { Fold } from './Fold';
 import { FoldedFindings } from './Findings';
+import { RoomCentre } from './RoomCentre';
+import { RoomFloor } from './RoomFloor';
+import { RoomItems } from './RoomItems';
+import { RoomPeople, personFields } from './RoomPeople';
+import { RoomZones } from './RoomZones';
 import { useRoomContext } from './RoomContext';
 
 const WALLS: readonly { value: BuildKind; name: string }[] = [
@@ -15,21 +21,29 @@ const WALLS: readonly { value: BuildKind; name: string }[] = [
   { value: 'metal-backing', name: 'metal backing' },
   { value: 'unknown', name: 'not known' },
 ];
-const POSTURES = [
-  { value: 'seated', name: 'seated' },
-  { value: 'reclined', name: 'leaning back' },
-  { value: 'lying', name: 'lying' },
-  { value: 'standing', name: 'standing' },
+const COVERS = [
+  { value: 'gypsum', name: 'board' },
+  { value: 'lath', name: 'lath' },
+  { value: 'panel', name: 'panel' },
+  { value: 'tile', name: 'tile' },
+  { value: 'none', name: 'bare' },
+] as const;
+const STATES = [
+  { value: 'sound', name: 'sound' },
+  { value: 'patched', name: 'patched' },
+  { value: 'wet', name: 'wet' },
 ] as const;
 
-/** Where they sit, what is below, and what the wall is. */
+/** The wall and what is on it, who sits where, what stands on the floor. */
 export function RoomStage() {
   const { job, dispatch, readOnly } = useRoomContext();
+  const { held } = useCanvas();
   const fields = roomFields(job);
-  const more = (job.room.viewers ?? []).slice(1).flatMap((v) => viewerFields(job, v));
   const { build } = job.room.wall;
-  const viewer = firstViewer(job);
   const guess = job.guessed?.includes('room.wall.build.kind');
+  const count = (name: string, list: readonly unknown[] | undefined) =>
+    list?.length ? `${name}, ${list.length}` : name;
+  const things = job.room.objects?.some((o) => o.id === held) ?? false;
   return (
     <>
       <TapeFields fields={fields} />
@@ -41,15 +55,37 @@ export function RoomStage() {
         onChoose={(kind) => dispatch(measure(job, 'room.wall.build.kind', kind))}
       />
       <FoldedFindings stage="room" />
-      <Fold name={more.length > 0 ? 'others, board, studs, posture' : 'board, studs, posture'}>
-        <TapeFields fields={[...more, ...wallFields(job)]} />
+      <Fold name={count('on the wall', job.room.objects)} hold={things}>
+        <RoomItems />
+      </Fold>
+      <Fold name={count('people', job.room.viewers)}>
+        <RoomPeople />
+      </Fold>
+      <Fold name="centre line">
+        <RoomCentre />
+      </Fold>
+      <Fold name="board, studs">
+        <TapeFields fields={wallFields(job)} />
         <Choice
-          label="watched"
+          label="covered with"
           disabled={readOnly}
-          options={POSTURES}
-          value={viewer.posture ?? 'seated'}
-          onChoose={(posture) => dispatch(putViewer(job, viewer, { posture }))}
+          options={COVERS}
+          value={build.cover}
+          onChoose={(cover) => dispatch(measure(job, 'room.wall.build.cover', cover))}
         />
+        <Choice
+          label="it is"
+          disabled={readOnly}
+          options={STATES}
+          value={build.state}
+          onChoose={(state) => dispatch(measure(job, 'room.wall.build.state', state))}
+        />
+      </Fold>
+      <Fold name={count('parts that differ, corners', job.room.wall.zones)}>
+        <RoomZones />
+      </Fold>
+      <Fold name={count('on the floor', job.room.floor)}>
+        <RoomFloor />
       </Fold>
     </>
   );
@@ -57,15 +93,6 @@ export function RoomStage() {
 
 const firstViewer = (job: Job): Viewer =>
   job.room.viewers?.[0] ?? { id: 'v1', name: 'the sofa', posture: 'seated' };
-
-/** Changes a viewer, or brings the first one into a room that has none. */
-function putViewer(job: Job, viewer: Viewer, change: Partial<Viewer>): Command {
-  const [field = ''] = Object.keys(change);
-  const known = job.room.viewers?.some((v) => v.id === viewer.id);
-  const base = `room.viewers.${viewer.id}`;
-  if (!known) return { do: 'put', path: base, value: { ...viewer, ...change } };
-  return measure(job, `${base}.${field}`, change[field as keyof Viewer]);
-}
 
 function roomFields(job: Job): Field[] {
   const { wall } = job.room;
@@ -79,42 +106,26 @@ function roomFields(job: Job): Field[] {
     max,
     command: (v, now) => measure(now, `room.wall.${axis}`, v),
   });
-  return [
-    side('width', 30_000),
-    side('height', 10_000),
-    ...viewerFields(job, firstViewer(job)),
-    belowField(job),
-  ];
+  return [side('width', 30_000), side('height', 10_000), ...firstFields(job), belowField(job)];
 }
 
-/** Eyes and distance of one viewer. */
-function viewerFields(job: Job, viewer: Viewer): Field[] {
-  const name = viewer.name ?? 'the viewer';
-  const at = `room.viewers.${viewer.id}`;
-  const guessed = (field: string) => job.guessed?.includes(`${at}.${field}`);
-  return [
-    {
-      path: `${at}.eye`,
-      label: `eyes of ${name}`,
-      hint: 'above the floor, settled',
-      kind: 'length',
-      value: viewer.eye,
-      guess: guessed('eye'),
-      min: 200,
-      max: 2500,
-      command: (eye, now) => putViewer(now, viewer, { eye }),
-    },
-    {
-      path: `${at}.distance`,
-      label: `${name} to the wall`,
-      kind: 'length',
-      value: viewer.distance,
-      guess: guessed('distance'),
-      min: 200,
-      max: 30_000,
-      command: (distance, now) => putViewer(now, viewer, { distance }),
-    },
-  ];
+/** Eyes and distance of the first viewer; a room without anybody gets one. */
+function firstFields(job: Job): Field[] {
+  const viewer = firstViewer(job);
+  const known = job.room.viewers?.some((v) => v.id === viewer.id);
+  const [eye, distance] = personFields(job, viewer);
+  const bring = (field: Field, name: 'eye' | 'distance'): Field =>
+    known
+      ? field
+      : {
+          ...field,
+          command: (value) => ({
+            do: 'put',
+            path: `room.viewers.${viewer.id}`,
+            value: { ...viewer, [name]: value },
+          }),
+        };
+  return [bring(eye!, 'eye'), bring(distance!, 'distance')];
 }
 
 /** The top of what stands below; a room without it gets a piece of furniture under the set. */
@@ -130,7 +141,17 @@ function belowField(job: Job): Field {
     command: (top, now) =>
       below
         ? measure(now, `room.objects.${below.id}.top`, top)
-        : { do: 'put', path: 'room.objects.below', value: furnitureBelow(now, top) },
+        : {
+            do: 'all',
+            commands: [
+              { do: 'put', path: 'room.objects.below', value: furnitureBelow(now, top) },
+              {
+                do: 'put',
+                path: 'guessed',
+                value: [...(now.guessed ?? []), 'room.objects.below.left'],
+              },
+            ],
+          },
   };
 }
 

@@ -39,6 +39,17 @@ export function RoomsScreen() {
           </Txt>
           <Txt soft>Where does the hole go, and will it hold?</Txt>
         </View>
+        <View style={{ position: 'absolute', right: 8, top: 12 }}>
+          <Tap
+            role="link"
+            label="mounts: the catalogue"
+            testID="to-mounts"
+            onPress={() => router.push('/catalogue')}
+            style={{ paddingHorizontal: 10 }}
+          >
+            <Txt style={{ textDecorationLine: 'underline' }}>mounts</Txt>
+          </Tap>
+        </View>
         <ScrollView style={{ flex: 1 }} tabIndex={0}>
           {list.noServer ? (
             <Notice text="No server at the moment. What is on this device works; it is sent when the server is back." />

@@ -1,0 +1,1 @@
+export { CataloguePage as default } from '../../src/features/catalogue/CataloguePage';

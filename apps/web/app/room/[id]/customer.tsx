@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router';
+import { CustomerPage } from '../../../src/features/customer/CustomerPage';
+
+export default function CustomerRoute() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <CustomerPage id={id} />;
+}

@@ -1,0 +1,158 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import type { Units } from '@steddo/contract';
+import {
+  fitView,
+  placeLabels,
+  scaleBar,
+  type Box,
+  type Scene,
+  type View as SceneView,
+} from '@steddo/drawing';
+import { font, usePalette } from '../ui/tokens';
+import { MarkLabel } from './MarkLabel';
+import { Names } from './Names';
+import { Shapes } from './shapes';
+
+const LABEL = { charPx: 8.4, heightPx: 24 } as const;
+/** Room that a hole's cross needs, px to each side. */
+const HOLE_PX = 10;
+
+export interface DrawingProps {
+  scene: Scene;
+  /** What is in view; the scene's focus unless the whole is asked for. */
+  box: Box;
+  label: string;
+  testID: string;
+  /** Room at the upper left for what lies over the drawing, px. */
+  cornerPx?: number;
+  /** Set while something is dragged in it, so that the page does not scroll. */
+  grips?: boolean;
+  units: Units;
+  over?: (view: SceneView) => ReactNode;
+}
+
+/** A scene to scale: shapes, tape, names, a scale bar. */
+export function Drawing({
+  scene,
+  box,
+  label,
+  testID,
+  cornerPx = 96,
+  grips,
+  units,
+  over,
+}: DrawingProps) {
+  const palette = usePalette();
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const { width, height } = size;
+  const key = JSON.stringify([box, width, height]);
+  const view = useMemo(() => fitView(box, width, height, 16), [key]);
+  const still = useMemo(() => scene.shapes.filter((s) => !MOVING.has(s.role)), [scene]);
+  const moving = useMemo(() => scene.shapes.filter((s) => MOVING.has(s.role)), [scene]);
+  const placed = useMemo(
+    () => (width > 0 ? tapeOn(scene, view, size, cornerPx) : []),
+    [scene, view, size, width, cornerPx],
+  );
+  return (
+    <View
+      testID="canvas"
+      style={{ flex: 1, minHeight: 120, backgroundColor: palette.ground, overflow: 'hidden' }}
+      onLayout={(e) =>
+        setSize({
+          width: Math.round(e.nativeEvent.layout.width),
+          height: Math.round(e.nativeEvent.layout.height),
+        })
+      }
+    >
+      {width > 0 ? (
+        <svg
+          width={width}
+          height={height}
+          role="img"
+          aria-label={label}
+          data-scale={view.scale}
+          data-testid={testID}
+          style={{ display: 'block', touchAction: grips ? 'none' : 'auto' }}
+        >
+          <Shapes shapes={still.filter((s) => !ON_TOP.has(s.role))} view={view} palette={palette} />
+          <Shapes shapes={moving} view={view} palette={palette} />
+          <Shapes shapes={still.filter((s) => ON_TOP.has(s.role))} view={view} palette={palette} />
+          <Names shapes={still} view={view} width={width} taken={placed} />
+          <ScaleBar view={view} width={width} units={units} />
+          {placed.map((l) => (
+            <MarkLabel key={l.id} label={l} />
+          ))}
+        </svg>
+      ) : null}
+      {width > 0 ? over?.(view) : null}
+    </View>
+  );
+}
+
+const MOVING = new Set(['set', 'picture', 'plate', 'open', 'slot', 'hook', 'centre-line']);
+const ON_TOP = new Set(['cover', 'hole', 'insert', 'arm', 'arm-hole', 'asked', 'settled']);
+
+function tapeOn(
+  scene: Scene,
+  view: SceneView,
+  size: { width: number; height: number },
+  cornerPx: number,
+) {
+  const holes = scene.shapes.flatMap((s) => (s.kind === 'cross' ? [view.toPx(s.x, s.y)] : []));
+  // an outlet under the set and the plate's slots stay in sight
+  const inSight = scene.shapes.flatMap((s) => {
+    if (s.kind === 'rect' && (s.role === 'cover' || s.role === 'slot' || s.role === 'plate'))
+      return [pxBox(s, view)];
+    if (s.kind !== 'circle') return [];
+    const { x, y, r } = s;
+    return [pxBox({ left: x - r, right: x + r, bottom: y - r, top: y + r }, view)];
+  });
+  const keepClear = [
+    ...inSight,
+    ...holes.map(({ x, y }) => ({
+      x: x - HOLE_PX,
+      y: y - HOLE_PX,
+      width: 2 * HOLE_PX,
+      height: 2 * HOLE_PX,
+    })),
+    { x: 0, y: 0, width: cornerPx, height: 40 },
+    { x: size.width - 120, y: 0, width: 120, height: 32 },
+  ];
+  return placeLabels(scene.labels, { view: size, keepClear, toPx: view.toPx, ...LABEL });
+}
+
+function pxBox(s: Box, view: SceneView) {
+  const a = view.toPx(s.left, s.top);
+  const b = view.toPx(s.right, s.bottom);
+  return { x: a.x, y: a.y, width: b.x - a.x, height: b.y - a.y };
+}
+
+function ScaleBar({ view, width, units }: { view: SceneView; width: number; units: Units }) {
+  const palette = usePalette();
+  const bar = scaleBar(view.scale, 90, units);
+  const long = bar.mm * view.scale;
+  const x = width - 14 - long;
+  return (
+    <g
+      stroke={palette.ink}
+      strokeWidth={1.4}
+      data-testid="scale-bar"
+      data-mm={bar.mm}
+      data-px={long}
+    >
+      <path d={`M${x} 9v8M${x} 13h${long}M${x + long} 9v8M${x + long / 2} 10.500v5`} fill="none" />
+      <text
+        x={x + long / 2}
+        y={27}
+        textAnchor="middle"
+        fontSize={11}
+        stroke="none"
+        fill={palette.soft}
+        style={font.text}
+      >
+        {bar.text}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,54 @@
+import { useMemo } from 'react';
+import { faceScene, type LabelSet } from '@steddo/drawing';
+import { useRoomContext } from '../features/room/RoomContext';
+import type { BuiltStage } from '../features/room/stages';
+import { Drawing } from './Drawing';
+import { ItemHandles } from './ItemHandles';
+import { SetHandle } from './SetHandle';
+
+export interface FaceProps {
+  stage: BuiltStage;
+  labels: LabelSet;
+  movable: boolean;
+  whole: boolean;
+}
+
+/** The wall, face on. At the height's stage the set can be moved, at the room's the things on the wall. */
+export function FaceView({ stage, labels, movable, whole }: FaceProps) {
+  const { job, plan, readOnly } = useRoomContext();
+  const scene = useMemo(() => faceScene(job, plan, labels), [job, plan, labels]);
+  // the view follows the wall and not the set, so that a dragged set moves under a standing wall
+  const box = whole || stage === 'room' ? scene.bounds : frozenBox(scene.focus);
+  const things = stage === 'room' && !readOnly;
+  return (
+    <Drawing
+      scene={scene}
+      box={box}
+      units={job.units}
+      label={`the wall, face on, to scale: ${describe(job.title, Boolean(plan.placement))}`}
+      testID="face"
+      cornerPx={stage === 'room' || stage === 'height' || stage === 'mount' ? 270 : 96}
+      grips={movable || things}
+      over={(view) => (
+        <>
+          {movable && plan.placement ? <SetHandle view={view} /> : null}
+          {things ? <ItemHandles view={view} /> : null}
+        </>
+      )}
+    />
+  );
+}
+
+const describe = (title: string, placed: boolean): string =>
+  placed ? `${title} with the set on it` : `${title}, nothing placed yet`;
+
+/** Rounded outwards to steps that a drag within the view does not leave. */
+const STEP_MM = 200;
+function frozenBox<B extends { left: number; right: number; bottom: number; top: number }>(box: B) {
+  return {
+    left: Math.floor(box.left / STEP_MM) * STEP_MM,
+    right: Math.ceil(box.right / STEP_MM) * STEP_MM,
+    bottom: Math.floor(box.bottom / STEP_MM) * STEP_MM,
+    top: Math.ceil(box.top / STEP_MM) * STEP_MM,
+  };
+}

@@ -1,0 +1,142 @@
+import { useRef, useState } from 'react';
+import { View } from 'react-native';
+import { mutate } from 'swr';
+import type { Fault } from '@steddo/contract';
+import { sendCatalogue } from '../../data/api';
+import { Action } from '../../ui/Action';
+import { ProgressBar } from '../../ui/ProgressBar';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { catalogueWorker, proxy } from '../../worker/catalogue';
+import { isCsv } from '../../worker/readFile';
+
+type State =
+  | { kind: 'idle' }
+  | { kind: 'reading'; share: number }
+  | { kind: 'ready'; file: File; csv: boolean; mounts: number }
+  | { kind: 'sending' }
+  | { kind: 'faults'; message: string; faults: Fault[] }
+  | { kind: 'said'; message: string };
+
+const LISTED = 60;
+
+/** Brings a file of mounts in, checked before anything is taken, and takes the mounts out as one. */
+export function FilesPart() {
+  const input = useRef<HTMLInputElement>(null);
+  const [state, setState] = useState<State>({ kind: 'idle' });
+  const read = async (file: File) => {
+    const csv = isCsv(file.name);
+    setState({ kind: 'reading', share: 0 });
+    const tell = (done: number, of: number) =>
+      setState((s) => (s.kind === 'reading' ? { ...s, share: done / Math.max(1, of) } : s));
+    const result = await catalogueWorker().read(file, csv, proxy(tell));
+    if (!result) return setState({ kind: 'said', message: 'Stopped; nothing was taken.' });
+    if (result.ok) return setState({ kind: 'ready', file, csv, mounts: result.mounts });
+    const { faults } = result;
+    setState({ kind: 'faults', message: `${file.name}: nothing was taken.`, faults });
+  };
+  const take = async (file: File, csv: boolean) => {
+    setState({ kind: 'sending' });
+    const result = await sendCatalogue(file, csv);
+    if (result.kind === 'refused')
+      return setState({ kind: 'faults', message: result.message, faults: result.faults });
+    await mutate('catalogue');
+    setState({ kind: 'said', message: `${result.mounts} mounts taken in.` });
+  };
+  const save = async (kind: 'csv' | 'json') => {
+    const worker = catalogueWorker();
+    const text = kind === 'csv' ? await worker.exportCsv() : await worker.exportJson();
+    download(`mounts.${kind}`, text, kind === 'csv' ? 'text/csv' : 'application/json');
+  };
+  return (
+    <View style={{ padding: 12, gap: 8 }} testID="files">
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,.json,text/csv,application/json"
+        aria-label="file of mounts"
+        data-testid="import-file"
+        hidden
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = '';
+          if (file) void read(file);
+        }}
+      />
+      <Action quiet testID="import" label="bring in a file, CSV or JSON" onPress={() => input.current?.click()} />
+      <Outcome state={state} onTake={(f, c) => void take(f, c)} onLeave={() => setState({ kind: 'idle' })} />
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        {(['csv', 'json'] as const).map((kind) => (
+          <View key={kind} style={{ flex: 1 }}>
+            <Action quiet testID={`export-${kind}`} label={`take out as ${kind.toUpperCase()}`} onPress={() => void save(kind)} />
+          </View>
+        ))}
+      </View>
+    </View>
+  ); // prettier-ignore
+}
+
+function download(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 1000);
+}
+
+function Outcome({
+  state,
+  onTake,
+  onLeave,
+}: {
+  state: State;
+  onTake: (file: File, csv: boolean) => void;
+  onLeave: () => void;
+}) {
+  const palette = usePalette();
+  switch (state.kind) {
+    case 'idle':
+      return null;
+    case 'reading':
+      return (
+        <ProgressBar
+          share={state.share}
+          label="reading and checking"
+          onCancel={() => void catalogueWorker().cancelReading()}
+        />
+      );
+    case 'ready':
+      return (
+        <View style={{ gap: 8 }}>
+          <Txt testID="import-ready">{`${state.mounts} mounts, no faults. Mounts with the same id get a new version; the old one is kept.`}</Txt>
+          <Action testID="import-take" label={`take ${state.mounts} in`} onPress={() => onTake(state.file, state.csv)} />
+          <Action quiet label="leave it" onPress={onLeave} />
+        </View>
+      ); // prettier-ignore
+    case 'sending':
+      return <Txt>Taking them in…</Txt>;
+    case 'said':
+      return <Txt testID="import-said">{state.message}</Txt>;
+    case 'faults':
+      return (
+        <View role="alert" testID="import-faults" style={{ gap: 4 }}>
+          <Txt color={palette.stop}>{`${state.message} ${countText(state.faults.length)}`}</Txt>
+          {state.faults.slice(0, LISTED).map((f, i) => (
+            <Txt key={i} kind="small">
+              <Txt kind="small" style={{ fontWeight: '700' }}>
+                {f.path}
+              </Txt>
+              {`: ${f.reason}`}
+            </Txt>
+          ))}
+          {state.faults.length > LISTED ? (
+            <Txt kind="small" soft>{`and ${state.faults.length - LISTED} more`}</Txt>
+          ) : null}
+        </View>
+      );
+  }
+}
+
+const countText = (faults: number): string =>
+  faults === 0 ? '' : faults === 1 ? 'One fault:' : `${faults} faults:`;

@@ -1,0 +1,134 @@
+import { useEffect, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { zodResolver } from '@hookform/resolvers/zod';
+import { router } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import type { Mount, Units } from '@steddo/contract';
+import { fieldName, sayFor } from '@steddo/text';
+import { ownMounts, rooms } from '../../data/shared';
+import { useCatalogue } from '../../data/useCatalogue';
+import { Action, IconTap } from '../../ui/Action';
+import { Choice } from '../../ui/Choice';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { catalogueWorker } from '../../worker/catalogue';
+import { chooseMount } from '../mount/chooseMount';
+import { LabelFields } from './MountFields';
+import { MountHistory } from './MountHistory';
+import { EMPTY, idFor, keepUntouched, mountSchema, typedOf, type MountTyped } from './mountForm';
+import { PlateGuide } from './PlateGuide';
+import { toMeasure } from '@steddo/core';
+
+const UNITS = [
+  { value: 'imperial', name: 'inches, lb' },
+  { value: 'metric', name: 'mm, kg' },
+] as const;
+
+/** One mount: new from its label, or edited; then its plate, measured. */
+export function MountPage({ id, room }: { id: string; room: string | undefined }) {
+  const { revision } = useCatalogue();
+  const [mount, setMount] = useState<Mount | 'none'>();
+  useEffect(() => {
+    if (id === 'new') setMount('none');
+    else if (revision > 0) void catalogueWorker().find(id).then((found) => setMount(found ?? 'none')); // prettier-ignore
+  }, [id, revision]);
+  const palette = usePalette();
+  return (
+    <View style={{ flex: 1, backgroundColor: palette.ground, alignItems: 'center' }}>
+      <View style={{ flex: 1, width: '100%', maxWidth: 760 }}>
+        {mount === undefined ? (
+          <View style={{ padding: 24 }}>
+            <Txt>Fetching the mount…</Txt>
+          </View>
+        ) : mount === 'none' && id !== 'new' ? (
+          <View style={{ padding: 24, gap: 16 }}>
+            <Txt kind="title" level={1}>
+              There is no such mount.
+            </Txt>
+            <Action label="the catalogue" onPress={() => router.replace('/catalogue')} />
+          </View>
+        ) : (
+          <MountEditor key={id} before={mount === 'none' ? undefined : mount} room={room} />
+        )}
+      </View>
+    </View>
+  );
+}
+
+function MountEditor({ before, room }: { before: Mount | undefined; room: string | undefined }) {
+  const palette = usePalette();
+  const [units, setUnits] = useState<Units>(
+    () => (room ? rooms.get(room)?.job.units : undefined) ?? 'imperial',
+  );
+  const [measuring, setMeasuring] = useState(false);
+  const start = before ? typedOf(before, units) : EMPTY;
+  const form = useForm<MountTyped, unknown, Mount>({
+    defaultValues: start,
+    resolver: zodResolver(mountSchema(units, before?.id ?? 'new', before)),
+    mode: 'onTouched',
+  });
+  const { control, handleSubmit, formState, watch, reset, getValues } = form;
+  const dirty = formState.dirtyFields;
+  const save = async (read: Mount) => {
+    const ids = new Set((await catalogueWorker().list(EVERYTHING)).mounts.map((m) => m.id));
+    const mount = before
+      ? keepUntouched(read, before, (f) => Boolean(dirty[f]))
+      : { ...read, id: idFor(read.name, (i) => ids.has(i)) };
+    await ownMounts.save(mount);
+    if (room && (await rooms.open(room)) === 'found') {
+      rooms.dispatch(room, chooseMount(mount));
+      router.replace(`/room/${room}/mount`);
+    } else router.replace(`/catalogue/${mount.id}`);
+  };
+  const preview = mountSchema(units, 'new', before).safeParse({ ...getValues(), ...watch() });
+  const shown = preview.success ? preview.data : (before ?? {});
+  const missing = preview.success ? toMeasure(preview.data) : [];
+  const say = sayFor({
+    units,
+    room: { wall: { width: 1, height: 1, build: { kind: 'unknown' } } },
+  });
+  const change = (next: Units) => {
+    if (before && !formState.isDirty) reset(typedOf(before, next));
+    setUnits(next);
+  };
+  const close = () => (room ? router.replace(`/room/${room}/mount`) : router.replace('/catalogue'));
+  return (
+    <>
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <IconTap icon="back" label="leave without saving" onPress={close} />
+        <Txt kind="title" level={1}>
+          {before ? before.name : 'A mount, from its label'}
+        </Txt>
+      </View>
+      <ScrollView style={{ flex: 1 }} tabIndex={0} keyboardShouldPersistTaps="handled">
+        {measuring ? (
+          <PlateGuide control={control} units={units} mount={shown} onDone={() => setMeasuring(false)} />
+        ) : (
+          <>
+            <Choice label="numbers are" options={UNITS} value={units} onChoose={change} />
+            <LabelFields control={control} units={units} />
+            <View style={{ padding: 12, gap: 8 }}>
+              {missing.length > 0 ? (
+                <Txt kind="small" soft testID="still-to-measure">
+                  {`Enough to rank it. For holes measure: ${missing.map((f) => fieldName(f, say)).join(', ')}.`}
+                </Txt>
+              ) : null}
+              <Action quiet testID="measure-plate" label="measure the plate, step by step" onPress={() => setMeasuring(true)} />
+            </View>
+            {before ? <MountHistory mount={before} units={units} /> : null}
+          </>
+        )}
+      </ScrollView>
+      <View style={{ padding: 8, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink, gap: 4 }}>
+        {formState.submitCount > 0 && !formState.isValid ? (
+          <Txt kind="small" color={palette.stop} testID="form-fault">
+            {`Not saved: ${Object.keys(formState.errors).length} to mend above. What was typed is kept.`}
+          </Txt>
+        ) : null}
+        <Action testID="save-mount" label={room ? 'save, and pick it' : 'save'} onPress={() => void handleSubmit(save)()} />
+      </View>
+    </>
+  ); // prettier-ignore
+}
+
+const EVERYTHING = { text: '', types: [], fitting: false, from: 0, count: 1_000_000 } as const;

@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Job, Measured } from '@steddo/contract';
+import { slotRows, type Command } from '@steddo/core';
+import { measuredName } from '@steddo/text';
+import type { Field } from '../../pad/fields';
+import { usePad } from '../../pad/PadContext';
+import { Action } from '../../ui/Action';
+import { Choice } from '../../ui/Choice';
+import { RemovableRow } from '../../ui/RemovableRow';
+import { Txt } from '../../ui/Txt';
+import { useRoomContext } from '../room/RoomContext';
+
+const FROM = [
+  { value: 'bottom', name: 'the bottom edge' },
+  { value: 'top', name: 'the top edge' },
+] as const;
+
+/**
+ * With the mount staged on the set, measured on the set itself: it wins over what the mount's
+ * drawing gives. The first one governs; every other way to the same point checks it.
+ */
+export function MeasuredOnSet() {
+  const { job, dispatch, readOnly, say } = useRoomContext();
+  const { open } = usePad();
+  const [from, setFrom] = useState<Measured['from']>('bottom');
+  const [to, setTo] = useState('hook');
+  const rows = slotRows(job.mount?.plate?.slots ?? []);
+  const targets = [
+    { value: 'hook', name: 'the hook' },
+    { value: 'plate-top', name: 'plate top' },
+    { value: 'plate-bottom', name: 'plate bottom' },
+    ...rows.map((_, i) => ({ value: `row:${i}`, name: measuredName(`row:${i}`) })),
+  ];
+  const measured = job.measured ?? [];
+  return (
+    <View testID="measured">
+      <View style={{ padding: 16, paddingBottom: 4 }}>
+        <Txt kind="small" soft>
+          Hang the plate on its arms on the set, as it will hang, and measure along the set.
+        </Txt>
+      </View>
+      {measured.map((m, i) => (
+        <RemovableRow
+          key={`${m.from}-${m.to}-${i}`}
+          text={`${m.from} edge to ${measuredName(m.to)}: ${say.length(m.value)}`}
+          {...(i === 0 && measured.length > 1 ? { note: 'governs; the others check it' } : {})}
+          removeLabel={`take the ${measuredName(m.to)} away`}
+          disabled={readOnly}
+          onRemove={() => dispatch(without(measured, i))}
+        />
+      ))}
+      <Choice label="from" disabled={readOnly} options={FROM} value={from} onChoose={setFrom} />
+      <Choice label="to" disabled={readOnly} options={targets} value={to} onChoose={setTo} />
+      <View style={{ padding: 12 }}>
+        <Action
+          quiet
+          testID="add-measured"
+          label={`measure to ${targets.find((t) => t.value === to)?.name ?? to}`}
+          disabled={readOnly}
+          onPress={() => open([measuredField(job, from, to)], 0)}
+        />
+      </View>
+    </View>
+  );
+}
+
+const without = (all: readonly Measured[], index: number): Command => {
+  const value = all.filter((_, i) => i !== index);
+  return value.length > 0 ? { do: 'put', path: 'measured', value } : { do: 'drop', path: 'measured' };
+}; // prettier-ignore
+
+function measuredField(job: Job, from: Measured['from'], to: string): Field {
+  const same = (m: Measured) => m.from === from && m.to === to;
+  return {
+    path: `measured.${from}.${to}`,
+    label: `${from} edge to ${measuredName(to)}`,
+    kind: 'length',
+    value: job.measured?.find(same)?.value,
+    min: -1000,
+    max: 3000,
+    command: (value, now) => {
+      const known = now.measured ?? [];
+      const next: Measured = { from, to, value };
+      const list = known.some(same) ? known.map((m) => (same(m) ? next : m)) : [...known, next];
+      return { do: 'put', path: 'measured', value: list };
+    },
+  };
+}

@@ -1,0 +1,139 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Build, BuildKind, Job, Zone } from '@steddo/contract';
+import type { Command } from '@steddo/core';
+import { buildName } from '@steddo/text';
+import type { Field } from '../../pad/fields';
+import { TapeFields } from '../../pad/TapeField';
+import { Action } from '../../ui/Action';
+import { Choice } from '../../ui/Choice';
+import { EntryRow } from '../../ui/EntryRow';
+import { Switch } from '../../ui/Switch';
+import { newZone } from './newEntries';
+import { useRoomContext } from './RoomContext';
+
+const KINDS: readonly { value: BuildKind; name: string }[] = [
+  { value: 'timber-stud', name: 'timber studs' },
+  { value: 'masonry', name: 'masonry' },
+  { value: 'metal-stud', name: 'metal studs' },
+  { value: 'timber-backing', name: 'timber backing' },
+  { value: 'metal-backing', name: 'metal backing' },
+];
+const STATES = [
+  { value: 'sound', name: 'sound' },
+  { value: 'patched', name: 'patched' },
+  { value: 'wet', name: 'wet' },
+] as const;
+const COVERS = [
+  { value: 'gypsum', name: 'board' },
+  { value: 'lath', name: 'lath' },
+  { value: 'panel', name: 'panel' },
+  { value: 'tile', name: 'tile' },
+  { value: 'none', name: 'bare' },
+] as const;
+
+/** Where the wall is not like the rest, and which of its ends is a corner. */
+export function RoomZones() {
+  const { job, dispatch, readOnly } = useRoomContext();
+  const [open, setOpen] = useState<string>();
+  const { zones = [], returns = {} } = job.room.wall;
+  const add = () => {
+    const zone = newZone(job);
+    dispatch({ do: 'put', path: `room.wall.zones.${zone.id}`, value: zone });
+    setOpen(zone.id);
+  };
+  const corner = (side: 'left' | 'right') => (on: boolean) =>
+    dispatch({ do: 'put', path: 'room.wall.returns', value: { ...returns, [side]: on } });
+  return (
+    <>
+      {zones.map((z) => (
+        <EntryRow
+          key={z.id}
+          testID={`zone-${z.id}`}
+          title={zoneName(z)}
+          open={open === z.id}
+          onOpen={() => setOpen(open === z.id ? undefined : z.id)}
+          onRemove={() => dispatch({ do: 'drop', path: `room.wall.zones.${z.id}` })}
+          disabled={readOnly}
+        >
+          <ZoneFields zone={z} />
+        </EntryRow>
+      ))}
+      <View style={{ padding: 12 }}>
+        <Action
+          quiet
+          testID="add-zone"
+          label="part of the wall differs"
+          disabled={readOnly}
+          onPress={add}
+        />
+      </View>
+      <Switch
+        label="a side wall at the left end"
+        on={Boolean(returns.left)}
+        disabled={readOnly}
+        onChange={corner('left')}
+      />
+      <Switch
+        label="a side wall at the right end"
+        on={Boolean(returns.right)}
+        disabled={readOnly}
+        onChange={corner('right')}
+      />
+    </>
+  );
+}
+
+const zoneName = ({ build = {} }: Zone): string =>
+  [build.kind ? buildName(build.kind) : '', build.state ?? '', build.cover ?? ''].filter(Boolean).join(', ') || 'differs'; // prettier-ignore
+
+function ZoneFields({ zone }: { zone: Zone }) {
+  const { dispatch, readOnly } = useRoomContext();
+  const path = `room.wall.zones.${zone.id}`;
+  const { build = {} } = zone;
+  const put = (change: Partial<Build>) =>
+    dispatch({ do: 'put', path: `${path}.build`, value: { ...build, ...change } });
+  return (
+    <>
+      <Choice
+        label="its board is"
+        disabled={readOnly}
+        options={STATES}
+        value={build.state}
+        onChoose={(state) => put({ state })}
+      />
+      <Choice
+        label="it is"
+        disabled={readOnly}
+        options={KINDS}
+        value={KINDS.find((k) => k.value === build.kind)?.value}
+        onChoose={(kind) => put({ kind })}
+      />
+      <Choice
+        label="covered with"
+        disabled={readOnly}
+        options={COVERS}
+        value={build.cover}
+        onChoose={(cover) => put({ cover })}
+      />
+      <TapeFields fields={zoneFields(zone)} />
+    </>
+  );
+}
+
+function zoneFields(zone: Zone): Field[] {
+  const path = `room.wall.zones.${zone.id}`;
+  const put = (name: string) => (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value }); // prettier-ignore
+  const now = (j: Job): Zone => j.room.wall.zones?.find((z) => z.id === zone.id) ?? zone;
+  const move = (low: 'left' | 'bottom', high: 'right' | 'top') => (value: number, j: Job): Command => ({
+    do: 'all',
+    commands: [put(low)(value), put(high)(value + now(j)[high] - now(j)[low])],
+  }); // prettier-ignore
+  return [
+    { path: `${path}.left`, label: 'left edge, from the left', kind: 'length', value: zone.left, min: 0, max: 30_000, command: move('left', 'right') },
+    { path: `${path}.width`, label: 'width', kind: 'length', value: zone.right - zone.left, min: 1, max: 30_000, command: (v, j) => put('right')(now(j).left + v) },
+    { path: `${path}.bottom`, label: 'bottom, from the floor', kind: 'length', value: zone.bottom, min: 0, max: 10_000, command: move('bottom', 'top') },
+    { path: `${path}.height`, label: 'height', kind: 'length', value: zone.top - zone.bottom, min: 1, max: 10_000, command: (v, j) => put('top')(now(j).bottom + v) },
+    { path: `${path}.face`, label: 'its face in front of the rest', hint: 'minus when it lies back', kind: 'length', value: zone.face, min: -500, max: 500, command: put('face') },
+  ]; // prettier-ignore
+}

@@ -1,0 +1,100 @@
+import * as Comlink from 'comlink';
+import Papa from 'papaparse';
+import { catalogueRows, type Catalogue, type Job, type Mount } from '@steddo/contract';
+import { fetchCatalogue } from '../data/api';
+import { openLocalStore } from '../data/localStore';
+import {
+  MountRanking,
+  matches,
+  withOwn,
+  type MountQuery,
+  type Progress,
+  type RankedPage,
+  type ReadResult,
+} from './catalogueJob';
+import { readCatalogueFile } from './readFile';
+
+/** The catalogue lives here, off the page: reading, filtering and ranking never hold up a thumb. */
+let catalogue: Catalogue = { format: 'steddo-catalogue', version: 1, mounts: [] };
+let own: Mount[] = [];
+let mounts: Mount[] = [];
+let loaded = false;
+let loading = 0;
+let turn = 0;
+let reading = 0;
+const ranking = new MountRanking();
+const store = openLocalStore();
+const KEPT = 'catalogue';
+
+export interface Loaded {
+  /** Counts the loadings, so that another one is seen as news. */
+  loading: number;
+  known: boolean;
+  noServer: boolean;
+}
+
+function combine(): void {
+  mounts = withOwn(catalogue, own);
+  ranking.forget();
+}
+
+const api = {
+  /** From the server; where it cannot be reached the last one that was seen. */
+  async load(): Promise<Loaded> {
+    loading += 1;
+    try {
+      catalogue = await fetchCatalogue();
+      void store.keep(KEPT, catalogue);
+      loaded = true;
+      combine();
+      return { known: true, noServer: false, loading };
+    } catch {
+      const kept = loaded ? undefined : ((await store.kept(KEPT)) as Catalogue | undefined);
+      if (kept) {
+        catalogue = kept;
+        loaded = true;
+        combine();
+      }
+      return { known: loaded, noServer: true, loading };
+    }
+  },
+  setOwn(value: Mount[]): void {
+    own = value;
+    combine();
+  },
+  /** A page of the ranked list; undefined when a later call took its place. */
+  async rank(job: Job, query: MountQuery, progress: Progress): Promise<RankedPage | undefined> {
+    turn += 1;
+    const mine = turn;
+    return ranking.page(mounts, job, query, () => mine === turn, progress);
+  },
+  find: (id: string): Mount | undefined => mounts.find((m) => m.id === id),
+  /** Names for the catalogue's own list, archived ones on request. */
+  list({ text, types, from, count, archived }: MountQuery) {
+    const all = mounts
+      .filter((m) => Boolean(m.archived) === Boolean(archived))
+      .filter((m) => types.length === 0 || types.includes(m.type))
+      .filter((m) => matches(m, text))
+      .sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : 0));
+    return { mounts: all.slice(from, from + count), total: all.length };
+  },
+  /** Reads and checks a file without taking it. */
+  async read(file: Blob, csv: boolean, progress: Progress): Promise<ReadResult | undefined> {
+    reading += 1;
+    const mine = reading;
+    const checked = await readCatalogueFile(file, csv, () => mine === reading, progress);
+    if (!checked) return undefined;
+    return checked.ok ? { ok: true, mounts: checked.value.mounts.length } : checked;
+  },
+  cancelReading(): void {
+    reading += 1;
+  },
+  cancelRanking(): void {
+    turn += 1;
+  },
+  exportCsv: (): string => Papa.unparse(catalogueRows(mounts)),
+  exportJson: (): string => JSON.stringify({ ...catalogue, mounts }, null, 1),
+};
+
+export type CatalogueApi = typeof api;
+Comlink.expose(api);

@@ -1,0 +1,111 @@
+import type { Catalogue, Fault, Job, Mount, MountType, Ranked } from '@steddo/contract';
+import { comparePlaces, fitContext, placeOf, rankOne, type Place } from '@steddo/core';
+
+/** What of the catalogue is asked for. */
+export interface MountQuery {
+  text: string;
+  types: readonly MountType[];
+  /** Only those without a stop. */
+  fitting: boolean;
+  from: number;
+  count: number;
+  archived?: boolean;
+}
+
+export interface RankedPage {
+  ranked: Ranked[];
+  /** All that the filter lets through. */
+  total: number;
+  /** All that were judged. */
+  of: number;
+}
+
+export type ReadResult = { ok: true; mounts: number } | { ok: false; faults: Fault[] };
+export type Progress = (done: number, of: number) => void;
+
+/** So many are judged or read before the worker looks whether it was called off. */
+const AT_ONCE = 1000;
+
+/** Whether this piece of work still counts; a later one takes its place. */
+export type StillWanted = () => boolean;
+
+export const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
+/**
+ * Judges every mount and gives a page of them, best first. Works in pieces, so that it can be
+ * called off; undefined when it was. Places are kept for the job they were judged by, so that
+ * another filter or page costs nothing.
+ */
+export class MountRanking {
+  private places: Place[] = [];
+  private key = '';
+
+  forget(): void {
+    this.key = '';
+  }
+
+  async page(
+    mounts: readonly Mount[],
+    job: Job,
+    query: MountQuery,
+    wanted: StillWanted,
+    progress: Progress,
+  ): Promise<RankedPage | undefined> {
+    const context = fitContext(job);
+    const key = rankingKey(job);
+    if (key !== this.key) {
+      const places = await this.judge(mounts, job, wanted, progress);
+      if (!places) return undefined;
+      this.places = places;
+      this.key = key;
+    }
+    const passing = this.places.filter((p) => passes(p, query));
+    const shown = passing.slice(query.from, query.from + query.count);
+    return {
+      ranked: shown.map((p) => rankOne(p.mount, job, context)),
+      total: passing.length,
+      of: this.places.length,
+    };
+  }
+
+  private async judge(
+    mounts: readonly Mount[],
+    job: Job,
+    wanted: StillWanted,
+    progress: Progress,
+  ): Promise<Place[] | undefined> {
+    const context = fitContext(job);
+    const places: Place[] = [];
+    for (let i = 0; i < mounts.length; i += AT_ONCE) {
+      if (i > 0) await pause();
+      if (!wanted()) return undefined;
+      for (const mount of mounts.slice(i, i + AT_ONCE))
+        if (!mount.archived) places.push(placeOf(mount, job, context));
+      progress(Math.min(i + AT_ONCE, mounts.length), mounts.length);
+    }
+    return places.sort(comparePlaces);
+  }
+}
+
+/** Everything of a job that a mount is judged by. */
+const rankingKey = ({ screen, room, aim, choices, guessed }: Job): string =>
+  JSON.stringify([screen, room, aim, choices?.centreX, choices?.centreY, guessed]);
+
+function passes({ mount, stops }: Place, { text, types, fitting }: MountQuery): boolean {
+  if (fitting && stops > 0) return false;
+  if (types.length > 0 && !types.includes(mount.type)) return false;
+  return matches(mount, text);
+}
+
+/** Every word of the text is in the name or the id. */
+export function matches(mount: Pick<Mount, 'name' | 'id'>, text: string): boolean {
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const name = `${mount.name} ${mount.id}`.toLowerCase();
+  return words.every((w) => name.includes(w));
+}
+
+/** Mounts of the server with those of this device over them, which have not been sent yet. */
+export function withOwn(catalogue: Catalogue, own: readonly Mount[]): Mount[] {
+  const ids = new Set(own.map((m) => m.id));
+  return [...own, ...catalogue.mounts.filter((m) => !ids.has(m.id))];
+}

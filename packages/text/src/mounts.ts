@@ -1,0 +1,56 @@
+import type { Advice } from '@steddo/contract';
+import type { Compared } from '@steddo/core';
+import { typeName } from './names';
+import { rounded, type Say } from './say';
+
+/** What the seats ask for, and why. */
+export function adviceText(advice: Advice, say: Say): string {
+  const seat = advice.viewer === undefined ? '' : say.thing(advice.viewer);
+  const across = advice.across === undefined ? undefined : say.degrees(Math.abs(advice.across));
+  const tilt =
+    advice.tiltNeeded === undefined ? undefined : say.degrees(Math.abs(advice.tiltNeeded));
+  switch (advice.type) {
+    case 'full-motion':
+      return `The seats ask for full motion: ${seat} is ${across ?? ''} to the side.`;
+    case 'tilt':
+      return `The seats ask for tilt: ${tilt ?? ''} of it would face them${across ? `, and nobody sits more than ${across} to the side` : ''}.`;
+    case 'fixed':
+      return `A fixed mount serves the seats${across ? `: nobody sits more than ${across} to the side` : ''}${tilt ? `${across ? ', and' : ':'} ${tilt} of tilt is too little to miss` : ''}.`;
+  }
+}
+
+const LACKING = '–';
+type Kind = 'length' | 'degrees' | 'mass' | 'plain';
+
+function shown(value: number | undefined, kind: Kind, say: Say): string {
+  if (value === undefined) return LACKING;
+  if (kind === 'length') return say.length(value);
+  if (kind === 'degrees') return say.degrees(value);
+  return kind === 'mass' ? say.mass(value) : rounded(value, 2);
+}
+
+export interface ComparedRow {
+  name: string;
+  text: (mount: Compared, say: Say) => string;
+}
+
+const row = (name: string, of: (c: Compared) => number | undefined, kind: Kind): ComparedRow => ({
+  name,
+  text: (c, say) => shown(of(c), kind, say),
+});
+
+/** The rows of the comparison, in the order in which installers ask. */
+export const COMPARED_ROWS: readonly ComparedRow[] = [
+  { name: 'type', text: (c) => typeName[c.type] },
+  row('off the wall, folded', (c) => c.folded, 'length'),
+  row('out, at most', (c) => c.extended, 'length'),
+  row('tilts down', (c) => c.tiltDown, 'degrees'),
+  row('tilts up', (c) => c.tiltUp, 'degrees'),
+  row('turns, each way', (c) => c.swivel, 'degrees'),
+  row('set slides, each way', (c) => c.slide, 'length'),
+  row('trim after hanging', (c) => c.trim, 'length'),
+  row('rolls level', (c) => c.roll, 'degrees'),
+  row('studs', (c) => c.studs, 'plain'),
+  row('mass to spare', (c) => c.massMargin, 'mass'),
+  row('price', (c) => c.price, 'plain'),
+];
