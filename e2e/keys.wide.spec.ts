@@ -27,11 +27,17 @@ test('keys: digits go to stages, u changes units, undo and redo; none of it insi
     .toBeCloseTo(1482.725, 9);
 });
 
-test('drawing and inputs stand side by side', async ({ page, demo }) => {
+test('the drawings stand beside the inputs: face, side and above at once', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/room/guest-room/height`);
-  await expect(page.locator('[data-shape="set"]')).toBeVisible();
-  const canvas = (await page.getByTestId('canvas').boundingBox())!;
+  await expect(page.locator('[data-shape="set"]')).toHaveCount(1);
   const panel = (await page.getByTestId('panel').boundingBox())!;
-  expect(canvas.x + canvas.width).toBeLessThanOrEqual(panel.x + 1);
-  expect(canvas.height).toBeGreaterThan(600);
+  const canvases = page.getByTestId('canvas');
+  await expect(canvases).toHaveCount(3);
+  const boxes = await Promise.all([0, 1, 2].map((i) => canvases.nth(i).boundingBox()));
+  for (const box of boxes) expect(box!.x + box!.width).toBeLessThanOrEqual(panel.x + 1);
+  const lowest = Math.max(...boxes.map((b) => b!.y + b!.height));
+  expect(lowest - Math.min(...boxes.map((b) => b!.y))).toBeGreaterThan(600);
 });

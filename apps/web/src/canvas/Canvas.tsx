@@ -79,9 +79,13 @@ function OneView({ name, tabs, onTab, ...props }: OneProps) {
     <View style={{ flex: 1 }}>
       <Named name={name} whole={whole} {...props} />
       <View style={{ position: 'absolute', left: 6, top: 0, flexDirection: 'row' }}>
-        {tabs.length > 1
-          ? tabs.map((t) => <ViewTab key={t} name={t} current={t === name} onTab={onTab} />)
-          : null}
+        {tabs.length > 1 ? (
+          <View role="tablist" aria-label="drawings" style={{ flexDirection: 'row' }}>
+            {tabs.map((t) => (
+              <ViewTab key={t} name={t} current={t === name} onTab={onTab} />
+            ))}
+          </View>
+        ) : null}
         {tabs.length === 1 && !zoomable ? (
           <View style={{ paddingHorizontal: 8, margin: 4, backgroundColor: palette.ground }}>
             <Txt kind="bold" soft>

@@ -21,7 +21,11 @@ export interface StageState {
   worst: Verdict;
 }
 
-const GUESSES: Partial<Record<BuiltStage, string>> = { set: 'screen.', room: 'room.' };
+/** Guesses that call the hand back; where a thing on the wall stands sideways is not one of them. */
+const GUESSES: Partial<Record<BuiltStage, readonly string[]>> = {
+  set: ['screen.'],
+  room: ['room.wall.', 'room.viewers.'],
+};
 
 /** How far a stage is: what it lacks, and the worst that there is to say about it. */
 export function stageState(stage: BuiltStage, job: Job, plan: Plan): StageState {
@@ -34,12 +38,13 @@ export function stageState(stage: BuiltStage, job: Job, plan: Plan): StageState 
 }
 
 function lacks(stage: BuiltStage, job: Job, plan: Plan): boolean {
-  const guessed = (prefix: string) => (job.guessed ?? []).some((g) => g.startsWith(prefix));
+  const guessed = (...prefixes: readonly string[]) =>
+    (job.guessed ?? []).some((g) => prefixes.some((prefix) => g.startsWith(prefix)));
   switch (stage) {
     case 'set':
-      return guessed(GUESSES.set ?? '') || plan.screen.outline.guessed;
+      return guessed(...(GUESSES.set ?? [])) || plan.screen.outline.guessed;
     case 'room':
-      return guessed(GUESSES.room ?? '');
+      return guessed(...(GUESSES.room ?? []));
     case 'mount':
       return !job.mount;
     case 'height':
