@@ -102,6 +102,67 @@ export async function isReady(page: Page): Promise<void> {
   await isSent(page);
 }
 
+/** A room of the test's own, open at a stage and ready to be changed. */
+export async function openRoom(
+  page: Page,
+  server: TestServer,
+  id: string,
+  job: Job,
+  stage: string,
+): Promise<void> {
+  await putRoom(page, server, id, { ...job, title: id });
+  await page.goto(`${server.url}/room/${id}/${stage}`);
+  await isReady(page);
+}
+
+/** What the server has of a room once everything is sent. */
+export async function sentJob(page: Page, server: TestServer, id: string): Promise<Job> {
+  await isSent(page);
+  return (await savedJob(page, server, id)).job;
+}
+
+/** Types into a field of the pad and takes it. */
+export async function type(page: Page, field: string, text: string): Promise<void> {
+  await page.getByTestId(`field-${field}`).click();
+  await page.getByTestId('pad-text').fill(text);
+  await page.getByTestId('key-done').click();
+  await expect(page.getByTestId('pad')).toHaveCount(0);
+}
+
+/** Opens a part of a stage by its name. */
+export const unfold = (page: Page, name: string) =>
+  page.getByRole('button', { name: new RegExp(`^${name}.*, show$`) }).click();
+
+/** A finger put down in the middle of something and moved by so many pixels, in steps. */
+export async function dragBy(
+  page: Page,
+  target: Locator,
+  dx: number,
+  dy: number,
+  held?: () => Promise<void>,
+): Promise<void> {
+  const box = (await target.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + dx / 2, y + dy / 2, { steps: 4 });
+  await page.mouse.move(x + dx, y + dy, { steps: 4 });
+  await held?.();
+  await page.mouse.up();
+}
+
+/** A shape of a drawing in mm, by the scale that the drawing gives. */
+export async function drawnMm(drawing: Locator, id: string) {
+  const scale = Number(await drawing.getAttribute('data-scale'));
+  const box = (await drawing.locator(`[data-shape="${id}"]`).boundingBox())!;
+  return {
+    width: box.width / scale,
+    height: box.height / scale,
+    x: box.x / scale,
+    y: box.y / scale,
+  };
+}
+
 /** The number that a Figure carries, unrounded, by the start of its label. */
 export async function figureValue(scope: Page | Locator, label: string): Promise<number> {
   const figure = scope

@@ -70,13 +70,15 @@ export function catalogueReader(): CatalogueReader {
   const addMount = (cells: readonly string[], names: readonly string[]) => {
     if (cells.every((c) => c.trim() === '')) return;
     const read = readRow(names, cells, row);
-    faults.push(...read.faults);
-    if (read.faults.length > 0) return;
     const checked = checkFile(mount, read.entry);
+    faults.push(...read.faults);
     if (!checked.ok) {
-      faults.push(...checked.faults.map((f) => ({ ...f, path: `row ${row}, ${f.path}` })));
+      const said = new Set(read.faults.map((f) => f.path));
+      const more = checked.faults.map((f) => ({ ...f, path: `row ${row}, ${f.path}` }));
+      faults.push(...more.filter((f) => !said.has(f.path)));
       return;
     }
+    if (read.faults.length > 0) return;
     const { id } = checked.value;
     const before = rowOfId.get(id);
     if (before !== undefined)
@@ -128,6 +130,8 @@ function headerFaults(columns: readonly string[]): Fault[] {
 
 function readRow(columns: readonly string[], cells: readonly string[], row: number) {
   const entry: Record<string, unknown> = { walls: {} };
+  // what is needed is missing by the name of its column, not by that of the group it is in
+  for (const needed of NEEDED) put(entry, needed.split('.'), undefined);
   const faults: Fault[] = [];
   if (cells.length > columns.length)
     faults.push({

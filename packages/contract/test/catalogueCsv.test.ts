@@ -154,6 +154,17 @@ describe('catalogue as a table', () => {
     expect(faults(...rows)).toEqual(CELLS.map(([, , said], i) => `row ${i + 2}, ${said}`));
     expect(CELLS.length + TABLES.length).toBeGreaterThanOrEqual(40);
   });
+  it('lists every fault of one row, a wrong cell once', () => {
+    const row = withCell('maxMass', 'heavy').map((c, i) =>
+      COLUMNS[i] === 'price' ? '-1' : (COLUMNS[i] ?? '').startsWith('pattern.max') ? '' : c,
+    );
+    expect(faults(row)).toEqual([
+      'row 2, maxMass: takes a number, not "heavy"',
+      'row 2, pattern.max.width: is missing (takes a number)',
+      'row 2, pattern.max.height: is missing (takes a number)',
+      'row 2, price: must be at least 0, not -1',
+    ]);
+  });
   it('takes rows one by one and counts them', () => {
     const reader = catalogueReader();
     [COLUMNS, good, withCell('id', 'b')].forEach((cells) => reader.add(cells));

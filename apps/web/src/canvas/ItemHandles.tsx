@@ -1,6 +1,13 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import type { Item } from '@steddo/contract';
-import { SNAP_MM, snapBox, type Command, type SnapBox, type SnapGuide } from '@steddo/core';
+import {
+  SNAP_MM,
+  moveItem,
+  snapBox,
+  type Command,
+  type SnapBox,
+  type SnapGuide,
+} from '@steddo/core';
 import type { View as SceneView } from '@steddo/drawing';
 import { useRoomContext } from '../features/room/RoomContext';
 import { usePalette } from '../ui/tokens';
@@ -51,7 +58,7 @@ function ItemHandle({
     const reach = Math.min(SNAP_MM * 4, SNAP_PX / view.scale);
     const { box, guides } = snapBox(moved, others(), reach, tape);
     setGuides(guides);
-    return moveItem(item.id, box);
+    return moveItem(job, item.id, box);
   };
   const end = (command?: Command) => {
     start.current = undefined;
@@ -77,7 +84,7 @@ function ItemHandle({
     e.stopPropagation();
     const [dx = 0, dy = 0] = by;
     const { left, right, bottom, top } = item;
-    dispatch(moveItem(item.id, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy })); // prettier-ignore
+    dispatch(moveItem(job, item.id, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy })); // prettier-ignore
   };
   const a = view.toPx(item.left, item.top);
   const b = view.toPx(item.right, item.bottom);
@@ -109,15 +116,6 @@ function ItemHandle({
     />
   );
 }
-
-const moveItem = (id: string, box: SnapBox): Command => ({
-  do: 'all',
-  commands: (['left', 'right', 'bottom', 'top'] as const).map((side) => ({
-    do: 'put',
-    path: `room.objects.${id}.${side}`,
-    value: box[side],
-  })),
-});
 
 /** The line that a dragged thing has been pulled to. */
 function Guides({ guides, view }: { guides: readonly SnapGuide[]; view: SceneView }) {

@@ -270,38 +270,39 @@ function LineView({
   palette,
   ...at
 }: LinePx & { shape: Extract<Shape, { kind: 'line' }>; palette: Palette }) {
+  const line = { ...at, 'data-shape': shape.id };
   switch (shape.role) {
     case 'floor':
       return (
         <g>
-          <line {...at} stroke={palette.ink} strokeWidth={2.4} />
+          <line {...line} stroke={palette.ink} strokeWidth={2.4} />
           <path d={hatch(at)} stroke={palette.soft} strokeWidth={1} />
         </g>
       );
     case 'stud-mark':
     case 'level-mark':
-      return <line {...at} stroke={palette.tapeEdge} strokeWidth={4} />;
+      return <line {...line} stroke={palette.tapeEdge} strokeWidth={4} />;
     case 'centre-line':
-      return <line {...at} stroke={palette.soft} strokeWidth={1} strokeDasharray={DASH_DOT} />;
+      return <line {...line} stroke={palette.soft} strokeWidth={1} strokeDasharray={DASH_DOT} />;
     case 'eye-line':
-      return <line {...at} stroke={palette.action} strokeWidth={1.4} strokeDasharray="2 5" />;
+      return <line {...line} stroke={palette.action} strokeWidth={1.4} strokeDasharray="2 5" />;
     case 'sight':
-      return <line {...at} stroke={palette.action} strokeWidth={1.8} />;
+      return <line {...line} stroke={palette.action} strokeWidth={1.8} />;
     case 'sight-edge':
-      return <line {...at} stroke={palette.action} strokeWidth={1} strokeDasharray={DASH} />;
+      return <line {...line} stroke={palette.action} strokeWidth={1} strokeDasharray={DASH} />;
     case 'settled':
-      return <line {...at} stroke={palette.tapeEdge} strokeWidth={5} />;
+      return <line {...line} stroke={palette.tapeEdge} strokeWidth={5} />;
     case 'asked':
       return (
         <g stroke={palette.action} strokeWidth={3}>
-          <line {...at} />
+          <line {...line} />
           <path d={endTicks(at)} />
         </g>
       );
     case 'hook':
-      return <line {...at} stroke={palette.ink} strokeWidth={1.6} />;
+      return <line {...line} stroke={palette.ink} strokeWidth={1.6} />;
     default:
-      return <line {...at} stroke={palette.hairline} strokeWidth={1} />;
+      return <line {...line} stroke={palette.hairline} strokeWidth={1} />;
   }
 }
 

@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { checkFile, mount as format, type Mount } from '@steddo/contract';
 import type { LocalStore } from './localStore';
+import { Retry } from './retry';
 
 /** A change of a mount that is on this device and on its way to the server. */
 export interface MountEdit {
@@ -14,6 +15,7 @@ export interface OwnParts {
   newId: () => string;
   /** Told when something has reached the server. */
   onSent: () => void;
+  later: (work: () => void, ms: number) => void;
 }
 
 const KEY = 'own-mounts';
@@ -26,7 +28,11 @@ export class OwnMounts {
   private sending = false;
   private newest: Mount[] = [];
 
-  constructor(private readonly parts: OwnParts) {}
+  private readonly retry: Retry;
+
+  constructor(private readonly parts: OwnParts) {
+    this.retry = new Retry(() => void this.flush(), parts.later);
+  }
 
   /** What waits, the latest of each; the same list until something changes. */
   readonly list = (): Mount[] => this.newest;
@@ -62,7 +68,9 @@ export class OwnMounts {
     try {
       for (let next = this.edits[0]; next; next = this.edits[0]) {
         const result = await this.parts.send(next);
-        if (result !== 'sent') return;
+        if (result === 'offline') return this.retry.plan();
+        if (result === 'refused') return;
+        this.retry.reset();
         const { editId } = next;
         this.edits = this.edits.filter((e) => e.editId !== editId);
         await this.parts.store.keep(KEY, this.edits);

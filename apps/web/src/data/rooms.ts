@@ -15,6 +15,7 @@ import {
 } from '@steddo/core';
 import type { SendResult } from './api';
 import type { LocalRoom, LocalStore } from './localStore';
+import { Retry } from './retry';
 
 /** Where an edit is: on this device only, on its way, or on the server too. */
 export type SyncState =
@@ -39,9 +40,6 @@ export interface RoomsParts {
   later: (work: () => void, ms: number) => void;
 }
 
-const FIRST_RETRY_MS = 1500;
-const LONGEST_RETRY_MS = 30_000;
-
 /**
  * Rooms on this device first, then on the server: an edit goes to the local store before the
  * network and leaves through an ordered outbox. Screens subscribe to a room's state.
@@ -53,10 +51,11 @@ export class Rooms {
   private writes: Promise<unknown> = Promise.resolve();
   private flushing = false;
   private again = false;
-  private retryMs = FIRST_RETRY_MS;
-  private retryPlanned = false;
+  private readonly retry: Retry;
 
-  constructor(private readonly parts: RoomsParts) {}
+  constructor(private readonly parts: RoomsParts) {
+    this.retry = new Retry(() => this.flush(), parts.later);
+  }
 
   subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
@@ -211,14 +210,14 @@ export class Rooms {
         job,
       });
       if (result.kind === 'sent') {
-        this.retryMs = FIRST_RETRY_MS;
+        this.retry.reset();
         await store.sent(entry, result.version);
         await this.noteSent(roomId, result.version);
         continue;
       }
       if (result.kind === 'offline') {
         await this.noteWaiting();
-        this.retry();
+        this.retry.plan();
         return;
       }
       stuck.add(roomId);
@@ -251,16 +250,6 @@ export class Rooms {
           sync: { kind: 'waiting', waiting },
         });
     }
-  }
-
-  private retry(): void {
-    if (this.retryPlanned) return;
-    this.retryPlanned = true;
-    this.parts.later(() => {
-      this.retryPlanned = false;
-      this.flush();
-    }, this.retryMs);
-    this.retryMs = Math.min(this.retryMs * 2, LONGEST_RETRY_MS);
   }
 
   private set(id: string, state: RoomState): void {

@@ -13,12 +13,16 @@ const oneAtATime: typeof sendRoom = async (id, save) => {
   return await navigator.locks.request('steddo-outbox', async () => await sendRoom(id, save));
 };
 
+const later = (work: () => void, ms: number): void => {
+  setTimeout(work, ms);
+};
+
 export const rooms = new Rooms({
   store: localStore,
   send: oneAtATime,
   fetchRoom,
   newId: () => crypto.randomUUID(),
-  later: (work, ms) => setTimeout(work, ms),
+  later,
 });
 
 export const ownMounts = new OwnMounts({
@@ -26,6 +30,7 @@ export const ownMounts = new OwnMounts({
   send: sendMount,
   newId: () => crypto.randomUUID(),
   onSent: () => void mutate('catalogue'),
+  later,
 });
 
 /** Tries again when the network is back or the tab comes to the front, and at start. */

@@ -1,11 +1,12 @@
 import type { ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { createPortal } from 'react-dom';
+import { Pressable, ScrollView, View, type ViewStyle } from 'react-native';
 import { IconTap } from './Action';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
 import { useBackCloses } from './useBackCloses';
 
-/** A sheet over the lower part of the screen; Back, Escape, its cross or a tap beside it close it. */
+/** A sheet over the lower part of the screen, whatever scrolls below it; Back, Escape, its cross or a tap beside it close it. */
 export function BottomSheet({
   title,
   onClose,
@@ -19,8 +20,8 @@ export function BottomSheet({
 }) {
   const palette = usePalette();
   useBackCloses(onClose);
-  return (
-    <View style={{ position: 'absolute', inset: 0, zIndex: 20, justifyContent: 'flex-end' }}>
+  return createPortal(
+    <View style={FIXED}>
       <Pressable
         aria-hidden
         tabIndex={-1}
@@ -61,6 +62,10 @@ export function BottomSheet({
           {children}
         </ScrollView>
       </View>
-    </View>
+    </View>,
+    document.body,
   );
 }
+
+/** On the window itself; React Native's types do not know it, its web target does. */
+const FIXED = { position: 'fixed', inset: 0, zIndex: 20, justifyContent: 'flex-end' } as unknown as ViewStyle; // prettier-ignore

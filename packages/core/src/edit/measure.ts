@@ -3,13 +3,38 @@ import type { Command } from './command';
 
 /** Puts what somebody measured or chose, and takes the path off the list of guesses. */
 export function measure(job: Job, path: string, value: unknown): Command {
-  const puts: Command = { do: 'put', path, value };
+  return withoutGuesses(job, [path], [{ do: 'put', path, value }]);
+}
+
+/** A thing on the wall put where a thumb or a key has moved it, mm: its place is a guess no more. */
+export function moveItem(
+  job: Job,
+  id: string,
+  box: { left: number; right: number; bottom: number; top: number },
+): Command {
+  const sides = (['left', 'right', 'bottom', 'top'] as const).map((side) => ({
+    path: `room.objects.${id}.${side}`,
+    value: box[side],
+  }));
+  const puts = sides.map((s): Command => ({ do: 'put', ...s }));
+  return withoutGuesses(job, sides.map((s) => s.path), puts); // prettier-ignore
+}
+
+/** Takes an entry of a list away, and what was guessed of it. */
+export function removeEntry(job: Job, path: string): Command {
+  return withoutGuesses(job, [path], [{ do: 'drop', path }]);
+}
+
+/** The commands, and the paths with all below them off the list of guesses. */
+function withoutGuesses(job: Job, paths: readonly string[], commands: Command[]): Command {
   const guessed = job.guessed ?? [];
-  const kept = guessed.filter((g) => g !== path && !g.startsWith(`${path}.`));
-  if (kept.length === guessed.length) return puts;
+  const kept = guessed.filter((g) => !paths.some((p) => g === p || g.startsWith(`${p}.`)));
+  const [only] = commands;
+  if (kept.length === guessed.length)
+    return commands.length === 1 && only ? only : { do: 'all', commands };
   const guesses: Command =
     kept.length === 0
       ? { do: 'drop', path: 'guessed' }
       : { do: 'put', path: 'guessed', value: kept };
-  return { do: 'all', commands: [puts, guesses] };
+  return { do: 'all', commands: [...commands, guesses] };
 }

@@ -1,4 +1,4 @@
-import type { Fit, Mount } from '@steddo/contract';
+import type { Fit, Mount, MountType } from '@steddo/contract';
 import { ACROSS_MIND_DEG, ACROSS_TURN_DEG, TILT_PLAIN_DEG, TILT_STOP_DEG } from '../tolerances';
 import { toDeg } from '../units/convert';
 import type { Seats } from './typeAdvice';
@@ -27,7 +27,16 @@ export function seatRules(mount: Mount, seats: Seats, halfWidthMm: number): Fit[
   return [...reachRule(mount, seats, halfWidthMm), ...tiltRule(mount, seats)];
 }
 
+const TURNING: readonly MountType[] = ['full-motion', 'corner', 'vehicle', 'monitor-arm'];
+
+/** A mount that is made to move, and whose label does not say how far, is not judged by it. */
+const unsaid = (mount: Mount, what: 'turn' | 'tilt'): boolean =>
+  what === 'turn'
+    ? TURNING.includes(mount.type) && (!mount.swivel || mount.depth.extended === undefined)
+    : mount.tilt === undefined && (mount.type === 'tilt' || TURNING.includes(mount.type));
+
 function reachRule(mount: Mount, { seats }: Seats, halfWidthMm: number): Fit[] {
+  if (unsaid(mount, 'turn')) return [];
   let worst: { off: number; viewer: string } | undefined;
   for (const { viewer, across } of seats) {
     const side = across.value < 0 ? 'left' : 'right';
@@ -52,7 +61,7 @@ function reachRule(mount: Mount, { seats }: Seats, halfWidthMm: number): Fit[] {
 }
 
 function tiltRule(mount: Mount, { tilt }: Seats): Fit[] {
-  if (!tilt) return [];
+  if (!tilt || unsaid(mount, 'tilt')) return [];
   const down = tilt.value >= 0;
   const limit = (down ? mount.tilt?.down : mount.tilt?.up) ?? 0;
   const value = Math.abs(tilt.value);

@@ -58,7 +58,7 @@ export function CompareSheet({
               paddingVertical: 6,
             }}
           >
-            <View role="rowheader" style={{ flex: 1 }}>
+            <View role="rowheader" style={{ flex: 1, paddingRight: 6 }}>
               <Txt kind="small" soft>
                 {row.name}
               </Txt>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { FloorThing, Job } from '@steddo/contract';
-import type { Command } from '@steddo/core';
+import { removeEntry, type Command } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
@@ -30,7 +30,7 @@ export function RoomFloor() {
           note={`${say.length(f.near)} to ${say.length(f.far)} from the wall`}
           open={open === f.id}
           onOpen={() => setOpen(open === f.id ? undefined : f.id)}
-          onRemove={() => dispatch({ do: 'drop', path: `room.floor.${f.id}` })}
+          onRemove={() => dispatch(removeEntry(job, `room.floor.${f.id}`))}
           disabled={readOnly}
         >
           <TapeFields fields={floorFields(f)} />

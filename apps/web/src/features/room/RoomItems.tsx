@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Item, ItemKind, Job } from '@steddo/contract';
-import { measure, plateMayCover, setMayCover, type Command } from '@steddo/core';
+import { removeEntry, measure, plateMayCover, setMayCover, type Command } from '@steddo/core';
 import { itemName } from '@steddo/text';
 import { useCanvas } from '../../canvas/CanvasContext';
 import type { Field } from '../../pad/fields';
@@ -40,7 +40,7 @@ export function RoomItems() {
           note={`${say.length(item.right - item.left)} wide, ${say.length(item.bottom)} to ${say.length(item.top)} up`}
           open={held === item.id}
           onOpen={() => setHeld(held === item.id ? undefined : item.id)}
-          onRemove={() => dispatch({ do: 'drop', path: `room.objects.${item.id}` })}
+          onRemove={() => dispatch(removeEntry(job, `room.objects.${item.id}`))}
           disabled={readOnly}
         >
           <ItemFields item={item} />

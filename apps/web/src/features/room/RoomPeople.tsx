@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Job, Viewer } from '@steddo/contract';
-import { measure } from '@steddo/core';
+import { removeEntry, measure } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
@@ -39,7 +39,7 @@ export function RoomPeople() {
           note={`${POSTURES.find((p) => p.value === (v.posture ?? 'seated'))?.name ?? ''}, ${far(v)}`}
           open={open === v.id}
           onOpen={() => setOpen(open === v.id ? undefined : v.id)}
-          onRemove={() => dispatch({ do: 'drop', path: `room.viewers.${v.id}` })}
+          onRemove={() => dispatch(removeEntry(job, `room.viewers.${v.id}`))}
           disabled={readOnly}
         >
           <PersonFields viewer={v} />

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Build, BuildKind, Job, Zone } from '@steddo/contract';
-import type { Command } from '@steddo/core';
+import { removeEntry, type Command } from '@steddo/core';
 import { buildName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -53,7 +53,7 @@ export function RoomZones() {
           title={zoneName(z)}
           open={open === z.id}
           onOpen={() => setOpen(open === z.id ? undefined : z.id)}
-          onRemove={() => dispatch({ do: 'drop', path: `room.wall.zones.${z.id}` })}
+          onRemove={() => dispatch(removeEntry(job, `room.wall.zones.${z.id}`))}
           disabled={readOnly}
         >
           <ZoneFields zone={z} />
