@@ -24,7 +24,8 @@ const LISTS = new Set([
 
 /**
  * Applies a command to a copy of the job. `put` on a list entry that is not there appends it (or
- * inserts it `at` an index); `drop` of something absent changes nothing. Throws for a path that
+ * inserts it `at` an index); `drop` of something absent changes nothing, and a list's last entry takes
+ * the list with it. Throws for a path that
  * leads through a plain value: a programmer's mistake. The result is not validated here.
  */
 export function applyCommand(job: Job, command: Command): Applied {
@@ -119,8 +120,16 @@ function drop(root: Branch, segments: string[], path: string): Command {
   if (before === undefined) return nothing;
   if (Array.isArray(parent)) {
     parent.splice(Number(key), 1);
+    if (parent.length === 0) dropEmptyList(root, segments.slice(0, -1));
     return { do: 'put', path, value: before, at: Number(key) };
   }
   delete parent[key as string];
   return { do: 'put', path, value: before };
+}
+
+/** A list that has lost its last entry goes too, so that undoing its first one leaves the job as it was. */
+function dropEmptyList(root: Branch, list: readonly string[]): void {
+  const holder = parentOf(root, list, false);
+  if (!LISTS.has(list.join('.')) || !holder || Array.isArray(holder)) return;
+  delete holder[list.at(-1)!];
 }

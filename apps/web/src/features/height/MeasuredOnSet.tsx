@@ -7,6 +7,7 @@ import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
+import { FindingNote } from '../../ui/FindingNote';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { Txt } from '../../ui/Txt';
 import { useRoomContext } from '../room/RoomContext';
@@ -21,7 +22,7 @@ const FROM = [
  * drawing gives. The first one governs; every other way to the same point checks it.
  */
 export function MeasuredOnSet() {
-  const { job, dispatch, readOnly, say } = useRoomContext();
+  const { job, plan, dispatch, readOnly, say } = useRoomContext();
   const { open } = usePad();
   const [from, setFrom] = useState<Measured['from']>('bottom');
   const [to, setTo] = useState('hook');
@@ -50,6 +51,11 @@ export function MeasuredOnSet() {
           onRemove={() => dispatch(without(measured, i))}
         />
       ))}
+      {plan.findings
+        .filter((f) => f.code === 'measured-differs' || f.code === 'measured-unused')
+        .map((f, i) => (
+          <FindingNote key={i} finding={f} say={say} />
+        ))}
       <Choice label="from" disabled={readOnly} options={FROM} value={from} onChoose={setFrom} />
       <Choice label="to" disabled={readOnly} options={targets} value={to} onChoose={setTo} />
       <View style={{ padding: 12 }}>

@@ -1,0 +1,118 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { catalogueFromRows, catalogueRows, type Catalogue, type Mount } from '@steddo/contract';
+import { demoCatalogue, guestRoom } from '@steddo/samples';
+import { parse } from 'csv-parse/sync';
+import { expect, openRoom, test } from './fixtures';
+import { testServer } from './server';
+
+const csvOf = (mounts: readonly Mount[]) =>
+  catalogueRows(mounts)
+    .map((row) => row.map((cell) => `"${cell.replaceAll('"', '""')}"`).join(','))
+    .join('\n');
+const fileWith = (name: string, text: string) => {
+  const path = join(tmpdir(), `steddo-${process.pid}-${name}`);
+  writeFileSync(path, text);
+  return path;
+};
+/** As many as asked for, each a little different, all of them mounts that the format takes. */
+const many = (count: number): Mount[] =>
+  Array.from({ length: count }, (_, i) => {
+    const mount = demoCatalogue.mounts[i % demoCatalogue.mounts.length]!;
+    return { ...mount, id: `bulk-${i}`, name: `Bulk ${i}`, maxMass: mount.maxMass + (i % 50) };
+  });
+
+test('a CSV with faults names row, column and reason of each, and nothing is taken', async ({
+  page,
+  demo,
+}) => {
+  const [names = [], ...rows] = catalogueRows(demoCatalogue.mounts.slice(0, 3));
+  const put = (row: number, column: string, text: string) => {
+    rows[row]![names.indexOf(column)] = text;
+  };
+  rows.forEach((row, i) => put(i, 'id', `faulty-${i}`) ?? row);
+  put(0, 'maxMass', '20 kg');
+  put(0, 'type', 'sideways');
+  put(2, 'depth.folded', '-4');
+  const text = [names, ...rows].map((r) => r.join(',')).join('\n');
+  await page.goto(`${demo.url}/catalogue`);
+  await page.getByTestId('import-file').setInputFiles(fileWith('faults.csv', text));
+  const faults = page.getByTestId('import-faults');
+  await expect(faults).toContainText('3 faults');
+  await expect(faults).toContainText('row 2, maxMass: takes a number, not "20 kg" (no unit: mm and kg)');
+  await expect(faults).toContainText('row 2, type: takes "fixed"');
+  await expect(faults).toContainText('row 4, depth.folded: must be at least 0, not -4');
+  await page.getByTestId('import-file').setInputFiles(fileWith('broken.json', '{"format":'));
+  await expect(faults).toContainText('(file): is not JSON');
+  await page.getByTestId('import-file').setInputFiles(fileWith('quote.csv', `${names.join(',')}\n"a`));
+  await expect(faults).toContainText('row 2');
+  const { mounts } = (await (await page.request.get(`${demo.url}/api/catalogue`)).json()) as Catalogue;
+  expect(mounts.some((m) => m.id.startsWith('faulty'))).toBe(false);
+}); // prettier-ignore
+
+test('what is taken out as CSV and as JSON is what is taken in again', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/catalogue`);
+  const mine = { ...demoCatalogue.mounts[0]!, id: 'carried', name: 'Carried "over", 3' };
+  await page.getByTestId('import-file').setInputFiles(fileWith('one.csv', csvOf([mine])));
+  await expect(page.getByTestId('import-ready')).toContainText('1 mounts, no faults');
+  await page.getByTestId('import-take').click();
+  await expect(page.getByTestId('import-said')).toHaveText('1 mounts taken in.');
+  await page.getByTestId('catalogue-search').fill('carried');
+  await expect(page.getByTestId('entry-carried')).toBeVisible();
+  const { mounts } = (await (
+    await page.request.get(`${demo.url}/api/catalogue`)
+  ).json()) as Catalogue;
+  const sorted = (all: readonly Mount[]) => [...all].sort((a, b) => (a.id < b.id ? -1 : 1));
+  for (const kind of ['csv', 'json'] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByTestId(`export-${kind}`).click(),
+    ]);
+    const text = readFileSync((await download.path())!, 'utf8');
+    const read = kind === 'csv' ? catalogueFromRows(parse(text)) : undefined;
+    const back = read ? (read.ok ? read.value.mounts : []) : (JSON.parse(text) as Catalogue).mounts;
+    expect(sorted(back)).toEqual(sorted(mounts));
+  }
+});
+
+test('20,000 mounts are read, taken in and ranked in the worker, with progress and a way out', async ({
+  page,
+}) => {
+  test.slow();
+  const server = await testServer('demo');
+  try {
+    await page.goto(`${server.url}/catalogue`);
+    await expect(page.getByTestId('catalogue-count')).toBeVisible();
+    const file = fileWith('bulk.csv', csvOf(many(20_000)));
+    // called off while it is read: nothing is taken
+    await page.getByTestId('import-file').setInputFiles(file);
+    await expect(page.getByTestId('cancel-work')).toBeVisible();
+    await page.getByTestId('cancel-work').click();
+    await expect(page.getByTestId('import-said')).toHaveText('Stopped; nothing was taken.');
+
+    await page.getByTestId('import-file').setInputFiles(file);
+    await expect(page.getByRole('progressbar')).toBeVisible();
+    await expect(page.getByTestId('import-ready')).toContainText('20000 mounts, no faults', { timeout: 60_000 });
+    await page.getByTestId('import-take').click();
+    await expect(page.getByTestId('import-said')).toHaveText('20000 mounts taken in.', { timeout: 60_000 });
+
+    await openRoom(page, server, 'crowd', guestRoom, 'mount');
+    const count = page.getByTestId('mount-count');
+    const all = 20_000 + demoCatalogue.mounts.length;
+    await expect(count).toHaveText(`30 of ${all}`, { timeout: 60_000 });
+    // the page answers while the worker works: typing narrows the list
+    await page.getByRole('button', { name: 'look for one, hide' }).waitFor();
+    await page.getByTestId('mount-search').fill('bulk 19999');
+    await expect(count).toHaveText(`1 of 1, out of ${all}`);
+    await expect(page.getByTestId('mount-bulk-19999')).toBeVisible();
+    await page.getByTestId('mount-search').fill('');
+    await page.getByTestId('more-mounts').click();
+    await expect(count).toHaveText(`60 of ${all}`);
+    // best first: no stop stands above a mount that goes
+    const verdicts = await page.locator('[data-testid^="mount-"] [role="radio"] [role="img"]').evaluateAll((a) => a.map((e) => e.getAttribute('aria-label')));
+    expect(verdicts.indexOf('stop') === -1 || verdicts.indexOf('stop') > verdicts.lastIndexOf('go')).toBe(true);
+  } finally {
+    await server.kill();
+  }
+}); // prettier-ignore
