@@ -15,7 +15,8 @@ import { catalogueWorker } from '../../worker/catalogue';
 import { chooseMount } from '../mount/chooseMount';
 import { LabelFields } from './MountFields';
 import { MountHistory } from './MountHistory';
-import { EMPTY, idFor, keepUntouched, mountSchema, typedOf, type MountTyped } from './mountForm';
+import { EMPTY, mountSchema, type MountTyped } from './mountForm';
+import { idFor, keepUntouched, typedOf } from './mountToForm';
 import { PlateGuide } from './PlateGuide';
 import { toMeasure } from '@steddo/core';
 

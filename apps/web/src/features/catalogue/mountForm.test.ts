@@ -1,0 +1,110 @@
+import type { Mount } from '@steddo/contract';
+import { checkFile, mount as format } from '@steddo/contract';
+import { demoCatalogue } from '@steddo/samples';
+import { EMPTY, mountSchema, type MountField, type MountTyped } from './mountForm';
+import { idFor, keepUntouched, typedOf } from './mountToForm';
+
+const LABEL: MountTyped = {
+  ...EMPTY,
+  name: 'Trestle 7',
+  type: 'tilt',
+  maxMass: '55',
+  sizeMin: '32',
+  sizeMax: '55',
+  patternMin: '100 x 100',
+  patternMax: '400x300',
+  folded: '2 1/4',
+};
+const read = (change: Partial<MountTyped>, units: 'imperial' | 'metric' = 'imperial') =>
+  mountSchema(units, 'trestle-7', undefined).safeParse({ ...LABEL, ...change });
+const faults = (change: Partial<MountTyped>) => {
+  const result = read(change);
+  return result.success ? {} : Object.fromEntries(result.error.issues.map((i) => [i.path.join('.'), i.message])); // prettier-ignore
+};
+
+describe('a mount from its label', () => {
+  it('reads inches and pounds into mm and kg, patterns as mm', () => {
+    const result = read({});
+    // 1 in = 25.4 mm, 1 lb = 0.45359237 kg (exact, NIST SP 811)
+    expect(result.data).toMatchObject({
+      id: 'trestle-7',
+      maxMass: expect.closeTo(55 * 0.45359237, 9) as number,
+      screenSize: { min: 32 * 25.4, max: 55 * 25.4 },
+      pattern: { min: { width: 100, height: 100 }, max: { width: 400, height: 300 } },
+      depth: { folded: 57.15 },
+      walls: { 'timber-stud': {} },
+    });
+    expect(checkFile(format, result.data).ok).toBe(true);
+  });
+  it('takes a number with its own unit in either form', () => {
+    const metric = { sizeMin: '800', sizeMax: '1400', folded: '57', maxMass: '25' };
+    expect(read({ ...metric, maxMass: '55 lb' }, 'metric').data!.maxMass).toBeCloseTo(
+      55 * 0.45359237,
+      9,
+    );
+    expect(read({ folded: '60 mm' }).data!.depth.folded).toBe(60);
+  });
+  it.each<[MountField, string, RegExp]>([
+    ['name', '  ', /needs the name/],
+    ['maxMass', 'heavy', /number|weight|takes/i],
+    ['maxMass', '0', /./],
+    ['sizeMin', 'abc', /./],
+    ['patternMin', '200', /width x height in mm/],
+    ['patternMax', '0 x 100', /width x height in mm/],
+    ['folded', '-2', /./],
+    ['tiltDown', '91', /./],
+    ['studs', '1.5', /whole number/],
+    ['rows', '40; high', /"high" is no length/],
+  ])('%s with "%s" is refused at its field', (field, text, message) => {
+    expect(faults({ [field]: text })).toEqual({ [field]: expect.stringMatching(message) as string });
+  }); // prettier-ignore
+  it.each<[Partial<MountTyped>, MountField[]]>([
+    [{ sizeMax: '30' }, ['sizeMax']],
+    [{ patternMax: '100 x 50' }, ['patternMax']],
+    [{ extended: '1' }, ['extended']],
+    [{ plateWidth: '10' }, ['plateHeight']],
+    [{ plateWidth: '10', plateHeight: '8', rows: '40', columns: '0' }, ['slotLength', 'slotHeight']],
+    [{ rows: '40', columns: '0', slotLength: '50', slotHeight: '9' }, ['plateWidth']],
+    [{ lagDiameter: '8' }, ['lagLength', 'lagCount']],
+    [{ walls: [] }, ['walls']],
+  ])('%j is refused at %j', (change, fields) => {
+    expect(Object.keys(faults(change)).sort()).toEqual([...fields].sort());
+  }); // prettier-ignore
+  it('makes a grid of slots of rows and columns, lowest row first', () => {
+    const plate = { plateWidth: '18', plateHeight: '8', rows: '160; 40', columns: '-200; 200', slotLength: '60', slotHeight: '9' }; // prettier-ignore
+    expect(read(plate).data!.plate!.slots!.map((s) => [s.x, s.y])).toEqual([
+      [-200, 40],
+      [200, 40],
+      [-200, 160],
+      [200, 160],
+    ]);
+  });
+});
+
+describe('a mount that is edited', () => {
+  const edit = (before: Mount, change: Partial<MountTyped>, units: 'imperial' | 'metric') => {
+    const typed = { ...typedOf(before, units), ...change };
+    const result = mountSchema(units, before.id, before).safeParse(typed);
+    if (!result.success) throw new Error(`${before.id}: ${result.error.message}`);
+    return keepUntouched(result.data, before, (f) => f in change);
+  };
+  it.each(['imperial', 'metric'] as const)(
+    'changes its price alone, whatever tape it is shown on (%s)',
+    (units) => {
+      for (const before of demoCatalogue.mounts)
+        expect(edit(before, { price: '7' }, units)).toEqual({ ...before, price: 7 });
+    },
+  );
+  it('takes a changed plate, and keeps what the form does not show', () => {
+    const before = demoCatalogue.mounts.find((m) => m.id === 'louvre-2')!;
+    const after = edit(before, { slotHeight: '12' }, 'metric');
+    expect(new Set(after.plate!.slots!.map((s) => s.height))).toEqual(new Set([12]));
+    expect(after.plate!.open).toEqual(before.plate!.open);
+    expect(after.trim).toEqual(before.trim);
+  });
+  it('gets an id from its name that nobody has', () => {
+    expect(idFor('Own arm 2', () => false)).toBe('own-arm-2');
+    expect(idFor('Own arm', (id) => id === 'own-arm' || id === 'own-arm-2')).toBe('own-arm-3');
+    expect(idFor('???', () => false)).toBe('mount');
+  });
+});

@@ -1,0 +1,64 @@
+import type { Mount } from '@steddo/contract';
+import { rankMounts } from '@steddo/core';
+import { demoCatalogue, guestRoom } from '@steddo/samples';
+import { MountRanking, matches, withOwn, type MountQuery } from './catalogueJob';
+
+const ALL: MountQuery = { text: '', types: [], fitting: false, from: 0, count: 1000 };
+const { mounts } = demoCatalogue;
+const always = () => true;
+const nothing = () => undefined;
+
+describe('the ranking in the worker', () => {
+  it('has the order of the plan, page by page', async () => {
+    const ranking = new MountRanking();
+    const all = await ranking.page(mounts, guestRoom, ALL, always, nothing);
+    const order = rankMounts(mounts, guestRoom).map((r) => r.id);
+    expect(all!.ranked.map((r) => r.id)).toEqual(order);
+    const second = await ranking.page(mounts, guestRoom, { ...ALL, from: 5, count: 4 }, always, nothing); // prettier-ignore
+    expect(second!.ranked.map((r) => r.id)).toEqual(order.slice(5, 9));
+    expect([second!.total, second!.of]).toEqual([order.length, order.length]);
+  });
+  it('filters by words, by type, by what nothing stops; archived ones are out', async () => {
+    const ranking = new MountRanking();
+    const archived: Mount[] = mounts.map((m, i) => (i === 0 ? { ...m, archived: true } : m));
+    const page = async (change: Partial<MountQuery>) =>
+      (await ranking.page(archived, guestRoom, { ...ALL, ...change }, always, nothing))!;
+    expect((await page({})).of).toBe(mounts.length - 1);
+    expect((await page({ text: 'LOUVRE 2' })).ranked.map((r) => r.id)).toEqual(['louvre-2']);
+    const types = (await page({ types: ['corner'] })).ranked.map((r) => r.type);
+    expect(new Set(types)).toEqual(new Set(['corner']));
+    const fitting = (await page({ fitting: true })).ranked;
+    expect(fitting.length).toBeGreaterThan(0);
+    expect(fitting.some((r) => r.verdict === 'stop')).toBe(false);
+  });
+  it('judges again when the room changes, not when only the page does', async () => {
+    const ranking = new MountRanking();
+    let judged = 0;
+    const count = () => (judged += 1);
+    await ranking.page(mounts, guestRoom, ALL, always, count);
+    await ranking.page(mounts, guestRoom, { ...ALL, text: 'pintle' }, always, count);
+    expect(judged).toBe(1);
+    const heavy = { ...guestRoom, screen: { ...guestRoom.screen, mass: 70 } };
+    const page = await ranking.page(mounts, heavy, { ...ALL, fitting: true }, always, count);
+    expect(judged).toBe(2);
+    expect(page!.ranked.every((r) => mounts.find((m) => m.id === r.id)!.maxMass >= 70)).toBe(true);
+  });
+  it('gives nothing when it is called off, and tells how far it is', async () => {
+    const many = Array.from({ length: 2500 }, (_, i): Mount => ({ ...mounts[0]!, id: `m${i}` }));
+    const shares: [number, number][] = [];
+    const ranking = new MountRanking();
+    const stopped = await ranking.page(many, guestRoom, ALL, () => shares.length < 2, (done, of) => shares.push([done, of])); // prettier-ignore
+    expect(stopped).toBeUndefined();
+    expect(shares).toEqual([
+      [1000, 2500],
+      [2000, 2500],
+    ]);
+  });
+  it('mounts of this device stand over those of the server', () => {
+    const own = { ...mounts[1]!, price: 1 };
+    const all = withOwn(demoCatalogue, [own]);
+    expect(all).toHaveLength(mounts.length);
+    expect(all.find((m) => m.id === own.id)!.price).toBe(1);
+    expect(matches(own, 'batten 1')).toBe(false);
+  });
+});
