@@ -111,6 +111,46 @@ describe('chain of sums', () => {
     expect(none.findings.map((f) => f.code)).toContain('measured-unused');
   });
 
+  it.each([
+    // the hook is 290 over the bottom edge and 190 up a plate of 200; the set is 640 tall
+    ['hook', 290],
+    ['plate-bottom', 290 - 190],
+    ['plate-top', 290 + 10],
+    ['row:0', 290 - 190 + 40],
+    ['row:1', 290 - 190 + 160],
+  ])('measured to the %s from either edge puts the plate where geometry does', (to, up) => {
+    const from = (edge: 'bottom' | 'top', value: number) =>
+      plan(testJob({ measured: [{ from: edge, to, value }] }));
+    for (const p of [from('bottom', up), from('top', 640 - up)]) {
+      expect(p.placement!.plate!.bottom).toBeCloseTo(780 + 100, 9);
+      expect(p.marks!.find((m) => m.id === 'hook')!.fromFloor).toBeCloseTo(780 + 290, 9);
+      expect(p.findings.map((f) => f.code)).not.toContain('measured-differs');
+    }
+    // 20 mm more from the bottom is 20 mm up; 20 mm more from the top is 20 mm down
+    expect(from('bottom', up + 20).placement!.plate!.bottom).toBeCloseTo(780 + 120, 9);
+    expect(from('top', 640 - up + 20).placement!.plate!.bottom).toBeCloseTo(780 + 80, 9);
+  });
+
+  it('of two that were measured the first governs and the other checks', () => {
+    const measured = [
+      { from: 'bottom' as const, to: 'hook', value: 296 },
+      { from: 'top' as const, to: 'hook', value: 640 - 290 },
+    ];
+    const first = plan(testJob({ measured }));
+    expect(first.marks!.find((m) => m.id === 'hook')!.fromFloor).toBeCloseTo(780 + 296, 9);
+    expect(first.findings.map((f) => f.code)).toContain('measured-differs');
+    const second = plan(testJob({ measured: [...measured].reverse() }));
+    expect(second.marks!.find((m) => m.id === 'hook')!.fromFloor).toBeCloseTo(780 + 290, 9);
+  });
+
+  it('marks read up from the floor, down from the set’s top, from the wall’s end and from the centre line agree', () => {
+    const p = plan(testJob());
+    for (const m of p.marks!) {
+      expect(m.fromFloor + m.belowTop).toBeCloseTo(780 + 640, 9);
+      expect(m.fromLeft - m.fromCentre).toBeCloseTo(2000, 9);
+    }
+  });
+
   it('raises plate, hook and holes by the sag, not the set', () => {
     const flat = plan(testJob());
     const sagging = plan(testJob({ aim: { ...testJob().aim, sag: 12 } }));
