@@ -171,6 +171,16 @@ describe('the plate over the studs against trying every tenth of a millimetre', 
     );
   });
 
+  it.each([
+    // the slots are 200 off the plate's middle at 2000 and play 26; the slide is 60
+    ['right', 1900, 2300],
+    ['left', 1700, 2100],
+  ])('studs too far to the %s: by how much the slide is too short', (_, a, b) => {
+    const p = plan(testJob({ evidence: marksAt([a, b]) }));
+    const short = p.findings.find((f) => f.code === 'no-stud-in-slots')!.values!.shortMm;
+    expect(short).toBeCloseTo(100 - travel - 60, 6);
+  });
+
   it('an installer’s own plate centre is tried alone', () => {
     const job = testJob({ choices: { plateX: 2010 }, evidence: marksAt([1800, 2200]) });
     const p = plan(job);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { freeNear } from '../src/geometry/freeNear';
 import { conflictOf, feasible, nearest, type Forbidden } from '../src/geometry/intervals';
 import { plan } from '../src';
 import { IN, testJob, testMount } from './jobs';
@@ -39,6 +40,31 @@ describe('feasible intervals', () => {
       }),
       { seed: 3, numRuns: 300 },
     );
+  });
+
+  it('without names and memory: the same place, in the free stretch around it', () => {
+    const flat = (all: Forbidden[]) => all.flatMap((f) => [f.lo, f.hi]);
+    fc.assert(
+      fc.property(limits, fc.integer({ min: -12, max: 40 }), (all, wanted) => {
+        const found = freeNear(flat(all), wanted)!;
+        const best = nearest(feasible(all), wanted)!;
+        expect(Math.abs(found.at - wanted)).toBeCloseTo(Math.abs(best.at - wanted), 9);
+        // the lower one where two are equally near
+        expect(found.at).toBeLessThanOrEqual(best.at);
+        const around = feasible(all).find((i) => i.from.at <= found.at && found.at <= i.to.at)!;
+        expect([found.from, found.to]).toEqual([around.from.at, around.to.at]);
+      }),
+      { seed: 4, numRuns: 400 },
+    );
+    expect(freeNear([-Infinity, 5, 4, Infinity], 7)).toBeUndefined();
+  });
+
+  it('end at the edge that reaches furthest, be it by half a millimetre', () => {
+    const [only] = feasible([
+      { by: 'floor', lo: -Infinity, hi: 600 },
+      { by: 'skirting', lo: 500, hi: 600.5 },
+    ]);
+    expect(only!.from).toMatchObject({ at: 600.5, by: 'skirting' });
   });
 
   it('keep a single free point between two that touch', () => {

@@ -142,6 +142,7 @@ describe('lift-on room', () => {
         }),
       ).findings.find((f) => f.code === 'lift-on-short');
     expect(under(1430)!.values).toEqual({ object: 's', haveMm: 10, needMm: 25 });
+    expect(under(1444)!.values).toEqual({ object: 's', haveMm: 24, needMm: 25 });
     expect(under(1445)).toBeUndefined();
   });
 });

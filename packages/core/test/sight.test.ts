@@ -1,4 +1,4 @@
-import { plan } from '../src';
+import { isComfortable, plan } from '../src';
 import { testJob } from './jobs';
 
 const angles = (viewer: object, aim = {}) => {
@@ -42,6 +42,16 @@ describe('angles', () => {
     expect(codes({ distance: distanceFor(15.1) })).toContain('centre-off-rest');
     expect(codes({ distance: 110 })).toContain('viewer-inside-set');
   });
+  it('15 degrees to either side of rest are comfortable, for everybody', () => {
+    const at = (...degrees: number[]) =>
+      degrees.map((fromRest) => ({ viewer: 'v', centre: 0, top: 0, bottom: 0, fromRest }));
+    expect([
+      isComfortable(at(15, -15)),
+      isComfortable(at(0, 15.1)),
+      isComfortable(at(-16)),
+    ]).toEqual([true, false, false]);
+  });
+
   it('give the tilt as the weighted mean', () => {
     const base = testJob();
     const room = {

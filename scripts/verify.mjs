@@ -1,0 +1,58 @@
+import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT, ensureInstalled, say } from './lib.mjs';
+import { MUTATIONS } from './mutations/list.mjs';
+
+/** npm run verify: makes each listed mistake in the core and sees whether a test notices it. */
+ensureInstalled();
+const [only] = process.argv.slice(2);
+const wanted = MUTATIONS.filter((m) => only === undefined || m.part === only);
+const AT_ONCE = 2;
+
+const sourceOf = (file) => readFileSync(join(ROOT, 'packages/core/src', file), 'utf8');
+for (const m of wanted) {
+  const found = sourceOf(m.file).split(m.from).length - 1;
+  if (found === 1) continue;
+  say(`"${m.from}" is ${found} times in ${m.file}: the list of mutations is out of date`);
+  process.exit(1);
+}
+
+function jest(tests, mutation) {
+  const files = tests.map((t) => `packages/core/test/${t}.test.ts`);
+  const args = ['jest', '--config', 'scripts/mutations/jest.config.mjs', '--bail', '--silent', '--runInBand', ...files]; // prettier-ignore
+  const env = {
+    ...process.env,
+    ...(mutation ? { STEDDO_MUTATION: JSON.stringify(mutation) } : {}),
+  };
+  return new Promise((resolve) =>
+    spawn('npx', args, { cwd: ROOT, env, stdio: 'ignore' }).once('exit', (code) => resolve(code === 0)),
+  ); // prettier-ignore
+}
+
+const sets = [...new Set(wanted.map((m) => m.tests.join(' ')))];
+say(`the tests as they are, ${sets.length} sets`);
+for (const set of sets)
+  if (!(await jest(set.split(' ')))) {
+    say(`${set}: fail without any mutation`);
+    process.exit(1);
+  }
+
+const missed = [];
+const queue = [...wanted];
+say(`${wanted.length} mutations`);
+await Promise.all(
+  Array.from({ length: AT_ONCE }, async () => {
+    for (let m = queue.shift(); m; m = queue.shift()) {
+      const survived = await jest(m.tests, m);
+      if (survived) missed.push(m);
+      say(`${survived ? 'MISSED ' : 'noticed'} ${m.part}: ${m.file}: ${m.to.split('\n')[0]}`);
+    }
+  }),
+);
+for (const name of [...new Set(wanted.map((m) => m.part))]) {
+  const of = wanted.filter((m) => m.part === name);
+  const noticed = of.filter((m) => !missed.includes(m)).length;
+  console.log(`${name.padEnd(8)} ${noticed} of ${of.length} noticed`);
+}
+process.exit(missed.length === 0 ? 0 : 1);
