@@ -13,17 +13,33 @@ interface Shot {
   first?: (page: Page) => Promise<void>;
 }
 
+const tap =
+  (...ids: string[]) =>
+  async (page: Page) => {
+    for (const id of ids) await page.getByTestId(id).click();
+  };
+const toStep = async (page: Page) => {
+  await tap('guide')(page);
+  for (let back = 0; back < 3; back += 1) await page.getByRole('button', { name: 'back' }).click();
+};
+const compared = async (page: Page) => {
+  for (const id of ['louvre-2', 'batten-2', 'pintle-1'])
+    await tap(`why-${id}`, `compare-${id}`, `why-${id}`)(page);
+  await tap('compare')(page);
+};
+
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
+  { name: 'phone-set-guide', path: '/room/guest-room/set', first: toStep },
+  { name: 'phone-screw', path: '/room/guest-room/set', first: tap('view-screw') },
+  { name: 'phone-pad', path: '/room/guest-room/set', first: tap('field-screen.height') },
   { name: 'phone-room', path: '/room/attic-snug/room' },
-  { name: 'phone-set', path: '/room/guest-room/set' },
-  {
-    name: 'phone-pad',
-    path: '/room/guest-room/set',
-    first: (p) => p.getByTestId('field-screen.height').click(),
-  },
-  { name: 'phone-mount', path: '/room/guest-room/mount' },
+  { name: 'phone-mount', path: '/room/guest-room/mount', first: tap('why-louvre-2') },
+  { name: 'phone-compare', path: '/room/guest-room/mount', first: compared },
+  { name: 'phone-plate', path: '/catalogue/louvre-2', first: tap('measure-plate', 'plate-next') },
   { name: 'phone-height', path: '/room/guest-room/height' },
+  { name: 'phone-side', path: '/room/attic-snug/height', first: tap('view-side') },
+  { name: 'phone-customer', path: '/room/attic-snug/customer' },
   {
     name: 'phone-working',
     path: '/room/guest-room/height',
@@ -34,6 +50,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-holes-dark', path: '/room/guest-room/holes', dark: true },
   { name: 'phone-level', path: '/room/guest-room/level' },
   { name: 'wide-height', path: '/room/attic-snug/height', wide: true },
+  { name: 'wide-customer', path: '/room/attic-snug/customer', wide: true },
   { name: 'wide-holes', path: '/room/guest-room/holes', wide: true },
 ];
 
@@ -63,7 +80,7 @@ for (const shot of SHOTS) {
   });
   const page = await context.newPage();
   await page.goto(`http://localhost:${PORT}${shot.path}`);
-  await page.getByTestId(shot.path === '/' ? 'room-guest-room' : 'face').waitFor();
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(700);
   await shot.first?.(page);

@@ -27,10 +27,19 @@ export function scaleBar(
   mostPx: number,
   units: 'imperial' | 'metric',
 ): { mm: number; text: string } {
-  const unitMm = units === 'imperial' ? 25.4 : 10;
+  const inch = units === 'imperial';
+  const unitMm = inch ? 25.4 : 10;
   const most = mostPx / scale / unitMm;
+  const small = SMALL[units].find((o) => o.share <= most);
+  if (most < 1 && small) return { mm: small.share * unitMm, text: small.text };
   const power = 10 ** Math.floor(Math.log10(Math.max(most, 1)));
   const step = [5, 2, 1].find((s) => s * power <= most) ?? 1;
   const count = step * power;
-  return { mm: count * unitMm, text: `${count} ${units === 'imperial' ? 'in' : 'cm'}` };
+  return { mm: count * unitMm, text: `${count} ${inch ? 'in' : 'cm'}` };
 }
+
+/** Bars shorter than the unit, as tapes divide it. */
+const SMALL = {
+  imperial: [2, 4, 8, 16].map((n) => ({ share: 1 / n, text: `1/${n} in` })),
+  metric: [5, 2, 1].map((mm) => ({ share: mm / 10, text: `${mm} mm` })),
+};

@@ -34,7 +34,7 @@ export function screwScene(screw: ScrewDrawn, check: ScrewCheck): Scene {
         kind: 'rect', role, id: `${id}${side}`, left: x, right: x + mm,
         bottom: side > 0 ? r : -half, top: side > 0 ? half : -r,
       }); // prettier-ignore
-    labels.push({ id, text: `${mm} ${name}`, x: x + mm / 2, y: half, side: 'above' });
+    labels.push({ id, text: `${mm} mm ${name}`, x: x + mm / 2, y: half, side: 'above' });
     x += mm;
   };
   screw.washers.forEach((mm, i) => layer('washer', `washer-${i}`, mm, d * 1.2, 'washer'));
@@ -79,7 +79,7 @@ export function screwScene(screw: ScrewDrawn, check: ScrewCheck): Scene {
   if (inside > 0)
     labels.push({
       id: 'engaged',
-      text: `${small(inside)} in`,
+      text: `${small(inside)} mm of thread`,
       x: mouth + inside / 2,
       y: -boss,
       side: 'below',
@@ -87,7 +87,7 @@ export function screwScene(screw: ScrewDrawn, check: ScrewCheck): Scene {
   if (screw.length < bottom)
     labels.push({
       id: 'clearance',
-      text: `${small(bottom - screw.length)} left`,
+      text: `${small(bottom - screw.length)} mm left`,
       x: (screw.length + bottom) / 2,
       y: boss,
       side: 'above',
@@ -95,7 +95,7 @@ export function screwScene(screw: ScrewDrawn, check: ScrewCheck): Scene {
   else
     labels.push({
       id: 'clearance',
-      text: `${small(screw.length - bottom)} too deep`,
+      text: `${small(screw.length - bottom)} mm too deep`,
       x: screw.length,
       y: boss,
       side: 'above',

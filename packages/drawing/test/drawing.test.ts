@@ -63,6 +63,12 @@ describe('view', () => {
       expect(at.y).toBeLessThanOrEqual(300);
     }
   });
+  it('a scale bar of less than an inch or a centimetre is divided as a tape is', () => {
+    // 10 px to the millimetre, 90 px: 9 mm
+    expect(scaleBar(10, 90, 'metric')).toEqual({ mm: 5, text: '5 mm' });
+    expect(scaleBar(10, 90, 'imperial')).toEqual({ mm: 6.35, text: '1/4 in' });
+    expect(scaleBar(0.1, 90, 'metric')).toEqual({ mm: 500, text: '50 cm' });
+  });
   it('has a scale bar of a round length that fits', () => {
     const bar = scaleBar(0.1, 90, 'imperial');
     expect(bar).toEqual({ mm: 20 * 25.4, text: '20 in' });

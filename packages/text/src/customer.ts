@@ -1,5 +1,6 @@
 import type { Height, Job, School } from '@steddo/contract';
 import { COMFORT_CENTRE_DEG } from '@steddo/core';
+import { capital } from './say';
 
 /** Heights in a customer's words. */
 const TITLES: Record<School | 'chosen', string> = {
@@ -26,7 +27,7 @@ export function comfortText(angles: Height['angles'], job: Job): string {
   if (far.length > 0)
     return `${far.map((a) => `For ${nameOf(a.viewer)} that is a long way ${way(a)}`).join('. ')}: tiring in a long film.`;
   if (some.length > 0)
-    return `${some.map((a) => `${nameOf(a.viewer)} looks a little ${way(a)}`).join(', ')}. Comfortable for everybody.`;
+    return `${capital(some.map((a) => `${nameOf(a.viewer)} looks a little ${way(a)}`).join(', '))}. Comfortable for everybody.`;
   return 'Everybody looks straight at it.';
 }
 

@@ -2,7 +2,7 @@ import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { bindingName, buildName, schoolName } from './names';
 import { fieldName } from './paths';
-import { rounded, type Say } from './say';
+import { capital, rounded, type Say } from './say';
 
 type Sentences = { [C in FindingCode]: (v: FindingValues[C], say: Say) => string };
 
@@ -134,8 +134,6 @@ const SENTENCES: Sentences = {
   'level-beyond-slots': (v) =>
     `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
 };
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 function spacerText(why: FindingValues['spacer-needed']['why'], leastMm: number): string {
   const least = `spacers of at least ${rounded(leastMm, 1)} mm`;

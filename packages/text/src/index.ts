@@ -17,7 +17,7 @@ export {
 } from './names';
 export { fieldName, sourceWords } from './paths';
 export { planFile } from './planFile';
-export { rounded, sayFor, type Say } from './say';
+export { capital, rounded, sayFor, type Say } from './say';
 export { knownTerms, termOf } from './terms';
 export { opWord, workingLine } from './workings';
 export { misfitText, screwName, washersText } from './screws';

@@ -37,3 +37,5 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
 /** Rounded for reading only: `rounded(2.34567, 1)` is `2.3`. */
 export const rounded = (value: number, places: number): string =>
   String(Number(value.toFixed(places)) + 0);
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -212,7 +212,7 @@ function SetView({ name }: { name: 'back' | 'front' }) {
 }
 
 function ScrewView() {
-  const { job, plan } = useRoomContext();
+  const { plan } = useRoomContext();
   const { screw } = useCanvas();
   const { screws, screwCheck } = plan.screen;
   const drawn = screw ?? screws?.find((s) => s.id === screwCheck?.chosen) ?? screwCheck?.misfits[0];
@@ -233,7 +233,7 @@ function ScrewView() {
     <Drawing
       scene={scene}
       box={scene.focus}
-      units={job.units}
+      units="metric"
       label={`cut through ${drawn.thread} x ${drawn.length}, to scale`}
       testID="screw"
       cornerPx={TABS_PX}

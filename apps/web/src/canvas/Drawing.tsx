@@ -104,6 +104,7 @@ function tapeOn(
   const inSight = scene.shapes.flatMap((s) => {
     if (s.kind === 'rect' && (s.role === 'cover' || s.role === 'slot' || s.role === 'plate'))
       return [pxBox(s, view)];
+    if (s.kind === 'rect' && s.role === 'set') return [gripOf(s, view)];
     if (s.kind !== 'circle') return [];
     const { x, y, r } = s;
     return [pxBox({ left: x - r, right: x + r, bottom: y - r, top: y + r }, view)];
@@ -120,6 +121,12 @@ function tapeOn(
     { x: size.width - 120, y: 0, width: 120, height: 32 },
   ];
   return placeLabels(scene.labels, { view: size, keepClear, toPx: view.toPx, ...LABEL });
+}
+
+/** The arrows in the middle of the set, by which it is taken. */
+function gripOf(s: Box, view: SceneView) {
+  const { x, y } = view.toPx((s.left + s.right) / 2, (s.bottom + s.top) / 2);
+  return { x: x - 10, y: y - 18, width: 20, height: 36 };
 }
 
 function pxBox(s: Box, view: SceneView) {

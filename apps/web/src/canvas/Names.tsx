@@ -17,23 +17,17 @@ export function Names({
   taken: PlacedLabel[];
 }) {
   const palette = usePalette();
+  const put: PxBox[] = [];
   const named = shapes.flatMap((s) => {
     if (s.kind === 'cross' || s.kind === 'poly' || !s.name) return [];
-    const long = s.name.length * CHAR_PX;
-    const place =
-      s.kind === 'circle'
-        ? besideHead(view, s)
-        : s.kind === 'line'
-          ? {
-              x: Math.min(width, view.toPx(s.x2, s.y2).x) - long - 8,
-              y: view.toPx(s.x2, s.y2).y - LINE_PX - 2,
-            }
-          : boxPlace(view, s, long);
-    if (!place) return [];
-    const box = { ...place, width: long, height: LINE_PX };
-    const free = box.x >= 0 && box.x + long <= width && !taken.some((t) => overlap(t, box));
-    return free ? [{ ...box, name: s.name, id: s.id, line: s.kind === 'line' }] : [];
-  });
+    const { name } = s;
+    const long = name.length * CHAR_PX;
+    const boxes = placesFor(s, view, width, long).map((p) => ({ ...p, width: long, height: LINE_PX }));
+    const box = boxes.find((b) => b.x >= 0 && b.x + long <= width && ![...taken, ...put].some((t) => overlap(t, b)));
+    if (!box) return [];
+    put.push(box);
+    return [{ ...box, name, id: s.id, line: s.kind === 'line' }];
+  }); // prettier-ignore
   return (
     <>
       {named.map((n) => (
@@ -52,16 +46,37 @@ export function Names({
   );
 }
 
-/** Inside a box at its upper edge, when it is wide and tall enough. */
-function boxPlace(view: View, s: Extract<Shape, { kind: 'rect' }>, long: number) {
-  const a = view.toPx(s.left, s.top);
-  const b = view.toPx(s.right, s.bottom);
-  if (b.x - a.x < long + 8 || b.y - a.y < LINE_PX * 2) return undefined;
-  return { x: a.x + (b.x - a.x - long) / 2, y: b.y - LINE_PX - 10 };
+interface Place {
+  x: number;
+  y: number;
+}
+type PxBox = Place & { width: number; height: number };
+type Named = Exclude<Shape, { kind: 'cross' | 'poly' }>;
+
+/** Where a name may stand, the best place first. */
+function placesFor(s: Named, view: View, width: number, long: number): Place[] {
+  if (s.kind === 'circle') return byHead(view, s, long);
+  if (s.kind === 'rect') return inBox(view, s, long);
+  const { x, y } = view.toPx(s.x2, s.y2);
+  return [{ x: Math.min(width, x) - long - 8, y: y - LINE_PX - 2 }];
 }
 
-/** Right of somebody's head, level with it. */
-function besideHead(view: View, s: Extract<Shape, { kind: 'circle' }>) {
-  const { x, y } = view.toPx(s.x + s.r, s.y);
-  return { x: x + 6, y: y - LINE_PX / 2 };
+/** Inside a box at its lower edge, when it is wide and tall enough. */
+function inBox(view: View, s: Extract<Shape, { kind: 'rect' }>, long: number): Place[] {
+  const a = view.toPx(s.left, s.top);
+  const b = view.toPx(s.right, s.bottom);
+  if (b.x - a.x < long + 8 || b.y - a.y < LINE_PX * 2) return [];
+  return [{ x: a.x + (b.x - a.x - long) / 2, y: b.y - LINE_PX - 10 }];
+}
+
+/** Right of somebody's head, over it, left of it. */
+function byHead(view: View, s: Extract<Shape, { kind: 'circle' }>, long: number): Place[] {
+  const { x, y } = view.toPx(s.x, s.y);
+  const r = s.r * view.scale;
+  const level = y - LINE_PX / 2;
+  return [
+    { x: x + r + 6, y: level },
+    { x: x - long / 2, y: y - r - LINE_PX - 2 },
+    { x: x - r - long - 6, y: level },
+  ];
 }

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Height, Job, School } from '@steddo/contract';
 import { isComfortable } from '@steddo/core';
-import { bindingName, rounded, schoolName, type Say } from '@steddo/text';
+import { bindingName, capital, rounded, schoolName, type Say } from '@steddo/text';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
@@ -73,8 +73,6 @@ export function SchoolRow({
     </View>
   );
 }
-
-export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const NEEDS: Record<School, string> = {
   eyes: 'needs an eye height',
