@@ -19,13 +19,6 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
   const thumb = new Thumb(page);
   const { tap, byId } = { tap: (id: string) => thumb.tap(byId(id)), byId: thumb.byId };
   await page.goto(empty.url);
-  await expect(
-    page
-      .getByText('One job is one room is one wall')
-      .or(page.getByText('holes, in drilling order'))
-      .first(),
-  ).toBeVisible();
-
   await tap('new-room');
   await tap('field-room.wall.width');
   await expect(byId('pad-text')).toHaveAttribute('inputmode', 'none');

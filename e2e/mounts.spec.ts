@@ -3,8 +3,8 @@ import { expect, figureValue, openRoom, sentJob, test } from './fixtures';
 
 const KG = 2.20462262185;
 
-test('the seats ask for a type, with the angles that led to it', async ({ page, demo }) => {
-  await openRoom(page, demo, 'advice', atticSnug, 'mount');
+test('the seats ask for a type, with the angles that led to it', async ({ page, empty }) => {
+  await openRoom(page, empty, 'advice', atticSnug, 'mount');
   const advice = page.getByTestId('advice');
   // wall 3900: the set at 1950, its face 60 off the wall; the rower at 3300 and 2100: atan(1350 / 2040)
   await expect(advice).toContainText('full motion');
@@ -17,9 +17,9 @@ test('the seats ask for a type, with the angles that led to it', async ({ page, 
 
 test('every mount with its reasons; the one that fails least is named as nearest', async ({
   page,
-  demo,
+  empty,
 }) => {
-  await openRoom(page, demo, 'why', guestRoom, 'mount');
+  await openRoom(page, empty, 'why', guestRoom, 'mount');
   const row = page.getByTestId('mount-louvre-2');
   await page.getByTestId('why-louvre-2').click();
   // 40 kg rated, 8.6 kg hung
@@ -50,8 +50,8 @@ test('every mount with its reasons; the one that fails least is named as nearest
   await expect(page.getByTestId('mount-louvre-2')).toBeVisible();
 });
 
-test('three mounts side by side, and one of them picked', async ({ page, demo }) => {
-  await openRoom(page, demo, 'compare', guestRoom, 'mount');
+test('three mounts side by side, and one of them picked', async ({ page, empty }) => {
+  await openRoom(page, empty, 'compare', guestRoom, 'mount');
   for (const id of ['louvre-2', 'batten-2', 'pintle-1', 'louvre-3']) {
     await page.getByTestId(`why-${id}`).click();
     await page.getByTestId(`compare-${id}`).click();
@@ -79,16 +79,16 @@ test('three mounts side by side, and one of them picked', async ({ page, demo })
   expect(await cells('price')).toEqual(['42', '60', '84']);
   await sheet.getByRole('button', { name: 'pick Batten 2' }).click();
   await expect(sheet).toHaveCount(0);
-  await expect.poll(async () => (await sentJob(page, demo, 'compare')).mount?.id).toBe('batten-2');
+  await expect.poll(async () => (await sentJob(page, empty, 'compare')).mount?.id).toBe('batten-2');
   await page.getByRole('button', { name: 'undo', exact: true }).click();
-  await expect.poll(async () => (await sentJob(page, demo, 'compare')).mount?.id).toBe('louvre-2');
+  await expect.poll(async () => (await sentJob(page, empty, 'compare')).mount?.id).toBe('louvre-2');
 });
 
 test('a mount that fails a rule is picked only with its stop in sight, or one that may be minded is acknowledged', async ({
   page,
-  demo,
+  empty,
 }) => {
-  await openRoom(page, demo, 'stops', atticSnug, 'mount');
+  await openRoom(page, empty, 'stops', atticSnug, 'mount');
   // a tilt mount cannot turn to the rower at 33.5 degrees
   await page.getByTestId('mount-louvre-2').getByRole('radio').click();
   await page.getByTestId('folded-findings').click();
@@ -97,7 +97,7 @@ test('a mount that fails a rule is picked only with its stop in sight, or one th
   await expect(page.getByTestId('stage-mount')).toHaveAttribute('aria-label', /stop/);
   await page.getByTestId('acknowledge-mount-reach').click();
   await expect(page.getByTestId('stage-mount')).not.toHaveAttribute('aria-label', /stop/);
-  expect((await sentJob(page, demo, 'stops')).fixing!.acknowledged).toEqual([
+  expect((await sentJob(page, empty, 'stops')).fixing!.acknowledged).toEqual([
     expect.objectContaining({ code: 'mount-reach' }),
   ]);
   // too weak is not for anybody to acknowledge

@@ -51,6 +51,8 @@ for (const scheme of ['light', 'dark'] as const)
     page,
     demo,
   }) => {
+    // many pages, each gone through by axe: slow on a busy machine, and nothing hangs
+    test.slow();
     await page.emulateMedia({ colorScheme: scheme });
     const clean = async (what: string) =>
       expect([what, await seriousFaults(page), await smallTargets(page)]).toEqual([what, [], []]);

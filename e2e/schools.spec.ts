@@ -96,6 +96,30 @@ test('the set is dragged in the side view, and face and numbers go with it', asy
   await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(job.choices!.centreY! - 1, 6);
 }); // prettier-ignore
 
+test('the set is dragged along the wall from above, and keeps its height', async ({ page, demo }) => {
+  await openRoom(page, demo, 'above', room, 'height');
+  await page.getByTestId('view-above').click();
+  const scale = Number(await page.getByTestId('above').getAttribute('data-scale'));
+  await dragBy(page, page.getByTestId('above-handle'), 300 * scale, 20);
+  const { choices } = await sentJob(page, demo, 'above');
+  expect(Math.abs(choices!.centreX! - 2300)).toBeLessThan(1.5 / scale);
+  expect(choices!.centreY).toBeUndefined();
+  await page.getByTestId('above-handle').focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect.poll(async () => (await sentJob(page, demo, 'above')).choices!.centreX).toBeCloseTo(choices!.centreX! - 1, 9);
+}); // prettier-ignore
+
+test('marks from the floor and from the top edge of the set', async ({ page, demo }) => {
+  await openRoom(page, demo, 'marks', room, 'height');
+  await unfold(page, 'marks');
+  const hook = await figureValue(page.getByTestId('thumb-bar'), 'hook');
+  const row = page.getByTestId('mark-hook');
+  // the set's top is at 1300
+  expect(await figureValue(row, 'hook, from the floor')).toBeCloseTo(hook, 6);
+  expect(await figureValue(row, 'hook, below the top')).toBeCloseTo(1300 - hook, 6);
+  expect(await figureValue(page.getByTestId('mark-plate-bottom'), 'plate bottom, below the top')).toBeCloseTo(1300 - (hook - 185), 6);
+}); // prettier-ignore
+
 test('settled marks of two people: everybody counts once, however many tries', async ({ page, demo }) => {
   const second = { id: 'v2', name: 'the chair', eye: 1000, distance: 2500, posture: 'seated' as const };
   await openRoom(page, demo, 'settled', { ...room, room: { ...room.room, viewers: [...room.room.viewers!, second] } }, 'height');

@@ -38,6 +38,9 @@ test('the set is measured step by step, each measure drawn where it is taken', a
   await type(page, 'screen.thickness', '2 1/8');
   await next('7 of 13');
   await byId('choice-200x200').click();
+  // class, thread and mass limit of the interface standard (VESA FDMI, from memory)
+  await expect(byId('pattern-class')).toContainText('Class F');
+  await expect(byId('pattern-class')).toContainText('M6 to 110.2 lb');
   await next('8 of 13');
   await type(page, 'screen.patternCentre.top', '8');
   // it sits 8 in under the top edge and is drawn there: 8 in down to the middle of the upper inserts

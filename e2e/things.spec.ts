@@ -129,6 +129,9 @@ test('people, parts that differ, corners and the floor: each is added, kept and 
   await page.getByRole('checkbox', { name: 'a side wall at the left end' }).click();
   await page.getByTestId('view-face').click();
   await expect(page.getByTestId('face').locator('[data-shape="z1"]')).toHaveCount(1);
+  // the part that differs goes under a finger too
+  await dragBy(page, page.getByTestId('item-z1'), 0, -30);
+  await expect.poll(async () => (await sentJob(page, demo, 'people')).room.wall.zones![0]!.bottom).toBeGreaterThan(0.3 * guestRoom.room.wall.height + 50);
 
   await unfold(page, 'on the floor');
   await page.getByTestId('add-floor').click();

@@ -3,6 +3,7 @@ module.exports = {
   displayName: 'web',
   preset: 'jest-expo/web',
   rootDir: __dirname,
+  setupFiles: ['<rootDir>/jest.setup.cjs'],
   transform: {
     '\\.[jt]sx?$': [
       'babel-jest',

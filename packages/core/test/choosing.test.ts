@@ -5,7 +5,7 @@ import {
   changedFields,
   comparedOf,
   followSchool,
-  moveItem,
+  moveBox,
   offeredHeights,
   plan,
   removeEntry,
@@ -56,7 +56,7 @@ describe('editing the room', () => {
   const guessed = ['room.objects.o1.left', 'room.objects.o1.top', 'aim.height'];
   const job = { ...guestRoom, guessed };
   it('a thing that was moved is no guess any more; what else is guessed stays', () => {
-    const after = applyCommand(job, moveItem(job, 'o1', box(10, 20, 30, 40))).job;
+    const after = applyCommand(job, moveBox(job, 'room.objects.o1', box(10, 20, 30, 40))).job;
     expect(after.room.objects!.find((o) => o.id === 'o1')).toMatchObject(box(10, 20, 30, 40));
     expect(after.guessed).toEqual(['aim.height']);
   });

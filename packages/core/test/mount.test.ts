@@ -34,7 +34,7 @@ describe('the set', () => {
     [600, 400, 60, 'F', 'M8', 113.6],
     [300, 200, 20, 'between', 'M6', undefined],
   ])('pattern %d x %d at %d kg is class %s', (width, height, kg, name, thread, limitKg) => {
-    expect(patternClass({ width, height }, kg)).toEqual({
+    expect(patternClass({ width, height }, kg)).toMatchObject({
       name,
       thread,
       ...(limitKg === undefined ? {} : { limitKg }),

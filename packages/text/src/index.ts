@@ -20,6 +20,6 @@ export { planFile } from './planFile';
 export { capital, rounded, sayFor, type Say } from './say';
 export { knownTerms, termOf } from './terms';
 export { opWord, workingLine } from './workings';
-export { misfitText, screwName, washersText } from './screws';
+export { classText, misfitText, screwName, washersText } from './screws';
 export { COMPARED_ROWS, adviceText, type ComparedRow } from './mounts';
 export { comfortText, offerTitle } from './customer';

@@ -1,5 +1,6 @@
-import type { Misfit, Stack } from '@steddo/contract';
-import { rounded } from './say';
+import type { Misfit, Screen, Stack } from '@steddo/contract';
+import { patternClass } from '@steddo/core';
+import { rounded, type Say } from './say';
 
 /** `M6 x 16`. */
 export const screwName = (screw: Pick<Stack, 'thread' | 'length'>): string =>
@@ -24,4 +25,15 @@ export function misfitText(misfit: Misfit): string {
   return misfit.why === 'short'
     ? `too short by ${by}${turns}${way}: it would pull out`
     : `too long by ${by}${turns}${way}: it would bottom out`;
+}
+
+/** What the interface standard says of a pattern: class, thread, the most it is meant for. */
+export function classText(screen: Screen, say: Say): string {
+  const found = patternClass(screen.pattern, screen.mass);
+  const takes = found.takes
+    .map((t) => (t.limitKg === undefined ? t.thread : `${t.thread} to ${say.mass(t.limitKg)}`))
+    .join(', ');
+  return found.name === 'between'
+    ? `Between the sizes of the interface standard, common and accepted; usually ${takes}.`
+    : `Class ${found.name} of the interface standard (VESA FDMI, from memory): ${takes}.`;
 }

@@ -5,6 +5,7 @@ import { evaluate, leaf, node, parseTape, plan } from '@steddo/core';
 import { demoRooms, guestRoom, breakfastBar } from '@steddo/samples';
 import {
   bitText,
+  classText,
   findingText,
   fitText,
   holeName,
@@ -93,6 +94,15 @@ describe('words', () => {
       'Hole 3, left stud, bottom row',
       'Hole 4, right stud, bottom row',
     ]);
+  });
+  it.each([
+    // VESA FDMI, from memory
+    [100, 100, /Class D 100 .*: M4 to 30\.9 lb\./],
+    [200, 100, /Class E .*: M4 to 50 lb\./],
+    [400, 400, /Class F .*: M6 to 110\.2 lb, M8 to 250\.4 lb\./],
+    [300, 200, /^Between the sizes .*usually M6\.$/],
+  ])('a pattern of %d x %d says its class, thread and most mass', (width, height, text) => {
+    expect(classText({ ...guestRoom.screen, pattern: { width, height } }, say)).toMatch(text);
   });
   it('bits are sixty-fourths where they are', () => {
     expect(bitText((7 / 32) * 25.4, say)).toBe('7/32 in');

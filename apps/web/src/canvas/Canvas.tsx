@@ -6,6 +6,7 @@ import type { BuiltStage } from '../features/room/stages';
 import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
+import { AsideHandle } from './AsideHandle';
 import { Drawing } from './Drawing';
 import { FaceView } from './FaceView';
 import { HeightHandle } from './HeightHandle';
@@ -152,7 +153,7 @@ function Named({
     case 'side':
       return <SideView movable={movable} />;
     case 'above':
-      return <AboveView />;
+      return <AboveView movable={movable} />;
     case 'back':
     case 'front':
       return <SetView name={name} />;
@@ -180,7 +181,7 @@ function SideView({ movable }: { movable: boolean }) {
   );
 }
 
-function AboveView() {
+function AboveView({ movable }: { movable: boolean }) {
   const { job, plan } = useRoomContext();
   const scene = useMemo(() => aboveScene(job, plan), [job, plan]);
   return (
@@ -191,6 +192,8 @@ function AboveView() {
       label={`the floor from above, to scale: ${job.title}`}
       testID="above"
       cornerPx={TABS_PX}
+      grips={movable}
+      {...(movable ? { over: (view) => <AsideHandle view={view} /> } : {})}
     />
   );
 }

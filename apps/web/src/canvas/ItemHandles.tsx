@@ -1,8 +1,8 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
-import type { Item } from '@steddo/contract';
+import type { Job } from '@steddo/contract';
 import {
   SNAP_MM,
-  moveItem,
+  moveBox,
   snapBox,
   type Command,
   type SnapBox,
@@ -14,16 +14,41 @@ import { usePalette } from '../ui/tokens';
 import { useCanvas } from './CanvasContext';
 import { useDrag } from './useDrag';
 
+/** What can be moved on the wall: a thing, or a part of it that differs. */
+interface Movable {
+  id: string;
+  path: string;
+  name: string;
+  box: SnapBox;
+}
+
+function movablesOf(job: Job): Movable[] {
+  const items = (job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main');
+  return [
+    ...(job.room.wall.zones ?? []).map((z) => ({
+      id: z.id,
+      path: `room.wall.zones.${z.id}`,
+      name: 'a part that differs',
+      box: z,
+    })),
+    ...items.map((o) => ({
+      id: o.id,
+      path: `room.objects.${o.id}`,
+      name: o.name ?? o.kind,
+      box: o,
+    })),
+  ];
+}
+
 /** Everything on the wall under a thumb: dragged with snapping, moved by arrow keys, opened by a tap. */
 export function ItemHandles({ view }: { view: SceneView }) {
   const { job } = useRoomContext();
   const [guides, setGuides] = useState<SnapGuide[]>([]);
-  const items = (job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main');
   return (
     <>
       <Guides guides={guides} view={view} />
-      {items.map((item) => (
-        <ItemHandle key={item.id} item={item} view={view} setGuides={setGuides} />
+      {movablesOf(job).map((item) => (
+        <ItemHandle key={item.path} item={item} view={view} setGuides={setGuides} />
       ))}
     </>
   );
@@ -38,7 +63,7 @@ function ItemHandle({
   view,
   setGuides,
 }: {
-  item: Item;
+  item: Movable;
   view: SceneView;
   setGuides: (guides: SnapGuide[]) => void;
 }) {
@@ -47,18 +72,20 @@ function ItemHandle({
   const { held, setHeld } = useCanvas();
   const start = useRef<SnapBox | undefined>(undefined);
   const others = (): SnapBox[] => [
-    ...(job.room.objects ?? []).filter((o) => o.id !== item.id && (o.wall ?? 'main') === 'main'),
+    ...movablesOf(job)
+      .filter((o) => o.path !== item.path)
+      .map((o) => o.box),
     { left: 0, right: job.room.wall.width, bottom: 0, top: job.room.wall.height },
     ...(plan.placement ? [plan.placement] : []),
   ];
   const at = (dx: number, dy: number): Command => {
-    start.current ??= item;
+    start.current ??= item.box;
     const { left, right, bottom, top } = start.current;
     const moved = { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy };
     const reach = Math.min(SNAP_MM * 4, SNAP_PX / view.scale);
     const { box, guides } = snapBox(moved, others(), reach, tape);
     setGuides(guides);
-    return moveItem(job, item.id, box);
+    return moveBox(job, item.path, box);
   };
   const end = (command?: Command) => {
     start.current = undefined;
@@ -83,22 +110,21 @@ function ItemHandle({
     e.preventDefault();
     e.stopPropagation();
     const [dx = 0, dy = 0] = by;
-    const { left, right, bottom, top } = item;
-    dispatch(moveItem(job, item.id, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy })); // prettier-ignore
+    const { left, right, bottom, top } = item.box;
+    dispatch(moveBox(job, item.path, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy })); // prettier-ignore
   };
-  const a = view.toPx(item.left, item.top);
-  const b = view.toPx(item.right, item.bottom);
+  const a = view.toPx(item.box.left, item.box.top);
+  const b = view.toPx(item.box.right, item.box.bottom);
   const [w, h] = [Math.max(b.x - a.x, GRIP_PX), Math.max(b.y - a.y, GRIP_PX)];
-  const name = item.name ?? item.kind;
   return (
     <div
       role="slider"
       tabIndex={0}
-      aria-label={`${name} on the wall; arrow keys move it`}
-      aria-valuenow={Math.round(item.left)}
+      aria-label={`${item.name} on the wall; arrow keys move it`}
+      aria-valuenow={Math.round(item.box.left)}
       aria-valuemin={0}
       aria-valuemax={Math.round(job.room.wall.width)}
-      aria-valuetext={`left edge ${say.length(item.left)}, bottom ${say.length(item.bottom)}`}
+      aria-valuetext={`left edge ${say.length(item.box.left)}, bottom ${say.length(item.box.bottom)}`}
       data-testid={`item-${item.id}`}
       onKeyDown={onKeyDown}
       {...drag}

@@ -6,14 +6,14 @@ export function measure(job: Job, path: string, value: unknown): Command {
   return withoutGuesses(job, [path], [{ do: 'put', path, value }]);
 }
 
-/** A thing on the wall put where a thumb or a key has moved it, mm: its place is a guess no more. */
-export function moveItem(
+/** A thing or a part of the wall put where a thumb or a key has moved it, mm: its place is a guess no more. */
+export function moveBox(
   job: Job,
-  id: string,
+  path: string,
   box: { left: number; right: number; bottom: number; top: number },
 ): Command {
   const sides = (['left', 'right', 'bottom', 'top'] as const).map((side) => ({
-    path: `room.objects.${id}.${side}`,
+    path: `${path}.${side}`,
     value: box[side],
   }));
   const puts = sides.map((s): Command => ({ do: 'put', ...s }));

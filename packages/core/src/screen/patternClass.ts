@@ -9,6 +9,8 @@ export interface PatternClass {
   thread: string;
   /** Most mass that the class is meant for, kg; absent for sizes between. */
   limitKg?: number;
+  /** Every thread that the class has and the most that it is meant for. */
+  takes: readonly { thread: string; limitKg?: number }[];
 }
 
 /** Part F goes upward from 200 x 200 in steps of 200 mm. */
@@ -23,13 +25,26 @@ const is = (a: number, b: number): boolean => Math.abs(a - b) < PATTERN_MM;
  * In part F the thread follows the mass: M6 to 50 kg, M8 to 113.6 kg.
  */
 export function patternClass({ width, height }: Extent, massKg: number): PatternClass {
-  if (is(width, 75) && is(height, 75)) return { name: 'D 75', thread: 'M4', limitKg: 8 };
-  if (is(width, 100) && is(height, 100)) return { name: 'D 100', thread: 'M4', limitKg: 14 };
-  if (is(width, 200) && is(height, 100)) return { name: 'E', thread: 'M4', limitKg: 22.7 };
+  if (is(width, 75) && is(height, 75)) return withM4('D 75', 8);
+  if (is(width, 100) && is(height, 100)) return withM4('D 100', 14);
+  if (is(width, 200) && is(height, 100)) return withM4('E', 22.7);
   const thread = massKg > M6_LIMIT_KG ? 'M8' : 'M6';
-  if (isStep(width) && isStep(height)) return { name: 'F', thread, limitKg: M8_LIMIT_KG };
-  return { name: 'between', thread };
+  if (isStep(width) && isStep(height))
+    return { name: 'F', thread, limitKg: M8_LIMIT_KG, takes: PART_F };
+  return { name: 'between', thread, takes: [{ thread }] };
 }
+
+const withM4 = (name: string, limitKg: number): PatternClass => ({
+  name,
+  thread: 'M4',
+  limitKg,
+  takes: [{ thread: 'M4', limitKg }],
+});
+
+const PART_F = [
+  { thread: 'M6', limitKg: M6_LIMIT_KG },
+  { thread: 'M8', limitKg: M8_LIMIT_KG },
+] as const;
 
 const isStep = (mm: number): boolean =>
   mm > STEP_MM - PATTERN_MM && is(mm, Math.round(mm / STEP_MM) * STEP_MM);

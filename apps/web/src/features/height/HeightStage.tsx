@@ -10,6 +10,7 @@ import { Fold } from '../room/Fold';
 import { useRoomContext } from '../room/RoomContext';
 import { ConflictCard } from './ConflictCard';
 import { DistanceTable } from './DistanceTable';
+import { MarksTable } from './MarksTable';
 import { MeasuredOnSet } from './MeasuredOnSet';
 import { SchoolInputs } from './SchoolInputs';
 import { SchoolRow } from './SchoolRow';
@@ -57,6 +58,9 @@ export function HeightStage() {
       </Fold>
       <Fold name="sideways: plate, fold, arm hole">
         <SidewaysPart />
+      </Fold>
+      <Fold name="marks, from the floor and from its top">
+        <MarksTable />
       </Fold>
       <Fold name="measured on the set">
         <MeasuredOnSet />

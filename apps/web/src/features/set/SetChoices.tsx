@@ -1,7 +1,9 @@
 import type { Job } from '@steddo/contract';
 import { measure, type Command } from '@steddo/core';
-import { rounded } from '@steddo/text';
+import { View } from 'react-native';
+import { classText, rounded } from '@steddo/text';
 import { Choice } from '../../ui/Choice';
+import { Txt } from '../../ui/Txt';
 import { useRoomContext } from '../room/RoomContext';
 import type { Step } from './steps';
 
@@ -34,20 +36,27 @@ const PORTS = [
 
 /** The set's words: pattern, thread, back, plugs. */
 export function SetChoice({ which }: { which: NonNullable<Step['choice']> }) {
-  const { job, dispatch, readOnly } = useRoomContext();
+  const { job, dispatch, readOnly, say } = useRoomContext();
   const { screen } = job;
   switch (which) {
     case 'pattern': {
       const { width, height } = screen.pattern;
       const now = `${rounded(width, 1)}x${rounded(height, 1)}`;
       return (
-        <Choice
-          label="pattern, mm"
-          disabled={readOnly}
-          options={PATTERNS.map((value) => ({ value, name: value.replace('x', ' x ') }))}
-          value={job.guessed?.includes('screen.pattern') ? undefined : (now as Pattern)}
-          onChoose={(value) => dispatch(putPattern(job, value))}
-        />
+        <>
+          <Choice
+            label="pattern, mm"
+            disabled={readOnly}
+            options={PATTERNS.map((value) => ({ value, name: value.replace('x', ' x ') }))}
+            value={job.guessed?.includes('screen.pattern') ? undefined : (now as Pattern)}
+            onChoose={(value) => dispatch(putPattern(job, value))}
+          />
+          <View style={{ paddingHorizontal: 16, paddingVertical: 6 }}>
+            <Txt kind="small" soft testID="pattern-class">
+              {classText(screen, say)}
+            </Txt>
+          </View>
+        </>
       );
     }
     case 'thread':
