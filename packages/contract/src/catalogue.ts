@@ -188,10 +188,13 @@ export const screenFields = {
 
 export const catalogueScreen = z.strictObject({ id, name: words.min(1), ...screenFields });
 
+/** More than any crew or shop has. */
+export const MOST_MOUNTS = 50_000;
+
 export const catalogue = z.strictObject({
   format: z.literal('steddo-catalogue'),
   version: z.literal(1),
-  mounts: z.array(mount).max(50_000),
+  mounts: z.array(mount).max(MOST_MOUNTS),
   anchors: z.array(anchor).optional(),
   screens: z.array(catalogueScreen).optional(),
   lags: z.array(lag).optional(),

@@ -1,5 +1,5 @@
 import type { Fault } from './api';
-import { catalogue, mount, type Catalogue, type Mount } from './catalogue';
+import { MOST_MOUNTS, mount, type Catalogue, type Mount } from './catalogue';
 import { checkFile, type Checked } from './faults';
 import { buildKind } from './parts';
 
@@ -44,13 +44,19 @@ export const CATALOGUE_COLUMNS: readonly string[] = [
   'arm.foldOffset', 'arm.range.min', 'arm.range.max', 'bag.bracket', 'bag.screws', 'bag.spacers', 'bag.washers',
   'serviceStand', 'securityScrews.reach',
 ]; // prettier-ignore
-const KNOWN = new Set(CATALOGUE_COLUMNS);
-
-const isText = (column: string): boolean =>
-  TEXTS.includes(column) || /\.fixing\.kind$/.test(column);
-const isFlag = (column: string): boolean => FLAGS.includes(column) || WALLS.includes(column);
 
 type Cell = { ok: true; value: unknown } | { ok: false; reason: string };
+
+/** How a column's cells are read and where they go. */
+interface Column {
+  name: string;
+  path: readonly string[];
+  /** A wall kind alone, without numbers of its own. */
+  wall: boolean;
+  read: (text: string) => Cell;
+}
+const COLUMNS = new Map(CATALOGUE_COLUMNS.map((name) => [name, columnOf(name)]));
+const NEEDED_PATHS = NEEDED.map((n) => n.split('.'));
 
 /** Takes a table row by row, so that a long one can be read as it comes. */
 export interface CatalogueReader {
@@ -100,7 +106,15 @@ export function catalogueReader(): CatalogueReader {
       if (faults.length > 0) return { ok: false, faults };
       if (mounts.length === 0)
         return { ok: false, faults: [{ path: 'row 2', reason: 'is missing: there is no mount' }] };
-      return checkFile(catalogue, { format: 'steddo-catalogue', version: 1, mounts });
+      if (mounts.length > MOST_MOUNTS)
+        return {
+          ok: false,
+          faults: [
+            { path: '(file)', reason: `has ${mounts.length} mounts; ${MOST_MOUNTS} are the most` },
+          ],
+        };
+      // every mount has been checked as it came, ids too
+      return { ok: true, value: { format: 'steddo-catalogue', version: 1, mounts } };
     },
   };
 }
@@ -119,7 +133,7 @@ function headerFaults(columns: readonly string[]): Fault[] {
     ...columns.flatMap((c, i) => {
       if (c === '') return [{ path: `row 1, column ${i + 1}`, reason: 'has no name' }];
       if (columns.indexOf(c) < i) return [{ path: at(c), reason: 'is there twice' }];
-      return KNOWN.has(c) ? [] : [{ path: at(c), reason: 'is not a column of this format' }];
+      return COLUMNS.has(c) ? [] : [{ path: at(c), reason: 'is not a column of this format' }];
     }),
     ...NEEDED.filter((n) => !columns.includes(n)).map((n) => ({
       path: at(n),
@@ -131,32 +145,45 @@ function headerFaults(columns: readonly string[]): Fault[] {
 function readRow(columns: readonly string[], cells: readonly string[], row: number) {
   const entry: Record<string, unknown> = { walls: {} };
   // what is needed is missing by the name of its column, not by that of the group it is in
-  for (const needed of NEEDED) put(entry, needed.split('.'), undefined);
+  for (const path of NEEDED_PATHS) put(entry, path, undefined);
   const faults: Fault[] = [];
   if (cells.length > columns.length)
     faults.push({
       path: `row ${row}`,
       reason: `has ${cells.length} cells for ${columns.length} columns`,
     });
-  columns.forEach((column, i) => {
+  columns.forEach((name, i) => {
     const text = (cells[i] ?? '').trim();
-    if (text === '' || !KNOWN.has(column)) return;
-    const cell = readCell(column, text);
-    if (!cell.ok) faults.push({ path: `row ${row}, ${column}`, reason: cell.reason });
-    else if (!WALLS.includes(column)) put(entry, column.split('.'), cell.value);
+    const column = COLUMNS.get(name);
+    if (text === '' || !column) return;
+    const cell = column.read(text);
+    if (!cell.ok) faults.push({ path: `row ${row}, ${name}`, reason: cell.reason });
+    else if (!column.wall) put(entry, column.path, cell.value);
     // a wall kind without numbers of its own is still a wall that the mount takes
-    else if (cell.value === true) put(entry, column.split('.'), {});
+    else if (cell.value === true) put(entry, column.path, {});
   });
   return { entry, faults };
 }
 
-function readCell(column: string, text: string): Cell {
-  const names = LISTS[column];
+function columnOf(name: string): Column {
+  return { name, path: name.split('.'), wall: WALLS.includes(name), read: readerOf(name) };
+}
+
+function readerOf(name: string): (text: string) => Cell {
+  const list = LISTS[name];
   // one hook height may stand alone, so a table gives back the mount as it was
-  if (column === 'patternAboveHook' && !text.includes(';')) return readNumber(text);
-  if (names) return readList(text, names);
-  if (isText(column)) return { ok: true, value: text };
-  if (!isFlag(column)) return readNumber(text);
+  if (name === 'patternAboveHook')
+    return (text) => (text.includes(';') ? readList(text, []) : readNumber(text));
+  if (list) return (text) => readList(text, list);
+  if (TEXTS.includes(name) || name.endsWith('.fixing.kind')) return readText;
+  return FLAGS.includes(name) || WALLS.includes(name) ? readFlag : readNumber;
+}
+
+function readText(text: string): Cell {
+  return { ok: true, value: text };
+}
+
+function readFlag(text: string): Cell {
   if (text === 'true' || text === 'false') return { ok: true, value: text === 'true' };
   return { ok: false, reason: `takes true or false, not "${text}"` };
 }
@@ -192,19 +219,21 @@ function readList(text: string, names: readonly string[]): Cell {
 }
 
 const readPart = (name: string, text: string): Cell =>
-  isText(name) ? { ok: true, value: text } : readNumber(text);
+  TEXTS.includes(name) ? readText(text) : readNumber(text);
 
 function put(entry: Record<string, unknown>, path: readonly string[], value: unknown): void {
-  const [key = '', ...rest] = path;
-  if (rest.length === 0) {
-    entry[key] =
-      typeof value === 'object' && !Array.isArray(value) ? { ...Object(entry[key]) } : value;
-    return;
+  let at = entry;
+  for (let i = 0; i < path.length - 1; i += 1) {
+    const key = path[i]!;
+    at = (at[key] ??= {}) as Record<string, unknown>;
   }
-  const inner = (entry[key] ?? {}) as Record<string, unknown>;
-  entry[key] = inner;
-  put(inner, rest, value);
+  const last = path.at(-1)!;
+  // a group that is there already keeps what is in it
+  at[last] = isGroup(value) && isGroup(at[last]) ? { ...value, ...at[last] } : value;
 }
+
+const isGroup = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** The mounts as rows, the names of the used columns first: reading them gives the same mounts. */
 export function catalogueRows(mounts: readonly Mount[]): string[][] {

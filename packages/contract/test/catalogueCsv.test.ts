@@ -1,5 +1,12 @@
 import { parse } from 'csv-parse/sync';
-import { CATALOGUE_COLUMNS, catalogueFromRows, catalogueReader, catalogueRows } from '../src';
+import {
+  CATALOGUE_COLUMNS,
+  catalogue,
+  catalogueFromRows,
+  catalogueReader,
+  catalogueRows,
+  checkFile,
+} from '../src';
 import { demoCatalogue } from '@steddo/samples';
 
 const GOOD: Record<string, string> = {
@@ -182,6 +189,8 @@ describe('catalogue as a table', () => {
     );
     const read = catalogueFromRows(parse(quoted.join('\r\n')));
     expect(read.ok && read.value.mounts).toEqual(mounts);
+    // what is read row by row is a catalogue by the format's own schema
+    expect(checkFile(catalogue, read.ok && read.value)).toMatchObject({ ok: true });
   });
   it('writes every field that a mount can have', () => {
     const read = catalogueFromRows([COLUMNS, good]);
