@@ -6,7 +6,9 @@ import { capital, rounded, type Say } from './say';
 
 type Sentences = { [C in FindingCode]: (v: FindingValues[C], say: Say) => string };
 
-const list = (names: readonly string[]): string => names.join(', ');
+/** `a, b and c`. */
+const ENGLISH = new Intl.ListFormat('en-GB');
+const list = (names: readonly string[]): string => ENGLISH.format(names);
 
 /** Every finding in words, once: for screen, print and speech. */
 const SENTENCES: Sentences = {
@@ -158,7 +160,7 @@ function relaxText(v: FindingValues['height-conflict'], say: Say): string {
   );
   const give =
     parts.length > 0
-      ? `Least to give way: ${parts.join(' and ')}; then the centre goes to ${say.length(v.atMm)}.`
+      ? `Least to give way: ${list(parts)}; then the centre goes to ${say.length(v.atMm)}.`
       : 'Nothing that can give way gives enough.';
   if (v.sidewaysMm === 0) return give;
   const way = v.sidewaysMm < 0 ? 'left' : 'right';

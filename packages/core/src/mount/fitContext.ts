@@ -1,4 +1,5 @@
 import type { Job } from '@steddo/contract';
+import { feasible } from '../geometry/intervals';
 import { centreRule } from '../placement/centreRule';
 import { heightLimits } from '../placement/heightLimits';
 import { onMainWall, plateMayCover } from '../placement/itemRules';
@@ -17,7 +18,7 @@ export interface FitContext {
   seats: Seats;
   halfWidth: number;
   liftLimitKg: number;
-  /** Absent while no height is wanted or the set cannot be centred. */
+  /** Absent while no height is wanted, or the set alone, without a plate, finds no place. */
   room?: RoomForPlate;
 }
 
@@ -54,12 +55,18 @@ export function fitContext(job: Job): FitContext {
   if (!wanted) return { seats: { seats }, halfWidth, liftLimitKg: lift(job.room.wall.height / 2) };
   const spot = spotAt(frame, wanted);
   const tilt = tiltOf(anglesAt(frame, spot), bare);
-  return {
+  // where the set alone finds no height the room is to blame, and no mount
+  const forSet = heightLimits({ job: bare, height, set: edges(frame) });
+  const base = {
     seats: { seats, ...(tilt ? { tilt } : {}) },
     halfWidth,
     liftLimitKg: lift(spot.centre.value),
+  };
+  if (feasible(forSet).length === 0) return base;
+  return {
+    ...base,
     room: {
-      forSet: heightLimits({ job: bare, height, set: edges(frame) }),
+      forSet,
       obstacles: onMainWall(job.room.objects).filter((i) => !plateMayCover(i)),
       wallHeight: job.room.wall.height,
       setHeight: height.value,

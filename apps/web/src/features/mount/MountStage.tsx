@@ -168,7 +168,7 @@ function AdviceLine({ advice }: { advice: Advice }) {
     >
       <Txt>{adviceText(advice, say)}</Txt>
       <View style={{ flexDirection: 'row', gap: 16 }}>
-        {across ? <Figure label="widest seat" working={across} size={16} /> : null}
+        {across ? <Figure label="widest seat" working={across} size={16} after={across.value < 0 ? 'left' : 'right'} /> : null}
         {tilt ? <Figure label="tilt needed" working={tilt} size={16} /> : null}
       </View>
     </View>
