@@ -103,6 +103,33 @@ test('a label that cannot be is refused at the field, and what was typed stays',
     .toBe(20);
 });
 
+test('what was typed is there again after leaving, until it is saved or dropped', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/catalogue/new`);
+  await fill(page, { name: 'Half a mount', maxMass: '4x', folded: '2 1/' });
+  await page.getByTestId('choice-corner').click();
+  await page.getByRole('button', { name: 'back; what was typed is kept' }).click();
+  await expect(page).toHaveURL(/catalogue$/);
+  await page.reload();
+  await page.getByTestId('add-mount').click();
+  await expect(page.getByTestId('form-name')).toHaveValue('Half a mount');
+  await expect(page.getByTestId('form-maxMass')).toHaveValue('4x');
+  await expect(page.getByTestId('form-folded')).toHaveValue('2 1/');
+  await expect(page.getByTestId('choice-corner')).toHaveAttribute('aria-checked', 'true');
+  await expect(page.getByTestId('draft')).toBeVisible();
+  await page.getByTestId('start-over').click();
+  await expect(page.getByTestId('form-name')).toHaveValue('');
+  await page.reload();
+  await expect(page.getByTestId('form-name')).toHaveValue('');
+  await expect(page.getByTestId('draft')).toHaveCount(0);
+  // a mount that is called new does not hide the page for new ones
+  await fill(page, { ...LABEL, name: 'New' });
+  await page.getByTestId('save-mount').click();
+  await expect(page).toHaveURL(/catalogue\/new-2$/);
+});
+
 test('an edit keeps the earlier version, archiving takes it out of the lists, both can be taken back', async ({
   page,
   demo,

@@ -65,7 +65,7 @@ export function CataloguePage() {
               role="link"
               label={`${m.name}, ${typeName[m.type]}`}
               testID={`entry-${m.id}`}
-              onPress={() => router.push(`/catalogue/${m.id}`)}
+              onPress={() => router.push(`/catalogue/${encodeURIComponent(m.id)}`)}
               style={{ paddingHorizontal: 16, minHeight: 52, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
             >
               <Txt kind="bold">

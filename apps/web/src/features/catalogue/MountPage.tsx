@@ -18,6 +18,7 @@ import { MountHistory } from './MountHistory';
 import { EMPTY, mountSchema, type MountTyped } from './mountForm';
 import { idFor, keepUntouched, typedOf } from './mountToForm';
 import { PlateGuide } from './PlateGuide';
+import { useDraft } from './useDraft';
 import { toMeasure } from '@steddo/core';
 
 const UNITS = [
@@ -70,16 +71,18 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
   });
   const { control, handleSubmit, formState, watch, reset, getValues } = form;
   const dirty = formState.dirtyFields;
+  const draft = useDraft(before?.id ?? 'new', form, units, setUnits);
   const save = async (read: Mount) => {
     const ids = new Set((await catalogueWorker().list(EVERYTHING)).mounts.map((m) => m.id));
     const mount = before
       ? keepUntouched(read, before, (f) => Boolean(dirty[f]))
-      : { ...read, id: idFor(read.name, (i) => ids.has(i)) };
+      : { ...read, id: idFor(read.name, (i) => i === 'new' || ids.has(i)) };
     await ownMounts.save(mount);
+    draft.forget();
     if (room && (await rooms.open(room)) === 'found') {
       rooms.dispatch(room, chooseMount(mount));
       router.replace(`/room/${room}/mount`);
-    } else router.replace(`/catalogue/${mount.id}`);
+    } else router.replace(`/catalogue/${encodeURIComponent(mount.id)}`);
   };
   const preview = mountSchema(units, 'new', before).safeParse({ ...getValues(), ...watch() });
   const shown = preview.success ? preview.data : (before ?? {});
@@ -96,7 +99,7 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
   return (
     <>
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <IconTap icon="back" label="leave without saving" onPress={close} />
+        <IconTap icon="back" label="back; what was typed is kept" onPress={close} />
         <Txt kind="title" level={1}>
           {before ? before.name : 'A mount, from its label'}
         </Txt>
@@ -125,6 +128,16 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
           <Txt kind="small" color={palette.stop} testID="form-fault">
             {`Not saved: ${Object.keys(formState.errors).length} to mend above. What was typed is kept.`}
           </Txt>
+        ) : null}
+        {draft.restored ? (
+          <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
+            <View style={{ flex: 1 }}>
+              <Txt kind="small" soft testID="draft">
+                Typed before and not saved yet.
+              </Txt>
+            </View>
+            <Action quiet testID="start-over" label="start over" onPress={() => draft.drop(start)} />
+          </View>
         ) : null}
         <Action testID="save-mount" label={room ? 'save, and pick it' : 'save'} onPress={() => void handleSubmit(save)()} />
       </View>
