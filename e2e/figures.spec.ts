@@ -34,6 +34,8 @@ for (const stage of ['set', 'room', 'mount', 'height', 'wall', 'holes', 'level']
     await page.goto(`${demo.url}/room/guest-room/${stage}`);
     const figures = page.getByTestId('figure');
     await expect(figures.first()).toBeVisible();
+    // the ranking comes from the worker, a moment after the rest
+    if (stage === 'mount') await expect(page.getByTestId('advice')).toBeVisible();
     const count = await figures.count();
     expect(count).toBeGreaterThanOrEqual(3);
     for (let i = 0; i < count; i++) {

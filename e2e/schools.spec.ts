@@ -1,4 +1,4 @@
-import { guestRoom } from '@steddo/samples';
+import { atticSnug, guestRoom } from '@steddo/samples';
 import type { Job } from '@steddo/contract';
 import { dragBy, expect, figureValue, openRoom, sentJob, test, type, unfold } from './fixtures';
 
@@ -110,7 +110,7 @@ test('the set is dragged along the wall from above, and keeps its height', async
 }); // prettier-ignore
 
 test('marks from the floor and from the top edge of the set', async ({ page, demo }) => {
-  await openRoom(page, demo, 'marks', room, 'height');
+  await openRoom(page, demo, 'two-ends', room, 'height');
   await unfold(page, 'marks');
   const hook = await figureValue(page.getByTestId('thumb-bar'), 'hook');
   const row = page.getByTestId('mark-hook');
@@ -208,4 +208,33 @@ test('distance bounds, and where everybody is within them', async ({ page, demo 
   const labels = await table.getByRole('button', { name: /show the working$/ }).evaluateAll((all) => all.map((e) => Number(e.querySelector('[data-value]')?.getAttribute('data-value'))));
   for (const expected of [500 / Math.tan(Math.PI / 12), 500 / Math.tan(Math.PI / 9)])
     expect(labels.some((mm) => Math.abs(mm - expected) < 1e-6)).toBe(true);
+}); // prettier-ignore
+
+test('sideways: the fold puts the plate to one side of the set or the other, and sag raises plate and hook alone', async ({
+  page,
+  demo,
+}) => {
+  await openRoom(page, demo, 'fold', atticSnug, 'height');
+  const thumb = page.getByTestId('thumb-bar');
+  await unfold(page, 'sideways');
+  const part = page.getByTestId('sideways');
+  const off = () => figureValue(part, 'plate off the set’s centre');
+  const fold = (way: string) =>
+    part.getByRole('radiogroup', { name: 'the arm folds' }).getByTestId(`choice-${way}`).click();
+  // folded to the left the set sits 127 left of its plate, so the plate is 127 right of the set
+  await fold('left');
+  await expect.poll(off).toBeCloseTo(127, 6);
+  await fold('right');
+  await expect.poll(off).toBeCloseTo(-127, 6);
+  await type(page, 'choices.centreX', '80');
+  await expect.poll(async () => (await sentJob(page, demo, 'fold')).choices!.centreX).toBeCloseTo(80 * 25.4, 9);
+  await expect.poll(off).toBeCloseTo(-127, 6);
+
+  const [bottom, hook] = [await figureValue(thumb, 'bottom'), await figureValue(thumb, 'hook')];
+  await unfold(page, 'ceiling, lift-on room, sag');
+  await type(page, 'aim.sag', '1/2');
+  await expect.poll(() => figureValue(thumb, 'hook')).toBeCloseTo(hook + 12.7, 6);
+  expect(await figureValue(thumb, 'bottom')).toBeCloseTo(bottom, 6);
+  await part.getByRole('button', { name: 'let the plan choose again' }).click();
+  expect((await sentJob(page, demo, 'fold')).choices!.centreX).toBeUndefined();
 }); // prettier-ignore

@@ -7,13 +7,23 @@ export interface View {
   toMm: (px: number, py: number) => { x: number; y: number };
 }
 
-/** Fits a box of the wall into a drawing of so many px, centred, with the floor's hatching in sight. */
-export function fitView(box: Box, width: number, height: number, padPx = 14): View {
+/**
+ * Fits a box into a drawing of so many px, centred sideways: a wall stands on the drawing's lower edge
+ * with the floor's hatching in sight, what has no floor floats in the middle.
+ */
+export function fitView(
+  box: Box,
+  width: number,
+  height: number,
+  padPx = 14,
+  stands: 'floor' | 'middle' = 'floor',
+): View {
   const wide = Math.max(1, box.right - box.left);
   const tall = Math.max(1, box.top - box.bottom);
   const scale = Math.max(0.001, Math.min((width - 2 * padPx) / wide, (height - 2 * padPx) / tall));
   const x0 = width / 2 - ((box.left + box.right) / 2) * scale;
-  const y0 = height - padPx + box.bottom * scale;
+  const low = stands === 'floor' ? padPx : (height - tall * scale) / 2;
+  const y0 = height - low + box.bottom * scale;
   return {
     scale,
     toPx: (x, y) => ({ x: x0 + x * scale, y: y0 - y * scale }),

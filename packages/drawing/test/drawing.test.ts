@@ -50,6 +50,13 @@ describe('view', () => {
     expect(a.y - b.y).toBeCloseTo(100 * view.scale, 9);
     expect(view.toMm(a.x, a.y)).toEqual({ x: expect.closeTo(1000, 6), y: expect.closeTo(500, 6) });
   });
+  it('a wall stands on the lower edge, what has no floor floats in the middle', () => {
+    const box = { left: 0, right: 400, bottom: 0, top: 100 };
+    const floor = fitView(box, 420, 300, 10);
+    expect([floor.toPx(0, 0).y, floor.toPx(0, 100).y]).toEqual([290, 190]);
+    const middle = fitView(box, 420, 300, 10, 'middle');
+    expect([middle.toPx(0, 0).y, middle.toPx(0, 100).y]).toEqual([200, 100]);
+  });
   it('keeps everything inside', () => {
     const view = fitView({ left: 200, right: 4000, bottom: 0, top: 2500 }, 390, 300);
     for (const [x, y] of [

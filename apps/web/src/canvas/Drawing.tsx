@@ -47,7 +47,8 @@ export function Drawing({
   const [size, setSize] = useState({ width: 0, height: 0 });
   const { width, height } = size;
   const key = JSON.stringify([box, width, height]);
-  const view = useMemo(() => fitView(box, width, height, 16), [key]);
+  const stands = scene.shapes.some((s) => s.role === 'floor') ? 'floor' : 'middle';
+  const view = useMemo(() => fitView(box, width, height, 16, stands), [key, stands]);
   const still = useMemo(() => scene.shapes.filter((s) => !MOVING.has(s.role)), [scene]);
   const moving = useMemo(() => scene.shapes.filter((s) => MOVING.has(s.role)), [scene]);
   const placed = useMemo(

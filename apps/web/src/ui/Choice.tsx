@@ -24,6 +24,8 @@ export function Choice<T extends string>({
     <View style={{ borderBottomWidth: 1, borderBottomColor: palette.hairline, paddingVertical: 2 }}>
       <ScrollView
         horizontal
+        // while nothing in it can be focused the row itself can, to be scrolled by keys
+        {...(disabled ? { tabIndex: 0 as const } : {})}
         showsHorizontalScrollIndicator={false}
         role="radiogroup"
         aria-label={label}
