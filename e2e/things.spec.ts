@@ -119,7 +119,16 @@ test('people, parts that differ, corners and the floor: each is added, kept and 
   await page.getByTestId('view-side').click();
   await expect(page.getByTestId('side').locator('[data-shape="sight-v2"]')).toHaveCount(1);
   await page.getByTestId('view-above').click();
-  await expect(page.getByTestId('above').locator('[data-shape="head-v2"]')).toHaveCount(1);
+  const above = page.getByTestId('above');
+  await expect(above.locator('[data-shape="head-v2"]')).toHaveCount(1);
+  // a seat is moved from above by a finger: to the right, and nearer to the wall
+  const scale = Number(await above.getAttribute('data-scale'));
+  await dragBy(page, page.getByTestId('item-v2'), 30, -20);
+  const seat = (await sentJob(page, demo, 'people')).room.viewers!.at(-1)!;
+  const reach = 14 / scale;
+  expect(Math.abs(seat.x! - 30 * IN - 30 / scale)).toBeLessThan(reach);
+  expect(Math.abs(seat.distance! - 100 * IN + 20 / scale)).toBeLessThan(reach);
+  await page.getByRole('button', undo).click();
 
   await unfold(page, 'parts that differ');
   await page.getByTestId('add-zone').click();

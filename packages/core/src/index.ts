@@ -26,7 +26,7 @@ export { applyCommand, type Applied, type Command } from './edit/command';
 export { chooseHeight } from './edit/chooseHeight';
 export { offeredHeights, type Offer } from './offeredHeights';
 export { followSchool } from './edit/followSchool';
-export { measure, moveBox, removeEntry } from './edit/measure';
+export { measure, moveBox, moveFloor, removeEntry } from './edit/measure';
 export { changedFields } from './edit/changedFields';
 export { replaceJob } from './edit/replaceJob';
 export { snapBox, type SnapBox, type SnapGuide, type Snapped } from './edit/snapBox';

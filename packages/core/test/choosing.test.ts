@@ -6,6 +6,7 @@ import {
   comparedOf,
   followSchool,
   moveBox,
+  moveFloor,
   offeredHeights,
   plan,
   removeEntry,
@@ -60,6 +61,14 @@ describe('editing the room', () => {
     expect(after.room.objects!.find((o) => o.id === 'o1')).toMatchObject(box(10, 20, 30, 40));
     expect(after.guessed).toEqual(['aim.height']);
   });
+  it('a thing on the floor keeps its depth, and nothing goes through the wall', () => {
+    const sofa = { id: 'f1', kind: 'sofa', left: 0, right: 900, near: 2000, far: 2900, height: 800 };
+    const room = { ...guestRoom, room: { ...guestRoom.room, floor: [sofa] } };
+    const to = (bottom: number, top: number) =>
+      applyCommand(room, moveFloor(room, 'room.floor.f1', box(100, 1000, bottom, top))).job.room.floor![0];
+    expect(to(-2700, -1800)).toEqual({ ...sofa, left: 100, right: 1000, near: 1800, far: 2700 });
+    expect(to(-800, 100)).toMatchObject({ near: 0, far: 900 });
+  }); // prettier-ignore
   it('a thing that is taken away takes its guesses along, and undo brings both back', () => {
     const gone = applyCommand(job, removeEntry(job, 'room.objects.o1'));
     expect(gone.job.room.objects!.some((o) => o.id === 'o1')).toBe(false);

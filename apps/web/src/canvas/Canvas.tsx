@@ -10,6 +10,8 @@ import { AsideHandle } from './AsideHandle';
 import { Drawing } from './Drawing';
 import { FaceView } from './FaceView';
 import { HeightHandle } from './HeightHandle';
+import { ItemHandles } from './ItemHandles';
+import { floorMovables } from './movables';
 import { viewsAt, type ViewName } from './views';
 import { useCanvas } from './CanvasContext';
 
@@ -153,7 +155,7 @@ function Named({
     case 'side':
       return <SideView movable={movable} />;
     case 'above':
-      return <AboveView movable={movable} />;
+      return <AboveView movable={movable} stage={stage} />;
     case 'back':
     case 'front':
       return <SetView name={name} />;
@@ -181,9 +183,11 @@ function SideView({ movable }: { movable: boolean }) {
   );
 }
 
-function AboveView({ movable }: { movable: boolean }) {
-  const { job, plan } = useRoomContext();
+function AboveView({ movable, stage }: { movable: boolean; stage: BuiltStage }) {
+  const { job, plan, readOnly } = useRoomContext();
   const scene = useMemo(() => aboveScene(job, plan), [job, plan]);
+  const things = stage === 'room' && !readOnly;
+  const middle = plan.placement?.centre.x ?? job.room.wall.width / 2;
   return (
     <Drawing
       scene={scene}
@@ -192,8 +196,19 @@ function AboveView({ movable }: { movable: boolean }) {
       label={`the floor from above, to scale: ${job.title}`}
       testID="above"
       cornerPx={TABS_PX}
-      grips={movable}
-      {...(movable ? { over: (view) => <AsideHandle view={view} /> } : {})}
+      grips={movable || things}
+      over={(view) => (
+        <>
+          {movable ? <AsideHandle view={view} /> : null}
+          {things ? (
+            <ItemHandles
+              view={view}
+              movables={floorMovables(job, middle)}
+              fixed={[{ left: 0, right: job.room.wall.width, bottom: 0, top: 0 }]}
+            />
+          ) : null}
+        </>
+      )}
     />
   );
 }

@@ -4,6 +4,7 @@ import { useRoomContext } from '../features/room/RoomContext';
 import type { BuiltStage } from '../features/room/stages';
 import { Drawing } from './Drawing';
 import { ItemHandles } from './ItemHandles';
+import { wallMovables } from './movables';
 import { SetHandle } from './SetHandle';
 
 export interface FaceProps {
@@ -32,7 +33,16 @@ export function FaceView({ stage, labels, movable, whole }: FaceProps) {
       over={(view) => (
         <>
           {movable && plan.placement ? <SetHandle view={view} /> : null}
-          {things ? <ItemHandles view={view} /> : null}
+          {things ? (
+            <ItemHandles
+              view={view}
+              movables={wallMovables(job)}
+              fixed={[
+                { left: 0, right: job.room.wall.width, bottom: 0, top: job.room.wall.height },
+                ...(plan.placement ? [plan.placement] : []),
+              ]}
+            />
+          ) : null}
         </>
       )}
     />

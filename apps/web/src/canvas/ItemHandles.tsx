@@ -1,54 +1,35 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
-import type { Job } from '@steddo/contract';
-import {
-  SNAP_MM,
-  moveBox,
-  snapBox,
-  type Command,
-  type SnapBox,
-  type SnapGuide,
-} from '@steddo/core';
+import { SNAP_MM, snapBox, type Command, type SnapBox, type SnapGuide } from '@steddo/core';
 import type { View as SceneView } from '@steddo/drawing';
 import { useRoomContext } from '../features/room/RoomContext';
 import { usePalette } from '../ui/tokens';
 import { useCanvas } from './CanvasContext';
+import type { Movable } from './movables';
 import { useDrag } from './useDrag';
 
-/** What can be moved on the wall: a thing, or a part of it that differs. */
-interface Movable {
-  id: string;
-  path: string;
-  name: string;
-  box: SnapBox;
-}
-
-function movablesOf(job: Job): Movable[] {
-  const items = (job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main');
-  return [
-    ...(job.room.wall.zones ?? []).map((z) => ({
-      id: z.id,
-      path: `room.wall.zones.${z.id}`,
-      name: 'a part that differs',
-      box: z,
-    })),
-    ...items.map((o) => ({
-      id: o.id,
-      path: `room.objects.${o.id}`,
-      name: o.name ?? o.kind,
-      box: o,
-    })),
-  ];
-}
-
-/** Everything on the wall under a thumb: dragged with snapping, moved by arrow keys, opened by a tap. */
-export function ItemHandles({ view }: { view: SceneView }) {
-  const { job } = useRoomContext();
+/** Everything that can be moved in a drawing under a thumb: dragged with snapping, by arrow keys, opened by a tap. */
+export function ItemHandles({
+  view,
+  movables,
+  fixed,
+}: {
+  view: SceneView;
+  movables: readonly Movable[];
+  /** What they snap to besides each other. */
+  fixed: readonly SnapBox[];
+}) {
   const [guides, setGuides] = useState<SnapGuide[]>([]);
   return (
     <>
       <Guides guides={guides} view={view} />
-      {movablesOf(job).map((item) => (
-        <ItemHandle key={item.path} item={item} view={view} setGuides={setGuides} />
+      {movables.map((item) => (
+        <ItemHandle
+          key={item.path}
+          item={item}
+          others={[...movables.filter((o) => o !== item).map((o) => o.box), ...fixed]}
+          view={view}
+          setGuides={setGuides}
+        />
       ))}
     </>
   );
@@ -60,32 +41,30 @@ const GRIP_PX = 48;
 
 function ItemHandle({
   item,
+  others,
   view,
   setGuides,
 }: {
   item: Movable;
+  others: readonly SnapBox[];
   view: SceneView;
   setGuides: (guides: SnapGuide[]) => void;
 }) {
-  const { job, plan, tape, dispatch, preview, say } = useRoomContext();
+  const { job, tape, dispatch, preview, say } = useRoomContext();
   const palette = usePalette();
   const { held, setHeld } = useCanvas();
-  const start = useRef<SnapBox | undefined>(undefined);
-  const others = (): SnapBox[] => [
-    ...movablesOf(job)
-      .filter((o) => o.path !== item.path)
-      .map((o) => o.box),
-    { left: 0, right: job.room.wall.width, bottom: 0, top: job.room.wall.height },
-    ...(plan.placement ? [plan.placement] : []),
-  ];
-  const at = (dx: number, dy: number): Command => {
-    start.current ??= item.box;
-    const { left, right, bottom, top } = start.current;
+  /** As the drag began: a drawing that grows with what is dragged must not pull it along. */
+  const start = useRef<{ box: SnapBox; scale: number } | undefined>(undefined);
+  const at = (dxPx: number, dyPx: number): Command => {
+    start.current ??= { box: item.box, scale: view.scale };
+    const { box: from, scale } = start.current;
+    const { left, right, bottom, top } = from;
+    const [dx, dy] = [dxPx / scale, -dyPx / scale];
     const moved = { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy };
-    const reach = Math.min(SNAP_MM * 4, SNAP_PX / view.scale);
-    const { box, guides } = snapBox(moved, others(), reach, tape);
+    const reach = Math.min(SNAP_MM * 4, SNAP_PX / scale);
+    const { box, guides } = snapBox(moved, others, reach, tape);
     setGuides(guides);
-    return moveBox(job, item.path, box);
+    return item.move(job, box);
   };
   const end = (command?: Command) => {
     start.current = undefined;
@@ -95,8 +74,8 @@ function ItemHandle({
   };
   const drag = useDrag(
     {
-      onMove: (dx, dy) => preview(at(dx / view.scale, -dy / view.scale)),
-      onDone: (dx, dy) => end(at(dx / view.scale, -dy / view.scale)),
+      onMove: (dx, dy) => preview(at(dx, dy)),
+      onDone: (dx, dy) => end(at(dx, dy)),
       onCancel: () => end(),
       onTap: () => setHeld(item.id),
     },
@@ -111,7 +90,7 @@ function ItemHandle({
     e.stopPropagation();
     const [dx = 0, dy = 0] = by;
     const { left, right, bottom, top } = item.box;
-    dispatch(moveBox(job, item.path, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy })); // prettier-ignore
+    dispatch(item.move(job, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy })); // prettier-ignore
   };
   const a = view.toPx(item.box.left, item.box.top);
   const b = view.toPx(item.box.right, item.box.bottom);
@@ -120,11 +99,11 @@ function ItemHandle({
     <div
       role="slider"
       tabIndex={0}
-      aria-label={`${item.name} on the wall; arrow keys move it`}
+      aria-label={`${item.name}; arrow keys move it`}
       aria-valuenow={Math.round(item.box.left)}
       aria-valuemin={0}
       aria-valuemax={Math.round(job.room.wall.width)}
-      aria-valuetext={`left edge ${say.length(item.box.left)}, bottom ${say.length(item.box.bottom)}`}
+      aria-valuetext={item.where(say)}
       data-testid={`item-${item.id}`}
       onKeyDown={onKeyDown}
       {...drag}

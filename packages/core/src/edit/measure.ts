@@ -20,6 +20,22 @@ export function moveBox(
   return withoutGuesses(job, sides.map((s) => s.path), puts); // prettier-ignore
 }
 
+/**
+ * A thing on the floor put where a thumb has moved it, seen from above: y is minus the distance from
+ * the wall, which nothing goes through. `bottom` -2900 and `top` -2000 is near 2000, far 2900.
+ */
+export function moveFloor(
+  job: Job,
+  path: string,
+  box: { left: number; right: number; bottom: number; top: number },
+): Command {
+  const near = Math.max(0, -box.top);
+  const far = near + box.top - box.bottom;
+  const values = { left: box.left, right: box.right, near, far };
+  const puts = Object.entries(values).map(([side, value]): Command => ({ do: 'put', path: `${path}.${side}`, value }));
+  return withoutGuesses(job, Object.keys(values).map((side) => `${path}.${side}`), puts);
+} // prettier-ignore
+
 /** Takes an entry of a list away, and what was guessed of it. */
 export function removeEntry(job: Job, path: string): Command {
   return withoutGuesses(job, [path], [{ do: 'drop', path }]);
