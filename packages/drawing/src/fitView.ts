@@ -9,7 +9,8 @@ export interface View {
 
 /**
  * Fits a box into a drawing of so many px, centred sideways: a wall stands on the drawing's lower edge
- * with the floor's hatching in sight, what has no floor floats in the middle.
+ * with the floor's hatching in sight, what has no floor floats in the middle, below what lies over
+ * the drawing's upper edge.
  */
 export function fitView(
   box: Box,
@@ -17,12 +18,14 @@ export function fitView(
   height: number,
   padPx = 14,
   stands: 'floor' | 'middle' = 'floor',
+  topPx = 0,
 ): View {
   const wide = Math.max(1, box.right - box.left);
   const tall = Math.max(1, box.top - box.bottom);
-  const scale = Math.max(0.001, Math.min((width - 2 * padPx) / wide, (height - 2 * padPx) / tall));
+  const room = height - topPx;
+  const scale = Math.max(0.001, Math.min((width - 2 * padPx) / wide, (room - 2 * padPx) / tall));
   const x0 = width / 2 - ((box.left + box.right) / 2) * scale;
-  const low = stands === 'floor' ? padPx : (height - tall * scale) / 2;
+  const low = stands === 'floor' ? padPx : (room - tall * scale) / 2;
   const y0 = height - low + box.bottom * scale;
   return {
     scale,

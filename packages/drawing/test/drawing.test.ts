@@ -56,6 +56,10 @@ describe('view', () => {
     expect([floor.toPx(0, 0).y, floor.toPx(0, 100).y]).toEqual([290, 190]);
     const middle = fitView(box, 420, 300, 10, 'middle');
     expect([middle.toPx(0, 0).y, middle.toPx(0, 100).y]).toEqual([200, 100]);
+    // 40 px above are taken: 260 are left, and what is tall gets smaller
+    const below = fitView(box, 420, 300, 10, 'middle', 40);
+    expect([below.toPx(0, 0).y, below.toPx(0, 100).y]).toEqual([220, 120]);
+    expect(fitView({ ...box, top: 600 }, 420, 300, 10, 'middle', 40).scale).toBeCloseTo(0.4, 9);
   });
   it('keeps everything inside', () => {
     const view = fitView({ left: 200, right: 4000, bottom: 0, top: 2500 }, 390, 300);

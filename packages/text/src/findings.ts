@@ -52,7 +52,7 @@ const SENTENCES: Sentences = {
   'mount-plate-room': (v, say) =>
     `The plate finds no place between the things on the wall: ${say.length(v.shortMm)} short, at any arm hole.`,
   'mount-reach': (v, say) =>
-    `${v.viewer} stays ${say.degrees(v.degrees)} off straight with this mount; under ${v.limit}° is good. A mount that turns further would serve.`,
+    `${capital(v.viewer)} stays ${say.degrees(v.degrees)} off straight with this mount; under ${v.limit}° is good. A mount that turns further would serve.`,
   'mount-tilt': (v, say) =>
     `${say.degrees(v.neededDeg)} of tilt ${v.way} would face the viewers; this mount gives ${say.degrees(v.limitDeg)}.`,
   'mount-people': (v, say) =>
@@ -92,15 +92,15 @@ const SENTENCES: Sentences = {
   'lift-on-short': (v, say) =>
     `${capital(say.thing(v.object))} leaves ${say.length(v.haveMm)} above the set; to lift it on takes ${say.length(v.needMm)}.`,
   'sits-near': (v, say) =>
-    `${v.viewer} sits ${say.length(v.distanceMm)} from the picture, which fills ${say.degrees(v.fills)}; ${say.length(v.fromMm)} to ${say.length(v.toMm)} is usual.`,
+    `${capital(v.viewer)} sits ${say.length(v.distanceMm)} from the picture, which fills ${say.degrees(v.fills)}; ${say.length(v.fromMm)} to ${say.length(v.toMm)} is usual.`,
   'sits-far': (v, say) =>
-    `${v.viewer} sits ${say.length(v.distanceMm)} from the picture, which fills ${say.degrees(v.fills)}; ${say.length(v.fromMm)} to ${say.length(v.toMm)} is usual.`,
+    `${capital(v.viewer)} sits ${say.length(v.distanceMm)} from the picture, which fills ${say.degrees(v.fills)}; ${say.length(v.fromMm)} to ${say.length(v.toMm)} is usual.`,
   'centre-off-rest': (v, say) =>
-    `${v.viewer} looks ${say.degrees(Math.abs(v.degrees))} ${v.degrees > 0 ? 'above' : 'below'} the resting gaze; ${v.limit}° is comfortable.`,
+    `${capital(v.viewer)} looks ${say.degrees(Math.abs(v.degrees))} ${v.degrees > 0 ? 'above' : 'below'} the resting gaze; ${v.limit}° is comfortable.`,
   'top-too-high': (v, say) =>
-    `${v.viewer} sees the top edge ${say.degrees(v.degrees)} up; ${v.limit}° is the most that is comfortable.`,
+    `${capital(v.viewer)} sees the top edge ${say.degrees(v.degrees)} up; ${v.limit}° is the most that is comfortable.`,
   'viewer-inside-set': (v, say) =>
-    `${v.viewer} sits ${say.length(v.distanceMm)} from the wall, and the set's face is ${say.length(v.outMm)} out.`,
+    `${capital(v.viewer)} sits ${say.length(v.distanceMm)} from the wall, and the set's face is ${say.length(v.outMm)} out.`,
   'measured-differs': (v, say) =>
     `Measured to the ${measuredName(v.to)} and worked out differ by ${say.length(Math.abs(v.differenceMm))} (${say.length(v.measuredMm)} against ${say.length(v.geometryMm)}). Something may be upside down.`,
   'measured-unused': (v) =>

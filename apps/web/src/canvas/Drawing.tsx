@@ -48,7 +48,8 @@ export function Drawing({
   const { width, height } = size;
   const key = JSON.stringify([box, width, height]);
   const stands = scene.shapes.some((s) => s.role === 'floor') ? 'floor' : 'middle';
-  const view = useMemo(() => fitView(box, width, height, 16, stands), [key, stands]);
+  const topPx = stands === 'middle' && cornerPx > 0 ? TABS_HIGH_PX : 0;
+  const view = useMemo(() => fitView(box, width, height, 16, stands, topPx), [key, stands, topPx]);
   const still = useMemo(() => scene.shapes.filter((s) => !MOVING.has(s.role)), [scene]);
   const moving = useMemo(() => scene.shapes.filter((s) => MOVING.has(s.role)), [scene]);
   const placed = useMemo(
@@ -90,6 +91,9 @@ export function Drawing({
     </View>
   );
 }
+
+/** The names of the views lie over the upper edge. */
+const TABS_HIGH_PX = 36;
 
 const MOVING = new Set(['set', 'picture', 'plate', 'open', 'slot', 'hook', 'centre-line']);
 const ON_TOP = new Set(['cover', 'hole', 'insert', 'arm', 'arm-hole', 'asked', 'settled']);

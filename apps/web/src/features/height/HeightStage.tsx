@@ -5,7 +5,7 @@ import { SCHOOLS, chooseHeight, followSchool } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
-import { FoldedFindings } from '../room/Findings';
+import { Findings, FoldedFindings } from '../room/Findings';
 import { Fold } from '../room/Fold';
 import { useRoomContext } from '../room/RoomContext';
 import { ConflictCard } from './ConflictCard';
@@ -21,12 +21,18 @@ import { SidewaysPart } from './SidewaysPart';
 export function HeightStage() {
   const { id, job, plan, dispatch, readOnly } = useRoomContext();
   const chosen = job.choices?.centreY;
+  const conflict = plan.placement?.conflict;
   const choose = (school: School) => {
     if (!readOnly) dispatch(followSchool(job, school));
   };
   return (
     <View>
-      {plan.placement?.conflict ? <ConflictCard conflict={plan.placement.conflict} /> : null}
+      {conflict ? (
+        <>
+          <Findings stage="height" />
+          <ConflictCard conflict={conflict} />
+        </>
+      ) : null}
       <View role="radiogroup" aria-label="schools of height">
         {SCHOOLS.map((school) => {
           const followed = chosen === undefined && job.aim.height === school;
@@ -44,7 +50,7 @@ export function HeightStage() {
         })}
       </View>
       <TapeFields fields={[centreField(job, plan.placement?.centre.y)]} />
-      <FoldedFindings stage="height" />
+      {conflict ? null : <FoldedFindings stage="height" />}
       <View style={{ padding: 12 }}>
         <Action
           quiet
