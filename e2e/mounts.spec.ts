@@ -93,7 +93,7 @@ test('a mount that fails a rule is picked only with its stop in sight, or one th
   await page.getByTestId('mount-louvre-2').getByRole('radio').click();
   await page.getByTestId('folded-findings').click();
   const reach = page.getByTestId('finding-mount-reach');
-  await expect(reach).toContainText('the rower');
+  await expect(reach).toContainText('The rower stays 33.5° off straight');
   await expect(page.getByTestId('stage-mount')).toHaveAttribute('aria-label', /stop/);
   await page.getByTestId('acknowledge-mount-reach').click();
   await expect(page.getByTestId('stage-mount')).not.toHaveAttribute('aria-label', /stop/);
