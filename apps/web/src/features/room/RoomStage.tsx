@@ -1,9 +1,10 @@
-import type { BuildKind, Item, Job, Viewer } from '@steddo/contract';
+import type { Item, Job, Viewer } from '@steddo/contract';
 import { measure } from '@steddo/core';
 import { useCanvas } from '../../canvas/CanvasContext';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
+import { COVERS, KINDS, STATES } from './buildChoices';
 import { Fold } from './Fold';
 import { FoldedFindings } from './Findings';
 import { RoomCentre } from './RoomCentre';
@@ -13,26 +14,7 @@ import { RoomPeople, personFields } from './RoomPeople';
 import { RoomZones } from './RoomZones';
 import { useRoomContext } from './RoomContext';
 
-const WALLS: readonly { value: BuildKind; name: string }[] = [
-  { value: 'timber-stud', name: 'timber studs' },
-  { value: 'masonry', name: 'masonry' },
-  { value: 'metal-stud', name: 'metal studs' },
-  { value: 'timber-backing', name: 'timber backing' },
-  { value: 'metal-backing', name: 'metal backing' },
-  { value: 'unknown', name: 'not known' },
-];
-const COVERS = [
-  { value: 'gypsum', name: 'board' },
-  { value: 'lath', name: 'lath' },
-  { value: 'panel', name: 'panel' },
-  { value: 'tile', name: 'tile' },
-  { value: 'none', name: 'bare' },
-] as const;
-const STATES = [
-  { value: 'sound', name: 'sound' },
-  { value: 'patched', name: 'patched' },
-  { value: 'wet', name: 'wet' },
-] as const;
+const WALLS = [...KINDS, { value: 'unknown' as const, name: 'not known' }];
 
 /** The wall and what is on it, who sits where, what stands on the floor. */
 export function RoomStage() {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Build, BuildKind, Job, Zone } from '@steddo/contract';
+import type { Build, Job, Zone } from '@steddo/contract';
 import { removeEntry, type Command } from '@steddo/core';
 import { buildName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
@@ -9,28 +9,9 @@ import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { EntryRow } from '../../ui/EntryRow';
 import { Switch } from '../../ui/Switch';
+import { COVERS, KINDS, STATES } from './buildChoices';
 import { newZone } from './newEntries';
 import { useRoomContext } from './RoomContext';
-
-const KINDS: readonly { value: BuildKind; name: string }[] = [
-  { value: 'timber-stud', name: 'timber studs' },
-  { value: 'masonry', name: 'masonry' },
-  { value: 'metal-stud', name: 'metal studs' },
-  { value: 'timber-backing', name: 'timber backing' },
-  { value: 'metal-backing', name: 'metal backing' },
-];
-const STATES = [
-  { value: 'sound', name: 'sound' },
-  { value: 'patched', name: 'patched' },
-  { value: 'wet', name: 'wet' },
-] as const;
-const COVERS = [
-  { value: 'gypsum', name: 'board' },
-  { value: 'lath', name: 'lath' },
-  { value: 'panel', name: 'panel' },
-  { value: 'tile', name: 'tile' },
-  { value: 'none', name: 'bare' },
-] as const;
 
 /** Where the wall is not like the rest, and which of its ends is a corner. */
 export function RoomZones() {
