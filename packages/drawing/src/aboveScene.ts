@@ -1,9 +1,11 @@
 import type { Job, Plan } from '@steddo/contract';
 import type { Box, Scene, Shape } from './scene';
+import { setDepth } from './setDepth';
 
 const WALL_MM = 90;
 const BEHIND_MM = 400;
-const HEAD_MM = 110;
+/** Half of a head seen from above. */
+export const HEAD_MM = 110;
 
 /** The floor from above: the wall along the top edge, y here is minus the distance from it. */
 export function aboveScene(job: Job, plan: Plan): Scene {
@@ -17,8 +19,7 @@ export function aboveScene(job: Job, plan: Plan): Scene {
   const bounds: Box = { left: 0, right: width, bottom: -deep, top: WALL_MM };
   const p = plan.placement;
   const middle = p?.centre.x ?? width / 2;
-  const folded = job.mount?.depth.folded ?? 0;
-  const thick = job.screen.thickness ?? 60;
+  const { back, face } = setDepth(job, plan);
   const { left: returnLeft, right: returnRight } = job.room.wall.returns ?? {};
   const side = (id: string, left: number, right: number): Shape => ({
     kind: 'rect', role: 'cut', id, left, right, bottom: -deep, top: WALL_MM,
@@ -37,14 +38,14 @@ export function aboveScene(job: Job, plan: Plan): Scene {
     })),
     ...viewers.map((v): Shape => ({
       kind: 'line', role: 'sight', id: `sight-${v.id}`,
-      x1: v.x ?? middle, y1: -v.distance, x2: middle, y2: -(folded + thick),
+      x1: v.x ?? middle, y1: -v.distance, x2: middle, y2: -face,
     })),
     ...viewers.map((v): Shape => ({
       kind: 'circle', role: 'body', id: `head-${v.id}`, name: v.name ?? v.id, x: v.x ?? middle, y: -v.distance - HEAD_MM, r: HEAD_MM,
     })),
     ...(p ? [{
       kind: 'rect', role: 'set-cut', id: 'set-cut',
-      left: p.left, right: p.right, bottom: -(folded + thick), top: -folded,
+      left: p.left, right: p.right, bottom: -face, top: -back,
     } satisfies Shape] : []),
   ]; // prettier-ignore
   return { bounds, focus: bounds, shapes, labels: [] };

@@ -1,7 +1,7 @@
 /** Plan to drawing: lines and labels in mm, pure; for screen and, later, sheets. */
 export { faceScene, type LabelSet } from './faceScene';
 export { sideScene } from './sideScene';
-export { aboveScene } from './aboveScene';
+export { HEAD_MM, aboveScene } from './aboveScene';
 export { setScene, type SetAsk } from './setScene';
 export { screwScene, type ScrewDrawn } from './screwScene';
 export { fitView, scaleBar, type View } from './fitView';

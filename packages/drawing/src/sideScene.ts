@@ -1,7 +1,8 @@
 import type { Job, Plan } from '@steddo/contract';
-import { COMFORT_CENTRE_DEG, RECLINE_SHARE, eyeOf, faceOut, leaf, setMayCover } from '@steddo/core';
+import { COMFORT_CENTRE_DEG, RECLINE_SHARE, eyeOf, setMayCover } from '@steddo/core';
 import { personShapes } from './person';
 import type { Box, Label, Scene, Shape } from './scene';
+import { setDepth } from './setDepth';
 
 /** Behind the wall's face, drawn hatched, mm. */
 const WALL_MM = 90;
@@ -47,18 +48,10 @@ interface Seen {
   eye: number;
 }
 
-/** The spacers of the chosen screw stack, which bring the set out. */
-function spacerOf(plan: Plan): number {
-  const { screws, screwCheck } = plan.screen;
-  return screws?.find((s) => s.id === screwCheck?.chosen)?.spacer ?? 0;
-}
-
 function setShapes(job: Job, plan: Plan): Placed {
   const p = plan.placement!;
-  const spacer = spacerOf(plan);
-  const out = faceOut(job, spacer > 0 ? leaf('spacer', spacer, 'mm') : undefined).value;
-  const thick = job.screen.thickness ?? out - (job.mount?.depth.folded ?? 0) - spacer;
-  const box = { left: out - thick, right: out, bottom: p.bottom, top: p.top };
+  const { back, face: out } = setDepth(job, plan);
+  const box = { left: back, right: out, bottom: p.bottom, top: p.top };
   const shapes: Shape[] = [{ kind: 'rect', role: 'set-cut', id: 'set-cut', ...box }];
   if (p.plate)
     shapes.push({

@@ -79,6 +79,16 @@ describe('from above', () => {
     expect(get(scene, 'rect', 'return-left').right).toBe(0);
     expect(scene.shapes.some((s) => s.id === 'return-right')).toBe(false);
   }); // prettier-ignore
+  it('a spacer brings the set out, above as at the side', () => {
+    // a stepped back takes the 20 spacer with the M6 x 30: 50 + 20 off the wall, 50 thick
+    const stepped: Job = { ...job, screen: { ...job.screen, back: 'stepped' } };
+    const out = plan(stepped);
+    expect(get(aboveScene(stepped, out), 'rect', 'set-cut')).toMatchObject({
+      bottom: -120,
+      top: -70,
+    });
+    expect(get(sideScene(stepped, out), 'rect', 'set-cut')).toMatchObject({ left: 70, right: 120 });
+  });
   it('two seats that lie apart are drawn apart', () => {
     const scene = aboveScene(atticSnug, plan(atticSnug));
     expect(get(scene, 'circle', 'head-v1').x).toBe(1900);

@@ -1,5 +1,6 @@
 import type { Job, Viewer } from '@steddo/contract';
 import { measure, moveBox, moveFloor, type Command, type SnapBox } from '@steddo/core';
+import { HEAD_MM } from '@steddo/drawing';
 import { itemName, type Say } from '@steddo/text';
 
 /** Something in a drawing that goes where a thumb takes it; its box is in the drawing's own mm. */
@@ -30,9 +31,6 @@ export function wallMovables(job: Job): Movable[] {
     ...items.map((o) => entry(o.id, `room.objects.${o.id}`, o.name ?? itemName(o.kind), o)),
   ];
 }
-
-/** Half of a head, as it is drawn from above, mm. */
-const HEAD_MM = 110;
 
 /** From above, where the wall runs along the top and y is minus the distance: what stands on the floor, and people. */
 export function floorMovables(job: Job, middle: number): Movable[] {

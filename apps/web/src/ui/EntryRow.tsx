@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { IconTap } from './Action';
 import { Icon } from './Icon';
 import { Tap } from './Tap';
+import { chosenRow } from './chosenRow';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
 
@@ -25,11 +26,7 @@ export function EntryRow(props: EntryRowProps) {
     <View
       testID={testID}
       style={{
-        borderBottomWidth: 1,
-        borderBottomColor: palette.hairline,
-        borderLeftWidth: 6,
-        borderLeftColor: open ? palette.action : 'transparent',
-        backgroundColor: open ? palette.sheet : 'transparent',
+        ...chosenRow(palette, open),
       }}
     >
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>

@@ -52,8 +52,8 @@ const isStep = (mm: number): boolean =>
 /** Caution where the set is heavier than its pattern's class, or its thread, is meant for. */
 export function classFindings(screen: Screen): Finding[] {
   const found = patternClass(screen.pattern, screen.mass);
-  const m6 = found.name === 'F' && screen.insert?.thread === 'M6';
-  const limitKg = m6 ? M6_LIMIT_KG : found.limitKg;
+  const own = found.takes.find((t) => t.thread === screen.insert?.thread);
+  const limitKg = own?.limitKg ?? found.limitKg;
   if (limitKg === undefined || screen.mass <= limitKg) return [];
   return [
     finding(

@@ -52,8 +52,9 @@ function noneFinding({ buy, insert }: Stacking['check']): Finding {
 /** A note where the insert's thread is not the one that the standard gives its pattern. */
 export function threadFindings(screen: Screen): Finding[] {
   const thread = screen.insert?.thread;
-  const { name, thread: usual } = patternClass(screen.pattern, screen.mass);
-  const takes = name === 'F' ? ['M6', 'M8'] : name === 'between' ? [] : [usual];
+  const { name, limitKg, takes: listed } = patternClass(screen.pattern, screen.mass);
+  // sizes between are not in the standard, and neither is their thread
+  const takes = limitKg === undefined ? [] : listed.map((t) => t.thread);
   if (thread === undefined || takes.length === 0 || takes.includes(thread)) return [];
   const values = { patternClass: name, thread, takes };
   return [finding('thread-off-class', 'info', 'set', values, 'VESA FDMI, from memory')];

@@ -3,6 +3,7 @@ import type { Height, Job, School } from '@steddo/contract';
 import { isComfortable } from '@steddo/core';
 import { bindingName, capital, rounded, schoolName, type Say } from '@steddo/text';
 import { Tap } from '../../ui/Tap';
+import { chosenRow } from '../../ui/chosenRow';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { VerdictShape } from '../../ui/Verdict';
@@ -30,11 +31,7 @@ export function SchoolRow({
       style={{
         flexDirection: 'row',
         alignItems: 'center',
-        borderBottomWidth: 1,
-        borderBottomColor: palette.hairline,
-        borderLeftWidth: 6,
-        borderLeftColor: chosen ? palette.action : 'transparent',
-        backgroundColor: chosen ? palette.sheet : 'transparent',
+        ...chosenRow(palette, chosen),
       }}
     >
       <Tap

@@ -5,6 +5,7 @@ import { fieldName, fitText, typeName, type Say } from '@steddo/text';
 import { Icon } from '../../ui/Icon';
 import { Switch } from '../../ui/Switch';
 import { Tap } from '../../ui/Tap';
+import { chosenRow } from '../../ui/chosenRow';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict, VerdictShape } from '../../ui/Verdict';
@@ -26,11 +27,7 @@ export function MountRow({ ranked, chosen, compared, onChoose, onCompare, say }:
     <View
       testID={`mount-${ranked.id}`}
       style={{
-        borderBottomWidth: 1,
-        borderBottomColor: palette.hairline,
-        borderLeftWidth: 6,
-        borderLeftColor: chosen ? palette.action : 'transparent',
-        backgroundColor: chosen ? palette.sheet : 'transparent',
+        ...chosenRow(palette, chosen),
       }}
     >
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>

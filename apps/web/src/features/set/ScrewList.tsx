@@ -6,6 +6,7 @@ import { misfitText, rounded, screwName, washersText } from '@steddo/text';
 import { useCanvas } from '../../canvas/CanvasContext';
 import { Action } from '../../ui/Action';
 import { Tap } from '../../ui/Tap';
+import { chosenRow } from '../../ui/chosenRow';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { VerdictShape } from '../../ui/Verdict';
@@ -92,17 +93,13 @@ function StackRow({
   onChoose: () => void;
 }) {
   const palette = usePalette();
-  const { engagement } = stack.workings ?? {};
+  const { engagement, clearance } = stack.workings ?? {};
   return (
     <View
       style={{
         flexDirection: 'row',
         alignItems: 'center',
-        borderBottomWidth: 1,
-        borderBottomColor: palette.hairline,
-        borderLeftWidth: 6,
-        borderLeftColor: chosen ? palette.action : 'transparent',
-        backgroundColor: chosen ? palette.sheet : 'transparent',
+        ...chosenRow(palette, chosen),
       }}
     >
       <Tap
@@ -133,7 +130,16 @@ function StackRow({
         <Txt kind="small">
           {stack.turns === undefined ? '' : `${rounded(stack.turns, 1)} turns`}
         </Txt>
-        <Txt kind="small" soft>{`${rounded(stack.clearance, 1)} mm left`}</Txt>
+        {clearance ? (
+          <Figure
+            label="left below the screw"
+            working={clearance}
+            as="small"
+            size={14}
+            after="left"
+            hideLabel
+          />
+        ) : null}
       </View>
       <View style={{ width: 34 }}>
         <VerdictShape verdict="go" />
