@@ -51,7 +51,6 @@ export type {
   LevelResult,
   Mark,
   Misfit,
-  Op,
   Placement,
   Plan,
   Ranked,
@@ -59,8 +58,8 @@ export type {
   Stack,
   Stage,
   Stud,
-  Unit,
   Verdict,
   ViewerAngles,
-  Working,
 } from './plan';
+export type { ReachPlan, SeatPose } from './reachPlan';
+export type { Op, Unit, Working } from './working';

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { mountType } from './catalogue';
+import { reach } from './reachPlan';
 import { school, share, side } from './parts';
+import { unit, working } from './working';
 
 /** What follows from a job: the plan file. Lengths mm, forces N, probabilities 0 to 1, angles degrees. */
 
@@ -19,46 +21,6 @@ export const stage = z.enum([
   'level',
   'hand-over',
 ]);
-
-export const unit = z.enum(['mm', 'kg', 'deg', 'N', 'count', 'ratio']);
-export const op = z.enum([
-  '+',
-  '-',
-  '*',
-  '/',
-  'min',
-  'max',
-  'mean',
-  'atan',
-  'tan',
-  'abs',
-  'hypot',
-  'round',
-]);
-
-export interface Working {
-  label: string;
-  value: number;
-  unit: Unit;
-  /** How the terms give the value; absent on a leaf. */
-  op?: Op;
-  terms?: Working[];
-  /** The path in the job that a leaf was read from. */
-  path?: string;
-  /** A leaf that nobody measured: the product's default. */
-  guess?: boolean;
-}
-const working: z.ZodType<Working> = z.lazy(() =>
-  z.strictObject({
-    label: z.string(),
-    value: num,
-    unit,
-    op: op.optional(),
-    terms: z.array(working).optional(),
-    path: z.string().optional(),
-    guess: z.boolean().optional(),
-  }),
-);
 
 const findingValue = z.union([z.string(), num, z.boolean(), z.array(z.string()), z.array(num)]);
 
@@ -371,26 +333,7 @@ export const plan = z.strictObject({
       curve: z.array(z.strictObject({ extension: num, utilisation: num })).optional(),
     })
     .optional(),
-  reach: z
-    .strictObject({
-      folded: num,
-      extended: num.optional(),
-      centreOffset: num,
-      seats: z.array(
-        z.strictObject({
-          viewer: z.string(),
-          offAxis: num,
-          extension: num,
-          yaw: num,
-          tilt: num,
-          reachable: z.boolean(),
-          stoppedBy: z.string().optional(),
-        }),
-      ),
-      cableSlack: num.optional(),
-      protrusion: num.optional(),
-    })
-    .optional(),
+  reach: reach.optional(),
   level: z
     .strictObject({
       slope: num,
@@ -416,8 +359,6 @@ export type Finding = z.infer<typeof finding>;
 export type Level = z.infer<typeof level>;
 export type Verdict = z.infer<typeof verdict>;
 export type Stage = z.infer<typeof stage>;
-export type Unit = z.infer<typeof unit>;
-export type Op = z.infer<typeof op>;
 export type Fit = z.infer<typeof fit>;
 export type FitRule = z.infer<typeof fitRule>;
 export type Ranked = z.infer<typeof ranked>;

@@ -73,6 +73,17 @@ export interface FindingValues {
   'no-bit': { fromMm: number; toMm: number };
   'lag-too-short': { depthMm: number };
   'drilled-not-replanned': { holes: number };
+  'arm-unknown': Record<string, never>;
+  'arm-links-many': { links: number };
+  'arm-differs': { what: 'folded' | 'extended'; labelMm: number; linkageMm: number };
+  'seat-poor': { viewer: string; degrees: number; limit: number; by: string; neededMm: number };
+  'seats-apart': { viewer: string; worst: number; apart: number };
+  'swing-near': { where: 'below' | 'above'; gapMm: number; by: string };
+  'lead-short': { what: string; lengthMm: number; runMm: number };
+  'plug-behind': { object: string; needMm: number; haveMm: number };
+  'folded-blocked': { by: string; edgeMm: number };
+  'over-walkway': { outMm: number; bottomMm: number };
+  'corner-out': { outMm: number };
   'level-not-turned': { on: string };
   'level-good': { riseMm: number; spanMm: number };
   'level-off': { riseMm: number; spanMm: number; high: string };

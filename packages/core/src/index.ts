@@ -51,7 +51,6 @@ export { fitContext, type FitContext } from './mount/fitContext';
 export { comparePlaces, placeOf, rankMounts, rankOne, type Place } from './mount/rankMounts';
 export { comparedOf, type Compared } from './mount/compareMounts';
 export { liftLimitKg, liftPeople } from './mount/liftPeople';
-export { turnOf } from './mount/seatRules';
 export { toMeasure } from './mount/toMeasure';
 export { typeAdvice } from './mount/typeAdvice';
 export { combineMarks } from './wall/combineMarks';
@@ -65,6 +64,41 @@ export { armHoles, slotRows } from './placement/chain';
 export { isComfortable } from './sight/isComfortable';
 export { pictureDistances } from './sight/pictureDistances';
 export { riseOver } from './level/readLevel';
+
+// what an arm can do
+export { armOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './reach/arm';
+export type { Arm, Joints } from './reach/arm';
+export { armDrawn, furthest, outWorking, wayTo, yawWorking } from './reach/armDrawn';
+export { cornerOut } from './reach/cornerOut';
+export {
+  coverage,
+  coverageRow,
+  coverageStands,
+  gridOver,
+  leastOff,
+  type FloorGrid,
+} from './reach/coverage';
+export { obstaclesOf, outOf, type Obstacle } from './reach/obstacles';
+export { reachModelOf } from './reach/reachPart';
+export {
+  heldAt,
+  nearestPose,
+  pivotFor,
+  poseOf,
+  posed,
+  seatAxis,
+  seatOff,
+  seatsOf,
+  type Moved,
+  type ReachModel,
+  type Seat,
+  type SetPoseMm,
+} from './reach/reachModel';
+export { standAt, type Reach } from './reach/reachTable';
+export { bestPose, reachNeeded } from './reach/seatPose';
+export { cornersOf, faceOf, type Pose, type SetShape } from './reach/setShape';
+export { meetsOnWay, motionTo, turnAt, wallTurn, waysTo } from './reach/sweep';
+export { COVERAGE_STEP_MM, POOR_DEG, USUAL_OUT_MM } from './tolerances';
 
 // judgements and workings
 export { restsOnGuess } from './guesses';

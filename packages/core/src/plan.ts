@@ -44,6 +44,7 @@ import { screwPart } from './screen/screwPart';
 import { threadFindings } from './screen/screwFindings';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
+import { reachPart } from './reach/reachPart';
 import { combineMarks } from './wall/combineMarks';
 import { leaf } from './working';
 
@@ -144,6 +145,7 @@ function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: St
     ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
   );
   found.push(...drill(frame, base, plate, studs, spot));
+  found.push(...reachOf(frame, base, plate, studs));
   return [...found, ...levelPart(frame, base, plate)];
 }
 
@@ -202,6 +204,20 @@ function movedFinding(job: Job, spot: Spot): Finding {
     by: spot.binding[0] ?? '',
   };
   return finding('height-moved', 'caution', 'height', values);
+}
+
+function reachOf(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: Stud[]): Finding[] {
+  const { job, centreX, spacer } = frame;
+  const { reach, findings } = reachPart({
+    job,
+    plan: base,
+    studs,
+    centreX,
+    plateX: plate?.x.value ?? centreX.value,
+    ...(spacer ? { spacer } : {}),
+  });
+  if (reach) base.reach = reach;
+  return findings;
 }
 
 function drill(

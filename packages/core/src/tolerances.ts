@@ -1,3 +1,5 @@
+import type { ItemKind } from '@steddo/contract';
+
 /** Every tolerance and default of the core, once, with its unit and its reason. */
 
 /** Two lengths closer than this are the same length, mm. Far below what any tape shows. */
@@ -106,3 +108,45 @@ export const SHARP_DEG = 1 / 60;
 
 /** A thing this close pulls a dragged edge or middle to it, mm on the wall. Ours. */
 export const SNAP_MM = 25;
+
+/** The set nearer to a thing than this counts as touching it on its way, mm. Ours. */
+export const TOUCH_MM = 0.5;
+
+/** A seat this far off the set's axis or less is faced, degrees. Ours. */
+export const FACES_DEG = 0.5;
+
+/** Further off axis than this a seat is poorly served, degrees. Ours. */
+export const POOR_DEG = 30;
+
+/** Label and linkage may differ by so much before somebody should measure again, mm. Ours. */
+export const LABEL_DIFFERS_MM = 15;
+
+/** Grid of the set's joint over the floor on which poses are tried, and that of the coverage map, mm. */
+export const REACH_STEP_MM = 40;
+export const COVERAGE_STEP_MM = 50;
+
+/** Cable that a joint takes up so that it can turn, mm. Ours. */
+export const JOINT_CABLE_MM = 100;
+
+/** Out of the wall at most, with an edge between these heights over a walkway, mm: 4, 27, 80 in (ADA 2010, 307.2). */
+export const WALKWAY = { outMm: 101.6, fromMm: 685.8, toMm: 2032 } as const;
+
+/** Wanted between the set and what is under or over it anywhere on its way, mm. Ours. */
+export const SWING_GAP_MM = 25;
+
+/** A plug standing out of its outlet, when nobody has measured it, mm. Ours. */
+export const PLUG_MM = 40;
+
+/** How far things on a wall stand out when nobody has measured it, mm. Ours. */
+export const USUAL_OUT_MM: Partial<Record<ItemKind, number>> = {
+  outlet: 5,
+  switch: 5,
+  data: 5,
+  furniture: 400,
+  cabinet: 330,
+  shelf: 250,
+  mantel: 200,
+  chimney: 300,
+  curtain: 100,
+  soundbar: 90,
+};

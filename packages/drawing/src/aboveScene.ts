@@ -1,4 +1,6 @@
-import type { Job, Plan } from '@steddo/contract';
+import type { Item, Job, Plan } from '@steddo/contract';
+import { outOf } from '@steddo/core';
+import { armShapes, armSights, swingShapes, type Swung } from './armShapes';
 import type { Box, Scene, Shape } from './scene';
 import { setDepth } from './setDepth';
 
@@ -6,47 +8,103 @@ const WALL_MM = 90;
 const BEHIND_MM = 400;
 /** Half of a head seen from above. */
 export const HEAD_MM = 110;
+/** Less than this out of the wall is not seen from above, mm. */
+const SEEN_MM = 30;
 
-/** The floor from above: the wall along the top edge, y here is minus the distance from it. */
-export function aboveScene(job: Job, plan: Plan): Scene {
-  const { width } = job.room.wall;
-  const viewers = (job.room.viewers ?? []).flatMap((v) =>
-    v.distance === undefined ? [] : [{ ...v, distance: v.distance }],
-  );
-  const things = job.room.floor ?? [];
-  const deep =
-    Math.max(1500, ...viewers.map((v) => v.distance), ...things.map((f) => f.far)) + BEHIND_MM;
-  const bounds: Box = { left: 0, right: width, bottom: -deep, top: WALL_MM };
-  const p = plan.placement;
-  const middle = p?.centre.x ?? width / 2;
-  const { back, face } = setDepth(job, plan);
-  const { left: returnLeft, right: returnRight } = job.room.wall.returns ?? {};
+/** How far from the wall the floor is drawn. */
+export function floorDepth(job: Job): number {
+  const seats = (job.room.viewers ?? []).flatMap((v) => v.distance ?? []);
+  const things = (job.room.floor ?? []).map((f) => f.far);
+  return Math.max(1500, ...seats, ...things) + BEHIND_MM;
+}
+
+/** Down to whoever sits furthest: while the arm is moved the set is drawn as large as can be. */
+function seatDepth(job: Job): number {
+  const seats = (job.room.viewers ?? []).flatMap((v) => v.distance ?? []);
+  return seats.length === 0 ? floorDepth(job) : Math.max(1500, ...seats) + 4 * HEAD_MM;
+}
+
+/** From where to where the floor is drawn: the wall, and who sits beyond its ends. */
+export function floorSides(job: Job): { left: number; right: number } {
+  const xs = (job.room.viewers ?? []).flatMap((v) => v.x ?? []);
+  return {
+    left: Math.min(0, ...xs.map((x) => x - 2 * HEAD_MM)),
+    right: Math.max(job.room.wall.width, ...xs.map((x) => x + 2 * HEAD_MM)),
+  };
+}
+
+/**
+ * The floor from above: the wall along the top edge, y here is minus the distance from it. With an arm
+ * the set is where a hand has brought it.
+ */
+export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
+  const { width, returns } = job.room.wall;
+  const deep = swung ? seatDepth(job) : floorDepth(job);
+  const bounds: Box = { ...floorSides(job), bottom: -deep, top: WALL_MM };
   const side = (id: string, left: number, right: number): Shape => ({
     kind: 'rect', role: 'cut', id, left, right, bottom: -deep, top: WALL_MM,
   }); // prettier-ignore
+  const sights = swung ? armSights(job, swung) : { shapes: plainSights(job, plan), labels: [] };
+  const arm = swung ? armShapes(swung) : [];
+  const map = arm.filter((s) => s.role.startsWith('map-'));
   const shapes: Shape[] = [
+    ...map,
     { kind: 'rect', role: 'cut', id: 'wall-cut', left: 0, right: width, bottom: 0, top: WALL_MM },
-    ...(returnLeft ? [side('return-left', -WALL_MM, 0)] : []),
-    ...(returnRight ? [side('return-right', width, width + WALL_MM)] : []),
-    ...(job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main' && (o.out ?? 0) > 30).map((o): Shape => ({
-      kind: 'rect', role: 'object', id: o.id, name: o.name ?? o.kind,
-      left: o.left, right: o.right, bottom: -(o.out ?? 0), top: 0,
-    })),
-    ...things.map((f): Shape => ({
-      kind: 'rect', role: 'seat', id: f.id, name: f.name ?? f.kind,
+    ...(returns?.left ? [side('return-left', -WALL_MM, 0)] : []),
+    ...(returns?.right ? [side('return-right', width, width + WALL_MM)] : []),
+    ...(job.room.objects ?? []).filter((o) => outOf(o) > SEEN_MM).map((o) => itemShape(o, width)),
+    ...swingShapes(job),
+    ...(job.room.floor ?? []).map((f): Shape => ({
+      kind: 'rect', role: 'seat', id: f.id, name: f.name ?? f.kind.replaceAll('-', ' '),
       left: f.left, right: f.right, bottom: -f.far, top: -f.near,
     })),
-    ...viewers.map((v): Shape => ({
-      kind: 'line', role: 'sight', id: `sight-${v.id}`,
-      x1: v.x ?? middle, y1: -v.distance, x2: middle, y2: -face,
-    })),
-    ...viewers.map((v): Shape => ({
-      kind: 'circle', role: 'body', id: `head-${v.id}`, name: v.name ?? v.id, x: v.x ?? middle, y: -v.distance - HEAD_MM, r: HEAD_MM,
-    })),
-    ...(p ? [{
-      kind: 'rect', role: 'set-cut', id: 'set-cut',
-      left: p.left, right: p.right, bottom: -face, top: -back,
-    } satisfies Shape] : []),
+    ...arm.filter((s) => s.role === 'swept' || s.role === 'furthest'),
+    ...sights.shapes,
+    ...heads(job, plan),
+    ...(swung ? arm.filter((s) => !map.includes(s) && s.role !== 'swept' && s.role !== 'furthest') : flatSet(job, plan)),
   ]; // prettier-ignore
-  return { bounds, focus: bounds, shapes, labels: [] };
+  return { bounds, focus: bounds, shapes, labels: swung?.angles ? sights.labels : [] };
+}
+
+const middleOf = (job: Job, plan: Plan): number =>
+  plan.placement?.centre.x ?? job.room.wall.width / 2;
+
+/** On a side wall left and right run from the shared corner. */
+function itemShape(o: Item, width: number): Shape {
+  const out = outOf(o);
+  const named = { kind: 'rect', role: 'object', id: o.id, name: o.name ?? o.kind } as const;
+  if (o.wall === 'left') return { ...named, left: 0, right: out, bottom: -o.right, top: -o.left };
+  if (o.wall === 'right')
+    return { ...named, left: width - out, right: width, bottom: -o.right, top: -o.left };
+  return { ...named, left: o.left, right: o.right, bottom: -out, top: 0 };
+}
+
+const placedViewers = (job: Job) =>
+  (job.room.viewers ?? []).flatMap((v) =>
+    v.distance === undefined ? [] : [{ ...v, distance: v.distance }],
+  );
+
+function plainSights(job: Job, plan: Plan): Shape[] {
+  const middle = middleOf(job, plan);
+  const { face } = setDepth(job, plan);
+  return placedViewers(job).map((v) => ({
+    kind: 'line', role: 'sight', id: `sight-${v.id}`,
+    x1: v.x ?? middle, y1: -v.distance, x2: middle, y2: -face,
+  })); // prettier-ignore
+}
+
+function heads(job: Job, plan: Plan): Shape[] {
+  const middle = middleOf(job, plan);
+  return placedViewers(job).map((v) => ({
+    kind: 'circle', role: 'body', id: `head-${v.id}`, name: v.name ?? v.id,
+    x: v.x ?? middle, y: -v.distance - HEAD_MM, r: HEAD_MM,
+  })); // prettier-ignore
+}
+
+function flatSet(job: Job, plan: Plan): Shape[] {
+  const p = plan.placement;
+  if (!p) return [];
+  const { back, face } = setDepth(job, plan);
+  const box = { left: p.left, right: p.right, bottom: -face, top: -back };
+  return [{ kind: 'rect', role: 'set-cut', id: 'set-cut', ...box }];
 }

@@ -1,6 +1,7 @@
 import type { Job, Plan } from '@steddo/contract';
-import { formatTape, holeVerdict, setMayCover, tapeOf } from '@steddo/core';
+import { armDrawn, formatTape, holeVerdict, setMayCover, tapeOf } from '@steddo/core';
 import { markName } from '@steddo/text';
+import type { Swung } from './armShapes';
 import { join, type Box, type Label, type Scene, type Shape } from './scene';
 
 /** Which measures hang on the wall in a view. */
@@ -10,7 +11,7 @@ export type LabelSet = 'heights' | 'holes' | 'studs' | 'none';
  * The wall seen from the room, true to scale: everything in it is the job's or the plan's own
  * number. Shapes come in painting order.
  */
-export function faceScene(job: Job, plan: Plan, labels: LabelSet): Scene {
+export function faceScene(job: Job, plan: Plan, labels: LabelSet, swung?: Swung): Scene {
   const { width, height } = job.room.wall;
   const bounds = { left: 0, right: width, bottom: 0, top: height };
   const shapes: Shape[] = [
@@ -20,6 +21,7 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet): Scene {
     ...objectShapes(job, false),
     ...markShapes(job),
     ...setShapes(job, plan),
+    ...(swung ? turnedShapes(plan, swung) : []),
     ...objectShapes(job, true),
     ...plateShapes(job, plan),
     ...eyeLines(job, bounds),
@@ -106,6 +108,15 @@ function setShapes(job: Job, plan: Plan): Shape[] {
       y2: top + run,
     },
   ];
+}
+
+/** The outline of the set where a hand has brought it, seen from straight ahead. */
+function turnedShapes({ placement: p }: Plan, { model, at }: Swung): Shape[] {
+  if (!p) return [];
+  const xs = armDrawn(model, at).corners.map((c) => c.x);
+  const { bottom, top } = p;
+  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  return [{ kind: 'rect', role: 'set-tilted', id: 'set-turned', left, right, bottom, top }];
 }
 
 function plateShapes(job: Job, plan: Plan): Shape[] {

@@ -1,7 +1,8 @@
 /** Plan to drawing: lines and labels in mm, pure; for screen and, later, sheets. */
 export { faceScene, type LabelSet } from './faceScene';
 export { sideScene } from './sideScene';
-export { HEAD_MM, aboveScene } from './aboveScene';
+export { HEAD_MM, aboveScene, floorDepth, floorSides } from './aboveScene';
+export { MAP_FAIR_DEG, MAP_GOOD_DEG, type FloorMap, type Swung } from './armShapes';
 export { setScene, type SetAsk } from './setScene';
 export { screwScene, type ScrewDrawn } from './screwScene';
 export { fitView, scaleBar, type View } from './fitView';

@@ -37,6 +37,15 @@ export type Role =
   | 'band'
   | 'zone'
   | 'settled'
+  | 'link'
+  | 'joint'
+  | 'swept'
+  | 'furthest'
+  | 'swing'
+  | 'stand'
+  | 'map-good'
+  | 'map-fair'
+  | 'map-poor'
   // the set and its screw
   | 'insert'
   | 'arm'
@@ -70,6 +79,13 @@ export type Shape =
       name?: string;
       points: readonly (readonly [number, number])[];
       closed: boolean;
+    }
+  | {
+      /** Several outlines that count as one area. */
+      kind: 'area';
+      role: Role;
+      id: string;
+      polygons: readonly (readonly (readonly [number, number])[])[];
     }
   | { kind: 'circle'; role: Role; id: string; name?: string; x: number; y: number; r: number }
   | {

@@ -1,5 +1,13 @@
 import type { Job, Plan } from '@steddo/contract';
-import { COMFORT_CENTRE_DEG, RECLINE_SHARE, eyeOf, setMayCover } from '@steddo/core';
+import {
+  COMFORT_CENTRE_DEG,
+  RECLINE_SHARE,
+  armDrawn,
+  eyeOf,
+  outOf,
+  setMayCover,
+} from '@steddo/core';
+import type { Swung } from './armShapes';
 import { personShapes } from './person';
 import type { Box, Label, Scene, Shape } from './scene';
 import { setDepth } from './setDepth';
@@ -15,7 +23,7 @@ const rad = (deg: number): number => (deg * Math.PI) / 180;
  * distance from it. Eyes, lines of sight to centre, top and bottom, the 15 degree band about each resting gaze,
  * and the set as it would stand with the tilt that is needed.
  */
-export function sideScene(job: Job, plan: Plan): Scene {
+export function sideScene(job: Job, plan: Plan, swung?: Swung): Scene {
   const { height } = job.room.wall;
   const viewers = (job.room.viewers ?? []).flatMap((v) => {
     const eye = eyeOf(v, job.guessed ?? []);
@@ -30,11 +38,24 @@ export function sideScene(job: Job, plan: Plan): Scene {
     ...viewers.flatMap((v) => (placed ? bandShape(job, v, placed.out) : [])),
     ...viewers.flatMap((v) => personShapes(v.viewer, v.z, v.eye)),
     ...(placed ? viewers.flatMap((v) => sightShapes(plan, v, placed.out)) : []),
+    ...(swung ? turnedShapes(plan, swung) : []),
     ...(placed?.shapes ?? []),
     { kind: 'line', role: 'floor', id: 'floor', x1: 0, y1: 0, x2: far, y2: 0 },
     { kind: 'line', role: 'ceiling', id: 'ceiling', x1: 0, y1: height, x2: far, y2: height },
   ];
   return { bounds, focus: bounds, shapes, labels: labelsOf(job, plan, viewers) };
+}
+
+/** The set where a hand has brought it, as far out as it reaches. */
+function turnedShapes({ placement: p }: Plan, { model, at }: Swung): Shape[] {
+  if (!p) return [];
+  const zs = armDrawn(model, at).corners.map((c) => c.z);
+  const [left, right] = [Math.min(...zs), Math.max(...zs)];
+  const { bottom, top } = p;
+  return [
+    { kind: 'line', role: 'link', id: 'arm-out', x1: 0, y1: p.centre.y, x2: left, y2: p.centre.y },
+    { kind: 'rect', role: 'set-tilted', id: 'set-turned', left, right, bottom, top },
+  ];
 }
 
 interface Placed {
@@ -89,7 +110,7 @@ function tilted(box: Box, centre: number, deg: number): Shape {
 function besideShapes(job: Job, plan: Plan): Shape[] {
   const p = plan.placement;
   return (job.room.objects ?? [])
-    .filter((o) => (o.wall ?? 'main') === 'main' && (o.out ?? 0) > 0)
+    .filter((o) => (o.wall ?? 'main') === 'main' && outOf(o) > 0)
     .filter((o) => !p || (o.left < p.right && p.left < o.right))
     .map((o) => ({
       kind: 'rect',
@@ -97,7 +118,7 @@ function besideShapes(job: Job, plan: Plan): Shape[] {
       id: o.id,
       name: o.name ?? o.kind,
       left: 0,
-      right: o.out ?? 0,
+      right: outOf(o),
       bottom: o.bottom,
       top: o.top,
     }));

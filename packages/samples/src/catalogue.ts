@@ -95,6 +95,9 @@ const louvre = (size: Size): Mount => ({
   price: size.price + 16,
 });
 
+/** The longer link first, so that the folded set hangs 127 aside; with plate 3 and head 60 they reach so far. */
+const linksFor = (reach: number): number[] => [(reach - 63 + 127) / 2, (reach - 63 - 127) / 2];
+
 const pintle = (size: Size): Mount => ({
   ...batten(size),
   id: `pintle-${size.n}`,
@@ -116,10 +119,10 @@ const pintle = (size: Size): Mount => ({
   swivel: { left: 60, right: 60 },
   arm: {
     kind: 'links',
-    links: [180 + size.n * 25, 180 + size.n * 25],
+    links: linksFor(400 + size.n * 60),
     head: 60,
     rootX: 0,
-    limits: { shoulder: [-90, 90], elbow: [-175, 175] },
+    limits: { shoulder: [-90, 90], elbow: [-178, 178] },
     foldOffset: 127,
   },
   mass: 3.5 + size.n * 1.3,
@@ -227,6 +230,7 @@ const mounts: Mount[] = [
     name: `Derrick ${size.n}`,
     maxMass: size.maxMass,
     depth: { folded: 66 + size.n * 4, extended: 560 + size.n * 60 },
+    arm: { ...pintle(size).arm!, links: linksFor(560 + size.n * 60) },
     price: size.price * 3,
   })),
   labelOnly('sill-2', 'Sill 2', 'tilt', SIZES[1]!),

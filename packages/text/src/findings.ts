@@ -127,6 +127,28 @@ const SENTENCES: Sentences = {
     `The lag ends ${say.length(Math.abs(v.depthMm))} short of the stud. A longer one is needed.`,
   'drilled-not-replanned': (v) =>
     `${v.holes === 1 ? 'A hole is' : `${v.holes} holes are`} already drilled. Re-planning around drilled holes is not worked out here yet.`,
+  'arm-unknown': () =>
+    "The arm's links are not known: it is taken as going straight out. Measure links and head to see what it can really do.",
+  'arm-links-many': (v) =>
+    `An arm of ${v.links} links is not worked out here: it is taken as going straight out.`,
+  'arm-differs': (v, say) =>
+    `${capital(v.what)} the label says ${say.length(v.labelMm)} and the linkage gives ${say.length(v.linkageMm)}. The label counts; measure the arm again.`,
+  'seat-poor': (v, say) =>
+    `${capital(v.viewer)} sees the set ${say.degrees(v.degrees)} from the side at best; over ${v.limit}° is poor. ${stopText(v.by, v.neededMm, say)}`,
+  'seats-apart': (v, say) =>
+    `No one pose serves all the seats: at best ${v.viewer} is ${say.degrees(v.worst)} off. The set has to be turned by ${say.degrees(v.apart)} between them.`,
+  'swing-near': (v, say) =>
+    `Only ${say.length(Math.max(0, v.gapMm))} left between the set and ${bindingName(v.by, say)} ${v.where} it, anywhere on its way.`,
+  'lead-short': (v, say) =>
+    `The ${v.what} lead is ${say.length(v.lengthMm)} long; with the arm fully out it has to be ${say.length(v.runMm)}.`,
+  'plug-behind': (v, say) =>
+    `A plug in ${say.thing(v.object)} needs ${say.length(v.needMm)}, and the folded set leaves ${say.length(v.haveMm)}. A recessed outlet, a flat plug, or spacers.`,
+  'folded-blocked': (v, say) =>
+    `The folded set already meets ${bindingName(v.by, say)}: move the set or what is in its way.`,
+  'over-walkway': (v, say) =>
+    `The set sticks out ${say.length(v.outMm)} with its edge ${say.length(v.bottomMm)} up. Where people walk along this wall that is more than 4 in; local rules decide.`,
+  'corner-out': (v, say) =>
+    `In the corner the middle of the set's back stands ${say.length(v.outMm)} out, half its width: its back edges touch first.`,
   'level-not-turned': () =>
     'Turn the level end for end and read again: if the bubble moves, the level is lying.',
   'level-good': (v, say) =>
@@ -136,6 +158,15 @@ const SENTENCES: Sentences = {
   'level-beyond-slots': (v) =>
     `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
 };
+
+/** What keeps a seat from being faced, and what would do it. */
+export function stopText(by: string, neededMm: number, say: Say): string {
+  const need = neededMm > 0 ? ` It would take an arm ${say.length(neededMm)} long.` : '';
+  if (by === 'reach') return `The arm is too short.${need}`;
+  if (by === 'swivel') return 'The mount does not turn that far.';
+  if (by === 'several' || by === '') return 'Several things stand in the way.';
+  return `${capital(bindingName(by, say))} is in the way.${need}`;
+}
 
 function spacerText(why: FindingValues['spacer-needed']['why'], leastMm: number): string {
   const least = `spacers of at least ${rounded(leastMm, 1)} mm`;

@@ -1,5 +1,5 @@
 /** Findings, workings, marks and faults as sentences: one place for screen, print and speech. */
-export { bitText, findingText, knownFindings, measuredName, small } from './findings';
+export { bitText, findingText, knownFindings, measuredName, small, stopText } from './findings';
 export { fitText } from './fits';
 export { amountFaultText, tapeFaultText } from './faults';
 export {
@@ -17,6 +17,7 @@ export {
 } from './names';
 export { fieldName, sourceWords } from './paths';
 export { planFile } from './planFile';
+export { offText, poseText } from './reach';
 export { capital, rounded, sayFor, type Say } from './say';
 export { knownTerms, termOf } from './terms';
 export { opWord, workingLine } from './workings';

@@ -60,12 +60,19 @@ export const typeName: Record<MountType, string> = {
 export function bindingName(code: string, say: Say): string {
   const [kind = '', id = ''] = code.split(':');
   if (kind === 'object') return say.thing(id);
+  if (kind === 'floor' && id !== '') return say.thing(id);
+  if (kind === 'zone') return 'a part of the wall that stands out';
+  if (kind === 'door') return `the swing of ${say.thing(id)}`;
+  if (kind === 'wall') return `the ${id} side wall`;
   if (kind === 'plate')
     return id === 'floor' || id === 'ceiling'
       ? `the plate at the ${id}`
       : `the plate over ${say.thing(id)}`;
   const plain: Record<string, string> = {
     floor: 'the floor',
+    'own-wall': 'its own wall',
+    swivel: "the mount's turn",
+    reach: "the arm's reach",
     ceiling: 'the ceiling with its gap and lift-on room',
     'wall-left': "the wall's left end",
     'wall-right': "the wall's right end",

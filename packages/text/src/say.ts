@@ -22,6 +22,8 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
   const thing = (id: string) => {
     const item = job.room.objects?.find((o) => o.id === id);
     if (item) return `the ${item.name ?? itemName(item.kind)}`;
+    const standing = job.room.floor?.find((f) => f.id === id);
+    if (standing) return `the ${standing.name ?? standing.kind.replaceAll('-', ' ')}`;
     const viewer = job.room.viewers?.find((v) => v.id === id);
     return viewer?.name ?? id;
   };

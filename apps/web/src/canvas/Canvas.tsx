@@ -6,6 +6,8 @@ import type { BuiltStage } from '../features/room/stages';
 import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
+import { useSwung } from '../features/reach/ArmContext';
+import { ArmHandles } from './ArmHandles';
 import { AsideHandle } from './AsideHandle';
 import { Drawing } from './Drawing';
 import { FaceView } from './FaceView';
@@ -29,7 +31,7 @@ export function Canvas({ stage, labels, movable, wide }: CanvasProps) {
   const { view, setView } = useCanvas();
   const [large = 'face'] = names;
   const shown = view && names.includes(view) ? view : large;
-  const spread = wide && (stage === 'height' || stage === 'room');
+  const spread = wide && (stage === 'height' || stage === 'room' || stage === 'reach');
   if (spread)
     return (
       <View style={{ flex: 1 }}>
@@ -37,7 +39,7 @@ export function Canvas({ stage, labels, movable, wide }: CanvasProps) {
           <OneView name={large} stage={stage} labels={labels} movable={movable} tabs={[large]} />
         </View>
         <View style={{ flex: 1, flexDirection: 'row' }}>
-          {(['side', 'above'] as const).map((name) => (
+          {names.slice(1).map((name) => (
             <Framed key={name}>
               <OneView name={name} stage={stage} labels={labels} movable={movable} tabs={[name]} />
             </Framed>
@@ -153,7 +155,7 @@ function Named({
     case 'face':
       return <FaceView stage={stage} labels={labels} movable={movable} whole={whole} />;
     case 'side':
-      return <SideView movable={movable} />;
+      return <SideView movable={movable} stage={stage} />;
     case 'above':
       return <AboveView movable={movable} stage={stage} />;
     case 'back':
@@ -166,9 +168,10 @@ function Named({
 
 const TABS_PX = 240;
 
-function SideView({ movable }: { movable: boolean }) {
+function SideView({ movable, stage }: { movable: boolean; stage: BuiltStage }) {
   const { job, plan } = useRoomContext();
-  const scene = useMemo(() => sideScene(job, plan), [job, plan]);
+  const swung = useSwung(stage);
+  const scene = useMemo(() => sideScene(job, plan, swung), [job, plan, swung]);
   return (
     <Drawing
       scene={scene}
@@ -185,7 +188,8 @@ function SideView({ movable }: { movable: boolean }) {
 
 function AboveView({ movable, stage }: { movable: boolean; stage: BuiltStage }) {
   const { job, plan, readOnly } = useRoomContext();
-  const scene = useMemo(() => aboveScene(job, plan), [job, plan]);
+  const swung = useSwung(stage);
+  const scene = useMemo(() => aboveScene(job, plan, swung), [job, plan, swung]);
   const things = stage === 'room' && !readOnly;
   const middle = plan.placement?.centre.x ?? job.room.wall.width / 2;
   return (
@@ -196,9 +200,10 @@ function AboveView({ movable, stage }: { movable: boolean; stage: BuiltStage }) 
       label={`the floor from above, to scale: ${job.title}`}
       testID="above"
       cornerPx={TABS_PX}
-      grips={movable || things}
+      grips={movable || things || swung !== undefined}
       over={(view) => (
         <>
+          {swung ? <ArmHandles view={view} /> : null}
           {movable ? <AsideHandle view={view} /> : null}
           {things ? (
             <ItemHandles

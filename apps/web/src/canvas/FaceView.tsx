@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { faceScene, type LabelSet } from '@steddo/drawing';
 import { useRoomContext } from '../features/room/RoomContext';
 import type { BuiltStage } from '../features/room/stages';
+import { useSwung } from '../features/reach/ArmContext';
 import { Drawing } from './Drawing';
 import { ItemHandles } from './ItemHandles';
 import { wallMovables } from './movables';
@@ -17,7 +18,8 @@ export interface FaceProps {
 /** The wall, face on. At the height's stage the set can be moved, at the room's the things on the wall. */
 export function FaceView({ stage, labels, movable, whole }: FaceProps) {
   const { job, plan, readOnly } = useRoomContext();
-  const scene = useMemo(() => faceScene(job, plan, labels), [job, plan, labels]);
+  const swung = useSwung(stage);
+  const scene = useMemo(() => faceScene(job, plan, labels, swung), [job, plan, labels, swung]);
   // the view follows the wall and not the set, so that a dragged set moves under a standing wall
   const box = whole || stage === 'room' ? scene.bounds : frozenBox(scene.focus);
   const things = stage === 'room' && !readOnly;
@@ -28,7 +30,9 @@ export function FaceView({ stage, labels, movable, whole }: FaceProps) {
       units={job.units}
       label={`the wall, face on, to scale: ${describe(job.title, Boolean(plan.placement))}`}
       testID="face"
-      cornerPx={stage === 'room' || stage === 'height' || stage === 'mount' ? 270 : 96}
+      cornerPx={
+        stage === 'room' || stage === 'height' || stage === 'mount' || stage === 'reach' ? 270 : 96
+      }
       grips={movable || things}
       over={(view) => (
         <>

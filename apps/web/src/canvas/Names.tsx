@@ -19,7 +19,7 @@ export function Names({
   const palette = usePalette();
   const put: PxBox[] = [];
   const named = shapes.flatMap((s) => {
-    if (s.kind === 'cross' || s.kind === 'poly' || !s.name) return [];
+    if (s.kind === 'cross' || s.kind === 'poly' || s.kind === 'area' || !s.name) return [];
     const { name } = s;
     const long = name.length * CHAR_PX;
     const boxes = placesFor(s, view, width, long).map((p) => ({ ...p, width: long, height: LINE_PX }));
@@ -51,7 +51,7 @@ interface Place {
   y: number;
 }
 type PxBox = Place & { width: number; height: number };
-type Named = Exclude<Shape, { kind: 'cross' | 'poly' }>;
+type Named = Exclude<Shape, { kind: 'cross' | 'poly' | 'area' }>;
 
 /** Where a name may stand, the best place first. */
 function placesFor(s: Named, view: View, width: number, long: number): Place[] {

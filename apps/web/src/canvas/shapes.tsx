@@ -1,4 +1,4 @@
-import { memo, type SVGAttributes } from 'react';
+import { memo, useMemo, type SVGAttributes } from 'react';
 import type { Role, Shape, View } from '@steddo/drawing';
 import type { Palette } from '../ui/tokens';
 
@@ -51,6 +51,7 @@ function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette
     return <LineView shape={shape} x1={a.x} y1={a.y} x2={b.x} y2={b.y} palette={palette} />;
   }
   if (shape.kind === 'poly') return <PolyView shape={shape} view={view} palette={palette} />;
+  if (shape.kind === 'area') return <AreaView shape={shape} view={view} palette={palette} />;
   const { x, y } = view.toPx(shape.x, shape.y);
   if (shape.kind === 'circle')
     return (
@@ -210,6 +211,24 @@ function pencil(role: Role, palette: Palette): Pencil {
       return { fill: tape, stroke: ink, strokeWidth: 1 };
     case 'screw':
       return { fill: sheet, stroke: ink, strokeWidth: 1.6 };
+    case 'link':
+      return { fill: 'none', stroke: ink, strokeWidth: 4, strokeLinejoin: 'round' };
+    case 'joint':
+      return { fill: sheet, stroke: ink, strokeWidth: 1.4 };
+    case 'swept':
+      return { fill: soft, fillOpacity: 0.16, stroke: 'none' };
+    case 'furthest':
+      return { fill: 'none', stroke: soft, strokeWidth: 1, strokeDasharray: '1 5' };
+    case 'swing':
+      return { fill: soft, fillOpacity: 0.06, stroke: soft, strokeWidth: 1, strokeDasharray: DASH };
+    case 'stand':
+      return { fill: tape, stroke: ink, strokeWidth: 1.4 };
+    case 'map-good':
+      return { fill: tape, fillOpacity: 0.75, stroke: 'none' };
+    case 'map-fair':
+      return { fill: tape, fillOpacity: 0.3, stroke: 'none' };
+    case 'map-poor':
+      return { fill: 'url(#poor)', stroke: 'none' };
     case 'gap':
       return { fill: sheet, stroke: action, strokeWidth: 1.2, strokeDasharray: '2 3' };
     default:
@@ -235,6 +254,38 @@ function PolyView({
       {...pencil(shape.role, palette)}
       {...(shape.closed ? {} : { fill: 'none' })}
     />
+  );
+}
+
+/** Many outlines filled as one; what few see is hatched, not only paler. */
+function AreaView({
+  shape,
+  view,
+  palette,
+}: {
+  shape: Extract<Shape, { kind: 'area' }>;
+  view: View;
+  palette: Palette;
+}) {
+  const d = useMemo(
+    () =>
+      shape.polygons
+        .map((polygon) => {
+          const points = polygon.map(([x, y]) => view.toPx(x, y));
+          return `M${points.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+        })
+        .join(''),
+    [shape, view],
+  );
+  return (
+    <>
+      {shape.role === 'map-poor' ? (
+        <pattern id="poor" width="7" height="7" patternUnits="userSpaceOnUse">
+          <path d="M0 7L7 0" stroke={palette.soft} strokeWidth="0.8" strokeOpacity="0.6" />
+        </pattern>
+      ) : null}
+      <path d={d} data-shape={shape.id} {...pencil(shape.role, palette)} />
+    </>
   );
 }
 

@@ -6,13 +6,18 @@ export interface DragHandlers {
   onDone: (dx: number, dy: number) => void;
   onCancel: () => void;
   onTap?: () => void;
+  /** The pointer has gone down. */
+  onDown?: () => void;
 }
 
 /** Less than this is a tap, px. */
 const SLOP_PX = 3;
 
 /** Dragging on pointer events with capture; the element's parent has `touch-action: none`. */
-export function useDrag({ onMove, onDone, onCancel, onTap }: DragHandlers, enabled: boolean) {
+export function useDrag(
+  { onMove, onDone, onCancel, onTap, onDown }: DragHandlers,
+  enabled: boolean,
+) {
   const start = useRef<{ x: number; y: number; id: number; moved: boolean } | undefined>(undefined);
   const delta = (e: PointerEvent) => ({
     dx: e.clientX - (start.current?.x ?? 0),
@@ -24,6 +29,7 @@ export function useDrag({ onMove, onDone, onCancel, onTap }: DragHandlers, enabl
       if (e.button !== 0) return;
       e.currentTarget.setPointerCapture(e.pointerId);
       start.current = { x: e.clientX, y: e.clientY, id: e.pointerId, moved: false };
+      onDown?.();
     },
     onPointerMove: (e: PointerEvent) => {
       if (start.current?.id !== e.pointerId) return;

@@ -14,6 +14,8 @@ export function viewsAt(stage: BuiltStage): readonly ViewName[] {
     case 'mount':
     case 'height':
       return ['face', 'side', 'above'];
+    case 'reach':
+      return ['above', 'face', 'side'];
     default:
       return ['face'];
   }

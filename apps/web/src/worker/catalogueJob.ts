@@ -89,7 +89,7 @@ export class MountRanking {
 
 /** Everything of a job that a mount is judged by. */
 const rankingKey = ({ screen, room, aim, choices, guessed }: Job): string =>
-  JSON.stringify([screen, room, aim, choices?.centreX, choices?.centreY, guessed]);
+  JSON.stringify([screen, room, aim, choices?.centreX, choices?.centreY, choices?.fold, guessed]);
 
 function passes({ mount, stops }: Place, { text, types, fitting }: MountQuery): boolean {
   if (fitting && stops > 0) return false;

@@ -5,6 +5,7 @@ import { heightLimits } from '../placement/heightLimits';
 import { onMainWall, plateMayCover } from '../placement/itemRules';
 import { edges, placeSideways, spotAt, anglesAt, tiltOf, type Frame } from '../placement/placeSet';
 import { wishOf } from '../placement/schools';
+import { roughRoom, type RoughRoom } from '../reach/roughReach';
 import { outlineOf } from '../screen/outlineOf';
 import { seatAngles } from '../sight/seatAngles';
 import { SET_THICKNESS_MM } from '../tolerances';
@@ -16,7 +17,8 @@ import type { Seats } from './typeAdvice';
 /** What the room asks of any mount, worked out once for the whole catalogue. */
 export interface FitContext {
   seats: Seats;
-  halfWidth: number;
+  /** The set and its walls, for how far an arm brings it; absent while its centre line is not known. */
+  rough?: RoughRoom;
   liftLimitKg: number;
   /** Absent while no height is wanted, or the set alone, without a plate, finds no place. */
   room?: RoomForPlate;
@@ -28,7 +30,7 @@ export interface FitContext {
  */
 export function fitContext(job: Job): FitContext {
   const { width, height } = outlineOf(job.screen, job.guessed ?? []);
-  const halfWidth = width.value / 2;
+  const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
   const bare: Job = { ...job };
   delete bare.mount;
   delete bare.measured;
@@ -37,13 +39,13 @@ export function fitContext(job: Job): FitContext {
     liftLimitKg({
       fromCm: height.value / 20,
       toCm: centreMm / 10,
-      thicknessCm: (job.screen.thickness ?? SET_THICKNESS_MM) / 10,
+      thicknessCm: thickness / 10,
     });
-  if (!centre.ok)
-    return { seats: { seats: [] }, halfWidth, liftLimitKg: lift(job.room.wall.height / 2) };
+  if (!centre.ok) return { seats: { seats: [] }, liftLimitKg: lift(job.room.wall.height / 2) };
   const { centreX } = placeSideways(bare, width, centre.x);
   const frame: Frame = { job: bare, width, height, centreX };
   const seats = seatAngles(bare, centreX);
+  const rough = roughRoom(job, centreX.value, width.value, thickness);
   const chosen = job.choices?.centreY;
   const wish = wishOf(job.aim.height, bare, height, edges(frame));
   const wanted =
@@ -52,14 +54,14 @@ export function fitContext(job: Job): FitContext {
         ? wish.centre
         : undefined
       : leaf('centre-chosen', chosen, 'mm');
-  if (!wanted) return { seats: { seats }, halfWidth, liftLimitKg: lift(job.room.wall.height / 2) };
+  if (!wanted) return { seats: { seats }, rough, liftLimitKg: lift(job.room.wall.height / 2) };
   const spot = spotAt(frame, wanted);
   const tilt = tiltOf(anglesAt(frame, spot), bare);
   // where the set alone finds no height the room is to blame, and no mount
   const forSet = heightLimits({ job: bare, height, set: edges(frame) });
   const base = {
     seats: { seats, ...(tilt ? { tilt } : {}) },
-    halfWidth,
+    rough,
     liftLimitKg: lift(spot.centre.value),
   };
   if (feasible(forSet).length === 0) return base;

@@ -35,7 +35,7 @@ function roomRules(mount: Mount, screen: Job['screen'], context: FitContext): Fi
   const ok = people <= 2;
   return [
     ...(context.room ? plateRoomRule(mount, context.room) : []),
-    ...seatRules(mount, context.seats, context.halfWidth),
+    ...seatRules(mount, context.seats, context.rough),
     {
       rule: 'people',
       ok,

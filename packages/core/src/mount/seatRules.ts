@@ -1,30 +1,15 @@
 import type { Fit, Mount, MountType } from '@steddo/contract';
+import { roughOff, type RoughRoom } from '../reach/roughReach';
 import { ACROSS_MIND_DEG, ACROSS_TURN_DEG, TILT_PLAIN_DEG, TILT_STOP_DEG } from '../tolerances';
-import { toDeg } from '../units/convert';
 import type { Seats } from './typeAdvice';
-
-/** Which way a seat lies, and how far a mount can turn to it by its label. */
-type Turn = Pick<Mount, 'swivel' | 'depth'>;
-
-/**
- * Degrees that the set can turn to one side: the label's swivel, and no further than its back edge
- * has room: sin(yaw) = pivot out / half the width. Without a swivel or an extended depth: none.
- * Half width 550 on an arm 275 out: 30 degrees, whatever its swivel says.
- */
-export function turnOf(mount: Turn, side: 'left' | 'right', halfWidthMm: number): number {
-  const { swivel, depth } = mount;
-  if (!swivel || depth.extended === undefined) return 0;
-  const room = toDeg(Math.asin(Math.min(1, depth.extended / halfWidthMm)));
-  return Math.min(Math.abs(swivel[side]), room);
-}
 
 /**
  * What the seats ask, of one mount: how far off straight its worst seat stays when the set is
- * turned to it, and the tilt. Off straight: under 20 degrees fits, from 30 on it is a stop.
+ * brought and turned to it past the walls, and the tilt. Off straight: under 20 degrees fits, from 30 on it is a stop.
  * Tilt lacking: under 5 fits, from 15 on it is a stop. Both are comfort and can be acknowledged.
  */
-export function seatRules(mount: Mount, seats: Seats, halfWidthMm: number): Fit[] {
-  return [...reachRule(mount, seats, halfWidthMm), ...tiltRule(mount, seats)];
+export function seatRules(mount: Mount, seats: Seats, rough?: RoughRoom): Fit[] {
+  return [...reachRule(mount, seats, rough), ...tiltRule(mount, seats)];
 }
 
 const TURNING: readonly MountType[] = ['full-motion', 'corner', 'vehicle', 'monitor-arm'];
@@ -35,12 +20,11 @@ const unsaid = (mount: Mount, what: 'turn' | 'tilt'): boolean =>
     ? TURNING.includes(mount.type) && (!mount.swivel || mount.depth.extended === undefined)
     : mount.tilt === undefined && (mount.type === 'tilt' || TURNING.includes(mount.type));
 
-function reachRule(mount: Mount, { seats }: Seats, halfWidthMm: number): Fit[] {
+function reachRule(mount: Mount, { seats }: Seats, rough: RoughRoom | undefined): Fit[] {
   if (unsaid(mount, 'turn')) return [];
   let worst: { off: number; viewer: string } | undefined;
-  for (const { viewer, across } of seats) {
-    const side = across.value < 0 ? 'left' : 'right';
-    const off = Math.max(0, Math.abs(across.value) - turnOf(mount, side, halfWidthMm));
+  for (const { viewer, across, at } of seats) {
+    const off = (rough && roughOff(mount, rough, at)) ?? Math.abs(across.value);
     if (!worst || off > worst.off) worst = { off, viewer };
   }
   if (!worst) return [];

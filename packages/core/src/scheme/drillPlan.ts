@@ -1,5 +1,16 @@
-import type { Finding, Fixing, Hole, Job, Mount, Plan, Stud, Working } from '@steddo/contract';
+import type {
+  Finding,
+  Fixing,
+  Hole,
+  Job,
+  Mount,
+  Plan,
+  Side,
+  Stud,
+  Working,
+} from '@steddo/contract';
 import { finding } from '../findings';
+import { foldOffsetOf } from '../reach/arm';
 import { boardOf } from '../mount/fitMount';
 import { PILOT_OVERDRILL_MM, SAME_MM } from '../tolerances';
 import { holeVerdict } from '../wall/holeVerdict';
@@ -40,7 +51,8 @@ function fixingFor(mount: Mount, job: Job): Fixing | Finding {
 /**
  * Where the plate's middle would be with the set's middle where it is wanted: on the pattern's
  * middle, or for an arm beside it by the folded offset, to the side that the fold gives.
- * Fold left puts the folded set left of the plate, so the plate stands right of the set.
+ * Fold left puts the folded set left of the plate, so the plate stands right of the set. An offset that
+ * nobody measured follows from the links.
  */
 export function plateSpots(job: Job, mount: Mount, centreX: Working): PlateSpot[] {
   const path = 'screen.patternCentre.right';
@@ -51,13 +63,15 @@ export function plateSpots(job: Job, mount: Mount, centreX: Working): PlateSpot[
     centreX,
     leaf('pattern-right', right ?? 0, 'mm', { path, guess }),
   );
-  const offset = mount.arm?.foldOffset;
-  if (!offset)
+  const hangs = (fold: Side) => foldOffsetOf(mount, fold);
+  if (Math.abs(hangs('left')) < SAME_MM && Math.abs(hangs('right')) < SAME_MM)
     return [{ nominal: pattern, ...(job.choices?.fold ? { fold: job.choices.fold } : {}) }];
-  const by = leaf('fold-offset', offset, 'mm', { path: 'mount.arm.foldOffset' });
+  const from = mount.arm?.foldOffset === undefined ? 'mount.arm.links' : 'mount.arm.foldOffset';
+  const by = (fold: Side, sign: 1 | -1) =>
+    leaf('fold-offset', sign * hangs(fold), 'mm', { path: from });
   const both: PlateSpot[] = [
-    { fold: 'left', nominal: sum('plate-nominal', pattern, by) },
-    { fold: 'right', nominal: minus('plate-nominal', pattern, by) },
+    { fold: 'left', nominal: sum('plate-nominal', pattern, by('left', -1)) },
+    { fold: 'right', nominal: minus('plate-nominal', pattern, by('right', 1)) },
   ];
   return both.filter((s) => job.choices?.fold === undefined || s.fold === job.choices.fold);
 }

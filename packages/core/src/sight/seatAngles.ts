@@ -1,4 +1,5 @@
 import type { Job, Working } from '@steddo/contract';
+import type { Point } from '../geometry/convex';
 import { leaf, minus, node } from '../working';
 import { faceOut } from './viewerAngles';
 
@@ -6,6 +7,8 @@ export interface SeatAngle {
   viewer: string;
   /** Degrees off straight ahead, positive to the right. */
   across: Working;
+  /** Where the seat is from above, mm. */
+  at: Point;
 }
 
 /**
@@ -15,11 +18,12 @@ export interface SeatAngle {
 export function seatAngles(job: Job, centreX: Working, spacer?: Working): SeatAngle[] {
   return (job.room.viewers ?? []).flatMap((v) => {
     if (v.distance === undefined || v.x === undefined) return [];
-    const at = (field: string) => `room.viewers.${v.id}.${field}`;
-    const distance = leaf('eye-distance', v.distance, 'mm', { path: at('distance') });
+    const path = (field: string) => `room.viewers.${v.id}.${field}`;
+    const distance = leaf('eye-distance', v.distance, 'mm', { path: path('distance') });
     const away = minus('eye-to-face', distance, faceOut(job, spacer));
     if (away.value <= 0) return [];
-    const aside = minus('eye-across', leaf('eye-x', v.x, 'mm', { path: at('x') }), centreX);
-    return [{ viewer: v.id, across: node('seat-across', 'atan', 'deg', [aside, away]) }];
+    const aside = minus('eye-across', leaf('eye-x', v.x, 'mm', { path: path('x') }), centreX);
+    const at = { x: v.x, z: v.distance };
+    return [{ viewer: v.id, across: node('seat-across', 'atan', 'deg', [aside, away]), at }];
   });
 }

@@ -42,7 +42,7 @@ export function SidewaysPart() {
           <Txt kind="small" soft>{`The set slides ${say.length(mount.slide)} each way on this plate.`}</Txt>
         </View>
       )}
-      {mount?.arm?.foldOffset ? (
+      {plan.reach && Math.abs(plan.reach.centreOffset) > 0 ? (
         <Choice label="the arm folds" disabled={readOnly} options={FOLDS} value={choices.fold ?? 'free'} onChoose={(v) => put('fold', v === 'free' ? undefined : v)} />
       ) : null}
       {holes.length > 1 ? (

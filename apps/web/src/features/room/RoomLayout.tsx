@@ -64,11 +64,22 @@ export function RoomLayout({ stage, state, wide, late, turn }: LayoutProps) {
       ) : (
         <>
           {pad.opened ? null : <StageStrip stage={stage} />}
-          <View style={{ flex: pad.opened ? 1 : 0.44, minHeight: pad.opened ? 220 : 150 }}>
+          <View
+            style={{
+              flex: pad.opened ? 1 : stage === 'reach' ? 0.52 : 0.44,
+              minHeight: pad.opened ? 220 : 150,
+            }}
+          >
             {canvas}
           </View>
           {/* Hidden, not taken down, so that folds and scrolling are as they were when the pad closes. */}
-          <View style={pad.opened ? { display: 'none' } : { flex: 0.56, minHeight: 0 }}>
+          <View
+            style={
+              pad.opened
+                ? { display: 'none' }
+                : { flex: stage === 'reach' ? 0.48 : 0.56, minHeight: 0 }
+            }
+          >
             {panel}
             <ThumbBar stage={stage} />
           </View>

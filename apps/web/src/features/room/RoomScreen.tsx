@@ -6,6 +6,7 @@ import { applyCommand, plan as makePlan, tapeOf, type Command } from '@steddo/co
 import { sayFor } from '@steddo/text';
 import type { RoomState } from '../../data/rooms';
 import { CanvasProvider } from '../../canvas/CanvasContext';
+import { ArmProvider } from '../reach/ArmContext';
 import { rooms } from '../../data/shared';
 import { useEditTurn, useRoom, type EditTurn } from '../../data/useRoom';
 import { PadProvider } from '../../pad/PadContext';
@@ -105,7 +106,7 @@ function OpenRoom({
       <WorkingProvider>
         <PadProvider>
           <CanvasProvider>
-            {children({ state, late, turn, wide: width >= wideFrom })}
+            <ArmProvider>{children({ state, late, turn, wide: width >= wideFrom })}</ArmProvider>
           </CanvasProvider>
         </PadProvider>
       </WorkingProvider>

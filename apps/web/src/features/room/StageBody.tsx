@@ -3,6 +3,7 @@ import { HeightStage } from '../height/HeightStage';
 import { HolesStage } from '../holes/HolesStage';
 import { LevelStage } from '../level/LevelStage';
 import { MountStage } from '../mount/MountStage';
+import { ReachStage } from '../reach/ReachStage';
 import { SetStage } from '../set/SetStage';
 import { WallStage } from '../wall/WallStage';
 import { RoomStage } from './RoomStage';
@@ -29,6 +30,8 @@ export function StageBody({ stage }: { stage: BuiltStage }) {
       return <MountStage />;
     case 'height':
       return <HeightStage />;
+    case 'reach':
+      return <ReachStage />;
     case 'wall':
       return <WallStage />;
     case 'holes':

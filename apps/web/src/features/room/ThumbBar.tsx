@@ -4,6 +4,8 @@ import { Action } from '../../ui/Action';
 import { target, usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
+import { armNumbers } from '../reach/armNumbers';
+import { useArm } from '../reach/ArmContext';
 import { barNumbers } from './numbers';
 import { useRoomContext } from './RoomContext';
 import { nextStage, type BuiltStage } from './stages';
@@ -11,6 +13,7 @@ import { nextStage, type BuiltStage } from './stages';
 /** Within the thumb's reach: the three numbers that matter now, and what comes next. */
 export function ThumbBar({ stage }: { stage: BuiltStage }) {
   const { job, plan, goTo } = useRoomContext();
+  const arm = useArm();
   const palette = usePalette();
   const next = nextStage(stage, job, plan);
   return (
@@ -19,7 +22,7 @@ export function ThumbBar({ stage }: { stage: BuiltStage }) {
       style={{ backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}
     >
       <View style={{ flexDirection: 'row' }}>
-        {barNumbers(stage, job, plan).map((n, i) => (
+        {(stage === 'reach' ? armNumbers(job, arm) : barNumbers(stage, job, plan)).map((n, i) => (
           <View
             key={n.label}
             style={{

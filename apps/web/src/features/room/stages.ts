@@ -1,4 +1,5 @@
 import type { Job, Plan, Stage, Verdict } from '@steddo/contract';
+import { moves as mountMoves } from '@steddo/core';
 
 /** The stages that are built, in the order of the work. */
 export const STAGES = [
@@ -6,6 +7,7 @@ export const STAGES = [
   'room',
   'mount',
   'height',
+  'reach',
   'wall',
   'holes',
   'level',
@@ -20,6 +22,9 @@ export interface StageState {
   /** The worst finding of the stage, if any is more than a note. */
   worst: Verdict;
 }
+
+/** The stage has something to do only for a mount that moves. */
+const moves = ({ mount }: Job): boolean => mount !== undefined && mountMoves(mount);
 
 /** Guesses that call the hand back; where a thing on the wall stands sideways is not one of them. */
 const GUESSES: Partial<Record<BuiltStage, readonly string[]>> = {
@@ -49,6 +54,8 @@ function lacks(stage: BuiltStage, job: Job, plan: Plan): boolean {
       return !job.mount;
     case 'height':
       return guessed('aim.height') || !plan.placement || Boolean(plan.placement.conflict);
+    case 'reach':
+      return moves(job) && !plan.reach;
     case 'wall':
       return (plan.studs ?? []).length === 0;
     case 'holes':

@@ -1,0 +1,54 @@
+import { View } from 'react-native';
+import { Fold } from '../room/Fold';
+import { FoldedFindings } from '../room/Findings';
+import { useRoomContext } from '../room/RoomContext';
+import { Txt } from '../../ui/Txt';
+import { useArm } from './ArmContext';
+import { CablePart } from './CablePart';
+import { CoveragePart } from './CoveragePart';
+import { FoldPart } from './FoldPart';
+import { SeatRows } from './SeatRows';
+import { StandCard } from './StandCard';
+import { StopLine } from './StopLine';
+import { SwingPart } from './SwingPart';
+
+/** What the arm can really do in this room: each seat's pose, what stops a better one, and the way there. */
+export function ReachStage() {
+  const { job, plan } = useRoomContext();
+  const { model } = useArm();
+  const { reach } = plan;
+  if (!model || !reach)
+    return <NoArm mount={job.mount?.name} placed={plan.placement !== undefined} />;
+  return (
+    <View>
+      <StopLine />
+      <StandCard />
+      <SeatRows reach={reach} />
+      <CoveragePart />
+      <FoldedFindings stage="reach" />
+      <Fold name="which way it folds, and the studs">
+        <FoldPart folds={reach.folds ?? []} />
+      </Fold>
+      <Fold name="room below, above and in front">
+        <SwingPart reach={reach} />
+      </Fold>
+      <Fold name="cable at full reach">
+        <CablePart reach={reach} />
+      </Fold>
+    </View>
+  );
+}
+
+function NoArm({ mount, placed }: { mount: string | undefined; placed: boolean }) {
+  return (
+    <View style={{ padding: 16, gap: 8 }} testID="no-arm">
+      <Txt>
+        {mount === undefined
+          ? 'Pick a mount first: what it can do in this room is worked out here.'
+          : placed
+            ? `${mount} does not move: there is nothing to do here. Mounts that turn say so in the list.`
+            : 'The set has no height yet: what the arm can do is worked out where it hangs.'}
+      </Txt>
+    </View>
+  );
+}

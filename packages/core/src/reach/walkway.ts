@@ -1,0 +1,31 @@
+import type { Job, Working } from '@steddo/contract';
+import { WALKWAY } from '../tolerances';
+import { outOf } from './obstacles';
+
+/**
+ * Whether the folded set sticks out over a walkway: its front more than 4 in (101.6 mm) out of the
+ * wall with its lower edge 27 to 80 in (685.8 to 2032 mm) above the floor, where no cane finds it
+ * and no head clears it (ADA 2010, 307.2). What stands on the floor under its whole width keeps people off it.
+ * Front 126 out, bottom 1100: true.
+ */
+export function overWalkway(job: Job, set: { left: number; right: number; bottom: number }, front: Working): boolean {
+  if (front.value <= WALKWAY.outMm) return false;
+  if (set.bottom <= WALKWAY.fromMm || set.bottom > WALKWAY.toMm) return false;
+  return !guarded(job, set, front.value);
+} // prettier-ignore
+
+/** By things that stand on the floor, begin low enough for a cane and reach as far out as the set. */
+function guarded(
+  job: Job,
+  { left, right }: { left: number; right: number },
+  outMm: number,
+): boolean {
+  const spans = [
+    ...(job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main' && o.bottom <= WALKWAY.fromMm && outOf(o) >= outMm),
+    ...(job.room.floor ?? []).filter((f) => f.near <= outMm),
+  ]; // prettier-ignore
+  let covered = left;
+  for (const s of [...spans].sort((a, b) => a.left - b.left))
+    if (s.left <= covered) covered = Math.max(covered, s.right);
+  return covered >= right;
+}

@@ -1,0 +1,14 @@
+import { rounded, type Say } from './say';
+
+/** A pose said aloud: `8 1/2 in out, turned 23° right`. */
+export function poseText(at: { extension: number; yaw: number }, say: Say): string {
+  const turned = Math.round(at.yaw);
+  const way = turned < 0 ? 'left' : 'right';
+  return `${say.length(at.extension)} out, ${turned === 0 ? 'straight' : `turned ${Math.abs(turned)}° ${way}`}`;
+}
+
+/** How far off its axis a seat sees the set: in whole degrees, which is as fine as anybody sees. */
+export function offText(deg: number): string {
+  const off = Math.round(Math.abs(deg));
+  return off === 0 ? 'straight on' : `${rounded(off, 0)}° off`;
+}
