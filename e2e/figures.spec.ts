@@ -26,12 +26,13 @@ function evaluate({ value, op, terms }: Node): number {
   return table[op]!();
 }
 
-for (const stage of ['set', 'room', 'mount', 'height', 'wall', 'holes', 'level'])
+for (const stage of ['set', 'room', 'mount', 'height', 'reach', 'wall', 'holes', 'level'])
   test(`every figure at ${stage} opens its working, which comes to the number shown`, async ({
     page,
     demo,
   }) => {
-    await page.goto(`${demo.url}/room/guest-room/${stage}`);
+    const room = stage === 'reach' ? 'attic-snug' : 'guest-room';
+    await page.goto(`${demo.url}/room/${room}/${stage}`);
     const figures = page.getByTestId('figure');
     await expect(figures.first()).toBeVisible();
     // the ranking comes from the worker, a moment after the rest

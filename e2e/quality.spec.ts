@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './fixtures';
 
-const STAGES = ['set', 'room', 'mount', 'height', 'wall', 'holes', 'level'];
+const STAGES = ['set', 'room', 'mount', 'height', 'reach', 'wall', 'holes', 'level'];
 const SMALLEST_PX = 48;
 
 /** Everything that can be hit and is in sight, with its size. */
@@ -38,6 +38,7 @@ const PAGES: { path: string; shown: string; open?: string[] }[] = [
   { path: '/room/attic-snug/room', shown: 'face', open: ['view-above', 'view-side'] },
   { path: '/room/guest-room/mount', shown: 'mount-louvre-2', open: ['why-louvre-2'] },
   { path: '/room/guest-room/height', shown: 'school-eyes', open: ['view-side'] },
+  { path: '/room/attic-snug/reach', shown: 'seat-v2', open: ['view-side', 'coverage'] },
   { path: '/room/guest-room/wall', shown: 'face' },
   { path: '/room/guest-room/holes', shown: 'hole-h1' },
   { path: '/room/guest-room/customer', shown: 'offer-tab-0', open: ['numbers'] },

@@ -9,15 +9,22 @@ import { catalogueFromRows, catalogueRows } from '@steddo/contract';
 import {
   applyCommand,
   comparePlaces,
+  coverage,
   evaluate,
   fitContext,
+  gridOver,
+  nearestPose,
   offeredHeights,
   placeOf,
   plan,
   rankMounts,
+  reachModelOf,
+  seatOff,
+  seatsOf,
   stackScrews,
 } from '@steddo/core';
-import { demoCatalogue, guestRoom } from '@steddo/samples';
+import { aboveScene } from '@steddo/drawing';
+import { atticSnug, demoCatalogue, guestRoom } from '@steddo/samples';
 
 /** The measuring half of npm run bench: times of the core and of the first page, as ratios in one run. */
 const median = (times: number[]): number =>
@@ -47,6 +54,17 @@ function ranked(): unknown {
   const context = fitContext(guestRoom);
   return many.map((m) => placeOf(m, guestRoom, context)).sort(comparePlaces);
 }
+const snugPlan = plan(atticSnug);
+const snug = reachModelOf(atticSnug, snugPlan)!;
+const snugFloor = gridOver(0, atticSnug.room.wall.width, 3300, 50);
+let dragged = 0;
+/** What a finger on the arm asks for at every move: the pose, each seat's angle, the drawing from above. */
+function dragArm(): unknown {
+  dragged = (dragged + 7) % 300;
+  const at = nearestPose(snug, { x: 2000 + dragged, z: 100 + dragged / 2, yaw: 15 });
+  const offs = seatsOf(atticSnug).map((s) => seatOff(snug, at, s));
+  return [offs, aboveScene(atticSnug, snugPlan, { model: snug, at, angles: true })];
+}
 const hook = plan(guestRoom).marks!.find((m) => m.id === 'hook')!.working;
 const one = timed(() => evaluate(hook), 2000);
 const rows: [string, number, string][] = [
@@ -66,6 +84,10 @@ const rows: [string, number, string][] = [
   ['the same with every reason of every mount', timed(() => rankMounts(many, guestRoom), 5), 'not on any screen'],
   ['reading 20,000 mounts from rows of a table', timed(() => catalogueFromRows(table), 5), 'in pieces, in the worker'],
   ['screws of one bag', timed(() => stackScrews(guestRoom.screen, guestRoom.mount!, undefined)), 'part of the plan'],
+  ['plan of a room with an arm, set moved up and down', timed(() => plan(applyCommand(atticSnug, { do: 'put', path: 'choices.centreY', value: 1150 }).job)), 'wanted under 8 ms'],
+  ['the same, moved sideways: where the arm goes is worked out anew', timed(() => plan(applyCommand(atticSnug, { do: 'put', path: 'choices.centreX', value: 1900 + (dragged += 1) % 90 }).job), 60), 'wanted under a frame, 16 ms'],
+  ['dragging the arm: pose, angles, drawing', timed(dragArm, 400), 'wanted under a frame, 16 ms'],
+  ['coverage of the floor, 50 mm', timed(() => coverage(snug.reach, snugFloor), 12), 'wanted under 300 ms, in a worker'],
   ['heights for the customer', timed(() => offeredHeights(guestRoom), 40), 'once, when the page opens'],
 ]; // prettier-ignore
 for (const [name, ms, wanted] of rows)

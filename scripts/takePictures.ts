@@ -28,6 +28,11 @@ const compared = async (page: Page) => {
   await tap('compare')(page);
 };
 
+const mapped = async (page: Page) => {
+  await tap('pose-shared', 'coverage')(page);
+  await page.getByTestId('coverage-legend').waitFor();
+};
+
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
   { name: 'phone-set-guide', path: '/room/guest-room/set', first: toStep },
@@ -38,6 +43,8 @@ const SHOTS: Shot[] = [
   { name: 'phone-compare', path: '/room/guest-room/mount', first: compared },
   { name: 'phone-plate', path: '/catalogue/louvre-2', first: tap('measure-plate', 'plate-next') },
   { name: 'phone-height', path: '/room/guest-room/height' },
+  { name: 'phone-reach', path: '/room/attic-snug/reach', first: tap('bring-v2') },
+  { name: 'phone-map', path: '/room/breakfast-bar/reach', first: mapped },
   { name: 'phone-side', path: '/room/attic-snug/height', first: tap('view-side') },
   { name: 'phone-customer', path: '/room/attic-snug/customer' },
   {
@@ -47,11 +54,9 @@ const SHOTS: Shot[] = [
   },
   { name: 'phone-wall', path: '/room/guest-room/wall' },
   { name: 'phone-holes', path: '/room/guest-room/holes' },
-  { name: 'phone-holes-dark', path: '/room/guest-room/holes', dark: true },
-  { name: 'phone-level', path: '/room/guest-room/level' },
+  { name: 'phone-level', path: '/room/guest-room/level', dark: true },
   { name: 'wide-height', path: '/room/attic-snug/height', wide: true },
-  { name: 'wide-customer', path: '/room/attic-snug/customer', wide: true },
-  { name: 'wide-holes', path: '/room/guest-room/holes', wide: true },
+  { name: 'wide-reach', path: '/room/attic-snug/reach', wide: true, first: tap('pose-shared') },
 ];
 
 const PORT = '4872';

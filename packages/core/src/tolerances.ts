@@ -125,6 +125,9 @@ export const LABEL_DIFFERS_MM = 15;
 export const REACH_STEP_MM = 40;
 export const COVERAGE_STEP_MM = 50;
 
+/** How much further an arm could come out for it to be called too short, mm. Ours. */
+export const LONGER_MM = 1500;
+
 /** Cable that a joint takes up so that it can turn, mm. Ours. */
 export const JOINT_CABLE_MM = 100;
 

@@ -136,6 +136,19 @@ describe('the best pose of a seat', () => {
       expect(needed).toBeGreaterThan(hi - 1e-9);
     }
   });
+  it('a set that hangs aside on its pattern is aimed by the middle of its face', () => {
+    const base = seated([{ x: 3300, distance: 1500 }]);
+    for (const right of [-120, 120]) {
+      const job = { ...base, screen: { ...base.screen, patternCentre: { right, up: 0 } } };
+      const model = modelOf(job);
+      const best = bestPose(model.reach, model.table, seatsOf(job))!;
+      expect(best.off).toBeLessThan(1e-6);
+      // the face's middle, the seat and the axis by hand: outline 120 left or right of the joint
+      const [sin, cos] = [Math.sin(best.yaw), Math.cos(best.yaw)];
+      const face = { x: best.x - right * cos + 120 * sin, z: best.z + right * sin + 120 * cos };
+      expect(Math.atan2(3300 - face.x, 1500 - face.z)).toBeCloseTo(best.yaw, 6);
+    }
+  });
   it('the sign: a seat to the right turns the set to the right', () => {
     const [right, left] = plan(seated([{ x: 3800, distance: 2400 }, { x: 200, distance: 2400 }])).reach!.seats;
     expect(right!.yaw).toBeGreaterThan(15);

@@ -17,7 +17,7 @@ export {
 } from './names';
 export { fieldName, sourceWords } from './paths';
 export { planFile } from './planFile';
-export { offText, poseText } from './reach';
+export { offText, poseText, tiltText } from './reach';
 export { capital, rounded, sayFor, type Say } from './say';
 export { knownTerms, termOf } from './terms';
 export { opWord, workingLine } from './workings';

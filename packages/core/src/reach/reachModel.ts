@@ -1,12 +1,12 @@
 import type { Job, Mount, Placement, Side, Working } from '@steddo/contract';
-import type { Point } from '../geometry/convex';
-import { SET_THICKNESS_MM } from '../tolerances';
+import { boxGap, type Bounds, type Point } from '../geometry/convex';
+import { LONGER_MM, SET_THICKNESS_MM } from '../tolerances';
 import { toDeg, toRad } from '../units/convert';
 import { leaf, minus, node } from '../working';
-import { armOf } from './arm';
+import { armOf, type Arm } from './arm';
 import { obstaclesOf, type Band } from './obstacles';
 import { reachTable, standAt, type Reach, type ReachTable, type Stand } from './reachTable';
-import { extensionOf, faceOf, offAxis, type Pose } from './setShape';
+import { extensionOf, faceOf, offAxis, radiusOf, type Pose, type SetShape } from './setShape';
 
 /** The arm of a job with everything around it, ready to be asked. */
 export interface ReachModel {
@@ -40,9 +40,18 @@ export function reachModel(job: Job, mount: Mount, hung: Hung): ReachModel | und
     aside: hung.centre.x - arm.folded.x,
   };
   const plate = mount.plate && { width: mount.plate.width, x: hung.plateX };
-  const reach = { arm, shape, obstacles: obstaclesOf(job, band, plate) };
+  const near = around(arm, shape);
+  const obstacles = obstaclesOf(job, band, plate).filter((o) => boxGap(near, o, 0) <= 0);
+  const reach = { arm, shape, obstacles };
   const folded = { x: arm.folded.x, z: arm.folded.z, yaw: 0 };
   return { reach, table: tableOf(reach), plateX: hung.plateX, fold, band, folded };
+}
+
+/** A box that holds everything an arm can bring the set to, and what a longer one could. */
+function around(arm: Arm, shape: SetShape): Bounds {
+  const far = Math.max(arm.a + arm.b, Math.abs(arm.folded.x - arm.root.x)) + radiusOf(shape);
+  const out = Math.max(arm.extended, arm.folded.z) + LONGER_MM + radiusOf(shape);
+  return { left: arm.root.x - far, right: arm.root.x + far, near: -1, far: out };
 }
 
 /** The last table, with what it was worked out from: moving the set up and down seldom changes it. */

@@ -38,11 +38,13 @@ export function roughRoom(job: Job, centreX: number, width: number, thickness: n
 export function roughOff(mount: Mount, room: RoughRoom, seat: Point): number | undefined {
   let least: number | undefined;
   for (const fold of room.fold ? [room.fold] : (['left', 'right'] as const)) {
-    const arm = armFor(mount, room, fold);
+    const arm = armAtZero(mount, fold);
     if (!arm) return undefined;
     const shape = { width: room.width, thickness: room.thickness, head: arm.head, aside: room.aside };
-    for (const pivot of places(arm)) {
-      const off = offAt(arm, shape, pivot, room.walls, seat);
+    // hung so that the folded set has its middle where it is wanted
+    const shift = room.centreX - room.aside - arm.folded.x;
+    for (const { x, z } of places(arm)) {
+      const off = offAt(arm, shape, { x: x + shift, z }, room.walls, seat);
       if (off === 0) return 0;
       if (off !== undefined && (least === undefined || off < least)) least = off;
     }
@@ -50,25 +52,37 @@ export function roughOff(mount: Mount, room: RoughRoom, seat: Point): number | u
   return least;
 } // prettier-ignore
 
-/** Hung so that the folded set has its middle where it is wanted. */
-function armFor(mount: Mount, { centreX, aside }: RoughRoom, fold: Side): Arm | undefined {
+/** Arms over a plate at 0, kept as long as their mount is: long lists are judged again and again. */
+const known = new WeakMap<Mount, Partial<Record<Side, Arm>>>();
+
+function armAtZero(mount: Mount, fold: Side): Arm | undefined {
+  const kept = known.get(mount)?.[fold];
+  if (kept) return kept;
   const arm = armOf(mount, 0, fold);
-  if (!arm) return undefined;
-  const shift = centreX - aside - arm.folded.x;
-  const moved = (p: Point): Point => ({ x: p.x + shift, z: p.z });
-  return { ...arm, root: moved(arm.root), folded: moved(arm.folded) };
+  if (arm) known.set(mount, { ...known.get(mount), [fold]: arm });
+  return arm;
 }
 
-/** Degrees off after the best yaw with the pivot here; undefined where the set does not fit at all. */
+/**
+ * Degrees off after the best yaw with the pivot here; undefined where the set does not fit at all.
+ * Its back edge comes ever nearer to its own wall as it turns: free when turned, free all the way.
+ */
 function offAt(arm: Arm, shape: SetShape, pivot: Point, walls: readonly Obstacle[], seat: Point): number | undefined {
-  const straight = cornersOf(shape, { ...pivot, yaw: 0 });
-  for (const w of walls) if (gapTo(straight, w) < 0) return undefined;
-  const { lo, hi } = turnAt(arm, shape, pivot, walls);
   const aim = aimAt(shape, pivot, seat);
   if (aim === undefined) return undefined;
+  const beside = walls.length > 1;
+  if (!beside && aim >= arm.swivel[0] && aim <= arm.swivel[1]) {
+    const edge = shape.width / 2 + (aim > 0 ? shape.aside : -shape.aside);
+    if (pivot.z + shape.head * Math.cos(aim) >= edge * Math.sin(Math.abs(aim))) return 0;
+  }
+  if (beside) {
+    const straight = cornersOf(shape, { x: pivot.x, z: pivot.z, yaw: 0 });
+    for (const w of walls) if (gapTo(straight, w) < 0) return undefined;
+  }
+  const { lo, hi } = turnAt(arm, shape, pivot, walls);
   if (aim >= lo && aim <= hi) return 0;
   const yaw = aim > hi ? hi : lo;
-  return toDeg(Math.abs(offAxis(shape, { ...pivot, yaw }, seat)));
+  return toDeg(Math.abs(offAxis(shape, { x: pivot.x, z: pivot.z, yaw }, seat)));
 } // prettier-ignore
 
 const STEPS = 6;

@@ -1,6 +1,6 @@
 import type { Job, SeatPose } from '@steddo/contract';
 import { eyeOf } from '../sight/eyeOf';
-import { POOR_DEG } from '../tolerances';
+import { LONGER_MM, POOR_DEG } from '../tolerances';
 import { toDeg, toRad } from '../units/convert';
 import { leaf, minus, node } from '../working';
 import { posed, seatAxis, type ReachModel, type Seat } from './reachModel';
@@ -104,9 +104,8 @@ function blame(model: ReachModel, served: Served, seat: Seat): string | undefine
 const longer = (arm: Reach['arm']): Reach['arm'] => ({
   ...arm,
   kind: 'scissor',
-  extended: Math.max(arm.extended, arm.folded.z) + LONG_MM,
+  extended: Math.max(arm.extended, arm.folded.z) + LONGER_MM,
 });
-const LONG_MM = 1500;
 
 /** The one pose that serves all seats as well as one can: least worst angle, then least extension. */
 export function sharedPose(model: ReachModel, seats: readonly Seat[]) {

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { adviceText } from '@steddo/text';
 import { Fold } from '../room/Fold';
 import { FoldedFindings } from '../room/Findings';
 import { useRoomContext } from '../room/RoomContext';
@@ -14,11 +15,17 @@ import { SwingPart } from './SwingPart';
 
 /** What the arm can really do in this room: each seat's pose, what stops a better one, and the way there. */
 export function ReachStage() {
-  const { job, plan } = useRoomContext();
+  const { job, plan, say } = useRoomContext();
   const { model } = useArm();
   const { reach } = plan;
   if (!model || !reach)
-    return <NoArm mount={job.mount?.name} placed={plan.placement !== undefined} />;
+    return (
+      <NoArm
+        mount={job.mount?.name}
+        placed={plan.placement !== undefined}
+        advice={plan.advice && adviceText(plan.advice, say)}
+      />
+    );
   return (
     <View>
       <StopLine />
@@ -39,16 +46,25 @@ export function ReachStage() {
   );
 }
 
-function NoArm({ mount, placed }: { mount: string | undefined; placed: boolean }) {
+function NoArm({
+  mount,
+  placed,
+  advice,
+}: {
+  mount: string | undefined;
+  placed: boolean;
+  advice: string | undefined;
+}) {
   return (
     <View style={{ padding: 16, gap: 8 }} testID="no-arm">
       <Txt>
         {mount === undefined
           ? 'Pick a mount first: what it can do in this room is worked out here.'
           : placed
-            ? `${mount} does not move: there is nothing to do here. Mounts that turn say so in the list.`
+            ? `${mount} does not move, so every seat sees the set as it hangs.`
             : 'The set has no height yet: what the arm can do is worked out where it hangs.'}
       </Txt>
+      {advice ? <Txt>{advice}</Txt> : null}
     </View>
   );
 }

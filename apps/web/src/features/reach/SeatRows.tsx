@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { ReachPlan, SeatPose } from '@steddo/contract';
 import { POOR_DEG, seatAxis, seatsOf } from '@steddo/core';
-import { offText, poseText, stopText } from '@steddo/text';
+import { offText, poseText, stopText, tiltText } from '@steddo/text';
 import { useCatalogue, useRanking } from '../../data/useCatalogue';
 import { Action } from '../../ui/Action';
 import { chosenRow } from '../../ui/chosenRow';
@@ -106,7 +106,7 @@ function SeatRow({ name, seat, axis, chosen, onBring }: SeatRowProps) {
           style={{ flex: 1, paddingLeft: 10, paddingVertical: 6 }}
         >
           <Txt kind="bold">{name}</Txt>
-          <Txt kind="small" soft>{`at best ${offText(seat.offAxis)}: ${poseText(seat, say)}`}</Txt>
+          <Txt kind="small" soft>{`at best ${offText(seat.offAxis)}: ${poseText(seat, say)}${tiltText(seat.tilt)}`}</Txt>
         </Tap>
         {axis ? (
           <View style={{ paddingHorizontal: 8 }}>

@@ -5,7 +5,7 @@ import type { ArmState } from './ArmContext';
 
 /** How far out, turned how far, and the seat that has the worst of it. */
 export function armNumbers(job: Job, { model, at }: ArmState): BarNumber[] {
-  if (!model || !at) return ['out', 'turned', 'worst seat'].map((label) => ({ label, working: undefined }));
+  if (!model || !at) return [];
   const axes = seatsOf(job).map((s) => seatAxis(model, at, s));
   const worst = axes.sort((a, b) => Math.abs(b.value) - Math.abs(a.value))[0];
   const yaw = yawWorking(at);

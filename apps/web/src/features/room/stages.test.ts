@@ -21,7 +21,11 @@ describe('stages', () => {
     expect(nextStage('set', measured, plan(measured))).toBe('mount');
   });
   it('know their names', () => {
-    expect([isStage('height'), isStage('hand-over'), isStage(undefined)]).toEqual([true, false, false]);
+    expect([isStage('height'), isStage('hand-over'), isStage(undefined)]).toEqual([
+      true,
+      false,
+      false,
+    ]);
   });
   it('a number that is not known has no working', () => {
     expect(
