@@ -62,9 +62,9 @@ test('a mark that is taken away takes its stud with it, and undo brings both bac
   expect((await savedJob(page, demo, 'marks')).job.evidence).toEqual(evidence);
 });
 
-test('another mount is another plan; the reasons open', async ({ page, demo }) => {
-  await putRoom(page, demo, 'mounts', { ...guestRoom, title: 'Mounts' });
-  await page.goto(`${demo.url}/room/mounts/mount`);
+test('another mount is another plan; the reasons open', async ({ page, empty }) => {
+  await putRoom(page, empty, 'mounts', { ...guestRoom, title: 'Mounts' });
+  await page.goto(`${empty.url}/room/mounts/mount`);
   await isReady(page);
   const hook = await figureValue(page.getByTestId('thumb-bar'), 'hook');
   await page.getByTestId('mount-batten-2').getByRole('radio').click();
@@ -72,7 +72,7 @@ test('another mount is another plan; the reasons open', async ({ page, demo }) =
   await page.getByRole('button', { name: /why Perch 1 is here/ }).click();
   await expect(page.getByTestId('mount-perch-1')).toContainText('100 mm short in pattern width');
   await isSent(page);
-  expect((await savedJob(page, demo, 'mounts')).job.mount!.id).toBe('batten-2');
+  expect((await savedJob(page, empty, 'mounts')).job.mount!.id).toBe('batten-2');
 });
 
 test('asked to stop, the server ends what it is doing and leaves with 0', async () => {

@@ -99,6 +99,8 @@ const advice = z.strictObject({
   across: num.optional(),
   viewer: z.string().optional(),
   tiltNeeded: num.optional(),
+  /** How far out the set's back has to come to turn to that seat past its wall; only where it has to turn. */
+  reachNeeded: num.optional(),
   workings: z.strictObject({ across: working.optional(), tilt: working.optional() }).optional(),
 });
 

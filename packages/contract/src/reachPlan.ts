@@ -21,7 +21,7 @@ const seat = z.strictObject({
   stoppedBy: z.string().optional(),
   /** How far out an arm would have to bring the set's back to face it past its own wall. */
   reachNeeded: num.optional(),
-  /** Mounts of the catalogue that nothing stops and that turn to this seat, best first. */
+  /** Mounts of the catalogue that nothing stops and that turn to every seat, best first. */
   servedBy: z.array(z.string()).optional(),
   workings: z.strictObject({ offAxis: working, tilt: working.optional() }).optional(),
 });

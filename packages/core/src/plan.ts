@@ -177,7 +177,8 @@ function screws(frame: Frame, base: Plan, spot: Spot | undefined): Finding[] {
 /** What the seats ask of a mount, and how far away its viewers are. */
 function seats(frame: Frame, base: Plan, found: Finding[]): void {
   const { job, width, height, spacer } = frame;
-  const advice = typeAdvice(fitContext(job).seats);
+  const context = fitContext(job);
+  const advice = typeAdvice(context.seats, context.rough);
   if (advice) base.advice = advice;
   const distances = pictureDistances(job, width, height, spacer);
   base.distances = distances;

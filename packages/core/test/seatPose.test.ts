@@ -185,7 +185,8 @@ describe('what stops a better one', () => {
   it('hand value: half 559, joint at the back, seat at 30 degrees: 279.5 out', () => {
     const bare: Mount = { ...swing, depth: { folded: 60, extended: 100 }, arm: { kind: 'scissor' } };
     const job = seated([{ x: 2000 + 1000, distance: 279.5 + 1000 * Math.sqrt(3) }], bare);
-    expect(reachNeeded(modelOf(job).reach, seatsOf(job)[0]!)).toBeCloseTo(279.5, 3);
+    const { arm, shape } = modelOf(job).reach;
+    expect(reachNeeded(arm.root.x, shape, seatsOf(job)[0]!)).toBeCloseTo(279.5, 3);
   });
   it('a side wall, a cabinet, a thing on the floor: each by its name', () => {
     const at = { x: 3900, distance: 2000 };
@@ -318,6 +319,9 @@ describe('judging many mounts', () => {
     const stub: Mount = { ...swing, id: 'stub', depth: { folded: 40, extended: 90 }, arm: { kind: 'scissor', range: { min: 40, max: 90 } } };
     const p = plan(job, { catalogue: { mounts: [stub, swing] } });
     expect(p.advice!.type).toBe('full-motion');
+    // how far out any set of this width has to come to turn to that seat: 559 sin y = z, aimed from there
+    const { reachNeeded: out } = p.advice!;
+    expect(559 * Math.sin(Math.atan2(1900, 2000 - out!))).toBeCloseTo(out!, 3);
     expect(p.ranking!.map((r) => r.id)).toEqual(['swing', 'stub']);
     expect(p.ranking![1]!.reasons.find((r) => r.rule === 'reach')).toMatchObject({ ok: false });
   });

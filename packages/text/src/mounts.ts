@@ -9,9 +9,13 @@ export function adviceText(advice: Advice, say: Say): string {
   const across = advice.across === undefined ? undefined : say.degrees(Math.abs(advice.across));
   const tilt =
     advice.tiltNeeded === undefined ? undefined : say.degrees(Math.abs(advice.tiltNeeded));
+  const out =
+    advice.reachNeeded === undefined
+      ? ''
+      : `, and the set has to come ${say.length(advice.reachNeeded)} out to turn there`;
   switch (advice.type) {
     case 'full-motion':
-      return `The seats ask for full motion: ${seat} is ${across ?? ''} to the side.`;
+      return `The seats ask for full motion: ${seat} is ${across ?? ''} to the side${out}.`;
     case 'tilt':
       return `The seats ask for tilt: ${tilt ?? ''} of it would face them${across ? `, and nobody sits more than ${across} to the side` : ''}.`;
     case 'fixed':

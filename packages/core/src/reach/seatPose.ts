@@ -2,7 +2,7 @@ import type { Point } from '../geometry/convex';
 import { FACES_DEG, SAME_MM } from '../tolerances';
 import { toRad } from '../units/convert';
 import { besides, standAt, type Reach, type ReachTable, type Stand } from './reachTable';
-import { aimAt, extensionOf, offAxis, type Pose } from './setShape';
+import { aimAt, extensionOf, offAxis, type Pose, type SetShape } from './setShape';
 
 /** A pose with what it gives. */
 export interface Served extends Pose {
@@ -83,9 +83,9 @@ function poseAt(reach: Reach, stand: Stand, seats: readonly Point[]): Served {
  * that aims there. Undefined when no reach does it. Half a set of 550, joint at its back, seat at
  * 30 degrees: 275.
  */
-export function reachNeeded({ arm, shape }: Reach, seat: Point): number | undefined {
+export function reachNeeded(rootX: number, shape: SetShape, seat: Point): number | undefined {
   const lacking = (z: number): number => {
-    const yaw = aimAt(shape, { x: arm.root.x, z }, seat);
+    const yaw = aimAt(shape, { x: rootX, z }, seat);
     if (yaw === undefined) return Infinity;
     const edge = shape.width / 2 + (yaw > 0 ? shape.aside : -shape.aside);
     return edge * Math.sin(Math.abs(yaw)) - shape.head * Math.cos(yaw) - z;

@@ -31,7 +31,7 @@ export function seatServices(
     const axis = seatAxis(model, at, seat);
     const tilt = tiltAt(job, model, served, seat, centreY, setHeight);
     const stoppedBy = isFaced(served.off) ? undefined : blame(model, served, seat);
-    const needed = stoppedBy === 'reach' ? reachNeeded(model.reach, seat) : undefined;
+    const needed = stoppedBy === 'reach' ? reachNeeded(model.reach.arm.root.x, model.reach.shape, seat) : undefined;
     return [{
       viewer: seat.viewer,
       offAxis: toDeg(served.off),

@@ -43,6 +43,9 @@ export function SeatRows({ reach }: { reach: ReachPlan }) {
           />
         );
       })}
+      {reach.seats.some((s) => s.stoppedBy === 'reach' || s.stoppedBy === 'swivel') ? (
+        <Serving />
+      ) : null}
       {shared ? (
         <PoseRow
           testID="pose-shared"
@@ -122,24 +125,38 @@ function SeatRow({ name, seat, axis, chosen, onBring }: SeatRowProps) {
   );
 } // prettier-ignore
 
-const NONE: string[] = [];
-/** What keeps it from being better, and which mounts of the catalogue do not have that trouble. */
+/** What keeps it from being better. */
 function Stopped({ seat }: { seat: SeatPose }) {
-  const { job, say } = useRoomContext();
-  const { revision } = useCatalogue();
-  const { page } = useRanking(job, { text: '', types: [], fitting: true, from: 0, count: 20 }, revision);
-  const serving = page?.ranked.filter((r) => r.reasons.some((f) => f.rule === 'reach' && f.ok)) ?? [];
-  const names = serving.slice(0, 3).map((r) => r.name) ?? NONE;
-  const byMount = seat.stoppedBy === 'reach' || seat.stoppedBy === 'swivel';
+  const { say } = useRoomContext();
   return (
     <View style={{ paddingHorizontal: 10 }} testID={`stopped-${seat.viewer}`}>
       <Txt kind="small">{stopText(seat.stoppedBy ?? '', seat.reachNeeded ?? 0, say)}</Txt>
-      {byMount && names.length > 0 ? (
-        <Txt kind="small" soft>{`Turns far enough: ${names.join(', ')}.`}</Txt>
-      ) : null}
+    </View>
+  );
+}
+
+const MOST_NAMED = 3;
+
+/** Mounts of the catalogue that nothing stops and that turn to every seat. */
+function Serving() {
+  const { job } = useRoomContext();
+  const { revision } = useCatalogue();
+  const { page } = useRanking(job, QUERY, revision);
+  const serving = (page?.ranked ?? []).filter((r) => r.reasons.some((f) => f.rule === 'reach' && f.ok));
+  if (!page) return null;
+  const names = serving.slice(0, MOST_NAMED).map((r) => r.name);
+  return (
+    <View style={{ paddingHorizontal: 16, paddingVertical: 8 }} testID="serving">
+      <Txt kind="small">
+        {names.length > 0
+          ? `Mounts that turn to every seat: ${names.join(', ')}.`
+          : 'No mount in the list turns to every seat.'}
+      </Txt>
     </View>
   );
 } // prettier-ignore
+
+const QUERY = { text: '', types: [], fitting: true, from: 0, count: 20 };
 
 interface PoseRowProps {
   title: string;

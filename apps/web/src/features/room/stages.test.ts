@@ -1,4 +1,5 @@
 import { plan } from '@steddo/core';
+import { atticSnug, guestRoom } from '@steddo/samples';
 import { newRoom } from '../../data/newRoom';
 import { barNumbers, sideWord } from './numbers';
 import { isStage, nextStage, stageState } from './stages';
@@ -19,6 +20,13 @@ describe('stages', () => {
     expect(nextStage('room', fresh, plan(fresh))).toBe('set');
     expect(nextStage('room', measured, plan(measured))).toBe('mount');
     expect(nextStage('set', measured, plan(measured))).toBe('mount');
+  });
+  it('after the height a set on an arm is looked at where it moves, any other goes on to the wall', () => {
+    expect(nextStage('height', atticSnug, plan(atticSnug))).toBe('reach');
+    expect(nextStage('reach', atticSnug, plan(atticSnug))).toBe('wall');
+    expect(stageState('reach', atticSnug, plan(atticSnug)).needs).toBe(false);
+    const still = { ...atticSnug, mount: guestRoom.mount! };
+    expect(nextStage('height', still, plan(still))).toBe('wall');
   });
   it('know their names', () => {
     expect([isStage('height'), isStage('hand-over'), isStage(undefined)]).toEqual([

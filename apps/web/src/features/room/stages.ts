@@ -67,12 +67,14 @@ function lacks(stage: BuiltStage, job: Job, plan: Plan): boolean {
 
 /**
  * The stage that the hand goes to next: what has to be measured first, then the next stage on the
- * way to the holes that lacks something; after the holes the level.
+ * way to the holes that lacks something; after the height of a set on an arm its reach; after the holes the level.
  */
 export function nextStage(current: BuiltStage, job: Job, plan: Plan): BuiltStage {
   const at = STAGES.indexOf(current);
   const holes = STAGES.indexOf('holes');
   if (at === holes) return 'level';
+  // an arm is looked at where it moves before anything is drilled for it
+  if (current === 'height' && plan.reach) return 'reach';
   if (at > holes) return STAGES.find((s) => lacks(s, job, plan)) ?? 'holes';
   const unmeasured = (['set', 'room'] as const).find((s) => s !== current && lacks(s, job, plan));
   if (at < STAGES.indexOf('mount') && unmeasured) return unmeasured;
