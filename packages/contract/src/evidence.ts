@@ -59,4 +59,5 @@ export const look = z.strictObject({
 });
 
 export type Evidence = z.infer<typeof evidence>;
+export type Scan = z.infer<typeof scan>;
 export type Look = z.infer<typeof look>;

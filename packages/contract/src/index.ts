@@ -24,7 +24,7 @@ export type {
 } from './api';
 export type { CentreRule, Job, LevelReading, Measured, Screen } from './job';
 export type { Build, FloorThing, Item, ItemKind, Viewer, Zone } from './room';
-export type { Evidence, Look } from './evidence';
+export type { Evidence, Look, Scan } from './evidence';
 export type {
   Bit,
   Catalogue,

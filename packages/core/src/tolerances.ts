@@ -153,3 +153,13 @@ export const USUAL_OUT_MM: Partial<Record<ItemKind, number>> = {
   curtain: 100,
   soundbar: 90,
 };
+
+/** Pitches of studs: 16 and 24 in, 400 and 600 mm; how true they are set; the odd ones. Ours. */
+export const PITCH_PEAKS_MM = [406.4, 609.6, 400, 600] as const;
+export const PITCH_SD_MM = 6;
+export const PITCH_RANGE_MM = { from: 138, to: 800 } as const;
+export const ODD_PITCH_SHARE = 0.1;
+export const STATED_PITCH_SHARE = 0.7;
+
+/** Studs that are doubled, at openings and corners. Ours. */
+export const DOUBLE_SHARE = 0.05;

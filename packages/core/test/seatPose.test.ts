@@ -197,6 +197,23 @@ describe('what stops a better one', () => {
     const screenOnFloor = { id: 'f9', kind: 'wardrobe', left: 900, right: 3200, near: 140, far: 700, height: 2000 };
     expect(stop(seated([at], swing, { floor: [screenOnFloor] }))).toMatchObject({ stoppedBy: 'floor:f9' });
   });
+  it('two things together: what ended the turn in the best pose is named', () => {
+    const cabinet = { id: 'o9', kind: 'cabinet' as const, left: 1850, right: 2400, bottom: 700, top: 1500, out: 330 };
+    const wall = { ...testJob().room.wall, width: 3000, returns: { left: true, right: true } };
+    const desk = (right: number, objects = [cabinet], extended = 520): Job => ({
+      ...seated([{ x: 2700, distance: 700 }], { ...swing, swivel: { left: 60, right }, depth: { folded: 66, extended } }, { wall, objects }),
+      aim: { ...testJob().aim, centre: { on: 'x', x: 1100 } },
+    });
+    const seat = stop(desk(60));
+    expect(seat.yaw).toBeCloseTo(60, 6);
+    expect(seat.offAxis).toBeGreaterThan(15);
+    expect(seat.stoppedBy).toBe('swivel');
+    // neither a freer mount alone nor the cabinet gone alone would be half a degree better
+    expect(stop(desk(180)).offAxis).toBeGreaterThan(seat.offAxis - 0.5);
+    expect(stop(desk(60, [])).offAxis).toBeGreaterThan(seat.offAxis - 0.5);
+    // both a freer and a longer one would
+    expect(stop(desk(180, [], 900)).offAxis).toBeLessThan(seat.offAxis - 0.5);
+  });
   it('poor is over 30 degrees, and says so', () => {
     const fixedTurn = { ...swing, swivel: { left: 5, right: 5 } };
     const p = plan(seated([far], fixedTurn));

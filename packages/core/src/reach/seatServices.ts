@@ -97,7 +97,13 @@ function blame(model: ReachModel, served: Served, seat: Seat): string | undefine
     const off = bestPose(freed, reachTable(freed, BLAME_STEP_MM), [seat])?.off ?? Infinity;
     if (off < (best?.off ?? served.off) - BETTER) best = { by, off };
   }
-  return best?.by ?? 'several';
+  return best?.by ?? endOf(served);
+}
+
+/** Where no single thing is to blame: what ended the turn in the best pose, or several things. */
+function endOf({ yaw, stand }: Served): string {
+  if (yaw >= stand.hi) return stand.hiBy;
+  return yaw <= stand.lo ? stand.loBy : 'several';
 }
 
 /** An arm that goes straight out as far as anybody wants, to see whether reach is what is missing. */

@@ -1,0 +1,129 @@
+import { longestPitch, pitchTail, type PitchPrior } from './pitchPrior';
+
+/**
+ * Studs along a wall as a renewal process on a grid of 1 mm: the chance of each place to carry a stud's
+ * layout ply, given how much the readings speak for one there.
+ *
+ *   A(n) = G(n) / E[p] + sum over p of g(p) A(n-p) L(n-p)        everything left of a stud at n
+ *   B(n) = G(N-1-n)    + sum over p of g(p) L(n+p) B(n+p)        everything right of it
+ *   Z    = sum over n of A(n) L(n) G(N-1-n)                      all ways, the last stud at n
+ *   P(stud at n) = A(n) L(n) B(n) / Z
+ *
+ * g the weight of a pitch, G(k) that of a pitch longer than k: the process is in equilibrium at both
+ * ends, as if it came from far away and went on. L(n) is the weight of a stud at n against none.
+ * The flat part of g is a sliding sum kept in two halves of blocks, so that nothing is subtracted and
+ * the time does not depend on how long it is. Numbers are held near one by scaling what is in reach.
+ */
+export interface Renewal {
+  /** P(stud's layout ply at n). */
+  posterior: Float64Array;
+  logZ: number;
+}
+
+/** Over this the numbers in reach are scaled down. */
+const LARGE = 1e120;
+
+/** `logL[n]` for every place of the grid; -Infinity forbids a stud there. */
+export function renewal(logL: Float64Array, prior: PitchPrior): Renewal {
+  const size = logL.length;
+  const { beyond, mean } = pitchTail(prior);
+  const left = pass(logL, prior, (n) => beyond(n) / mean);
+  const mirrored = Float64Array.from(logL).reverse();
+  const right = pass(mirrored, prior, beyond);
+  const logs = new Float64Array(size);
+  const ends = new Float64Array(size);
+  for (let n = 0; n < size; n++) {
+    const m = size - 1 - n;
+    logs[n] = Math.log(left.value[n]!) + left.scale[n]! + logL[n]! + Math.log(right.value[m]!) + right.scale[m]!;
+    ends[n] = Math.log(left.value[n]!) + left.scale[n]! + logL[n]! + Math.log(beyond(m));
+  }
+  const logZ = logSum(ends);
+  return { posterior: logs.map((v) => Math.exp(v - logZ)), logZ };
+} // prettier-ignore
+
+/** log of the sum of exponentials. */
+export function logSum(logs: Float64Array): number {
+  let most = -Infinity;
+  for (const v of logs) if (v > most) most = v;
+  if (most === -Infinity) return -Infinity;
+  let sum = 0;
+  for (const v of logs) sum += Math.exp(v - most);
+  return most + Math.log(sum);
+}
+
+/** One direction: values, each times the exponential of its scale. */
+interface Pass {
+  value: Float64Array;
+  scale: Float64Array;
+}
+
+function pass(logL: Float64Array, prior: PitchPrior, start: (n: number) => number): Pass {
+  const size = logL.length;
+  const value = new Float64Array(size);
+  const scale = new Float64Array(size);
+  // what each place hands on: its value times L, on the scale that holds now
+  const handed = new Float64Array(size);
+  const window = slidingSum(handed, prior.flat.from, prior.flat.to);
+  const reach = longestPitch(prior);
+  let now = 0;
+  for (let n = 0; n < size; n++) {
+    let sum = start(n) * Math.exp(-now);
+    for (const { pitch, weight } of prior.taps) if (pitch <= n) sum += weight * handed[n - pitch]!;
+    if (prior.flat.weight > 0) sum += prior.flat.weight * window.upTo(n);
+    value[n] = sum;
+    scale[n] = now;
+    const weight = logL[n]!;
+    let next = sum * Math.exp(weight);
+    if (next > LARGE) {
+      const by = Math.log(sum) + weight;
+      const factor = Math.exp(-by);
+      for (let m = Math.max(0, n - reach); m < n; m++) handed[m]! *= factor;
+      window.rebuild(n);
+      now += by;
+      next = 1;
+    }
+    handed[n] = next;
+  }
+  return { value, scale };
+}
+
+/**
+ * The sum of `values` from n - to to n - from, for n going up by one: blocks as long as the window, the
+ * end of one block and the beginning of the next, each summed once. No subtraction, so that small sums
+ * after large ones stay exact.
+ */
+function slidingSum(values: Float64Array, from: number, to: number) {
+  const long = to - from + 1;
+  /** Sums from each place of the earlier block to its end. */
+  let tail = new Float64Array(long + 1);
+  /** Sum of the later block so far. */
+  let head = 0;
+  let block = -1;
+  const at = (i: number): number => (i >= 0 ? (values[i] ?? 0) : 0);
+  const load = (index: number) => {
+    tail = new Float64Array(long + 1);
+    for (let i = long - 1; i >= 0; i--) tail[i] = tail[i + 1]! + at(index * long - long + i);
+  };
+  return {
+    upTo(n: number): number {
+      const end = n - from;
+      if (end < 0) return 0;
+      const index = Math.floor(end / long);
+      if (index !== block) {
+        load(index);
+        head = 0;
+        block = index;
+      }
+      head += at(end);
+      return tail[end - index * long + 1]! + head;
+    },
+    /** After the values were scaled: with everything up to the last place asked for. */
+    rebuild(n: number): void {
+      const end = n - from;
+      if (end < 0) return;
+      load(block);
+      head = 0;
+      for (let i = block * long; i <= end; i++) head += at(i);
+    },
+  };
+}
