@@ -1,10 +1,10 @@
-import { memo, useMemo, type SVGAttributes } from 'react';
-import type { Role, Shape, View } from '@steddo/drawing';
+import { memo, useMemo } from 'react';
+import type { Shape, View } from '@steddo/drawing';
 import type { Palette } from '../ui/tokens';
+import { DASH, pencil } from './pencils';
 
 /** Corners of pencil lines run a little past each other, px. */
 const OVERRUN = 5;
-const DASH = '5 4';
 const DASH_DOT = '10 3 2 3';
 
 /** Shapes of a scene as svg; every box carries the millimetres that it was drawn from. */
@@ -171,68 +171,6 @@ function RectView({
       );
     default:
       return <rect {...box} {...tag} {...pencil(shape.role, palette)} />;
-  }
-}
-
-type Pencil = Pick<
-  SVGAttributes<SVGElement>,
-  'fill' | 'fillOpacity' | 'stroke' | 'strokeWidth' | 'strokeDasharray' | 'strokeLinejoin'
->;
-
-/** Fill and stroke of the roles that are plain outlines. */
-function pencil(role: Role, palette: Palette): Pencil {
-  const { ink, soft, sheet, raised, action, wood, tape, tapeEdge } = palette;
-  switch (role) {
-    case 'set-cut':
-      return { fill: ink, stroke: ink, strokeWidth: 1 };
-    case 'set-tilted':
-      return { fill: 'none', stroke: ink, strokeWidth: 1.2, strokeDasharray: DASH };
-    case 'seat':
-      return { fill: raised, stroke: soft, strokeWidth: 1 };
-    case 'body':
-      return { fill: 'none', stroke: ink, strokeWidth: 1.8, strokeLinejoin: 'round' };
-    case 'band':
-      return { fill: soft, fillOpacity: 0.12, stroke: 'none' };
-    case 'zone':
-      return { fill: tape, fillOpacity: 0.28, stroke: tapeEdge, strokeDasharray: '2 4' };
-    case 'insert':
-      return { fill: sheet, stroke: ink, strokeWidth: 2.2 };
-    case 'arm':
-      return { fill: raised, fillOpacity: 0.8, stroke: ink, strokeWidth: 1.4 };
-    case 'arm-hole':
-      return { fill: 'none', stroke: soft, strokeWidth: 1 };
-    case 'plug':
-      return { fill: soft, stroke: soft };
-    case 'bracket':
-      return { fill: wood, fillOpacity: 0.5, stroke: ink, strokeWidth: 1.2 };
-    case 'washer':
-      return { fill: soft, stroke: ink, strokeWidth: 1 };
-    case 'spacer':
-      return { fill: tape, stroke: ink, strokeWidth: 1 };
-    case 'screw':
-      return { fill: sheet, stroke: ink, strokeWidth: 1.6 };
-    case 'link':
-      return { fill: 'none', stroke: ink, strokeWidth: 4, strokeLinejoin: 'round' };
-    case 'joint':
-      return { fill: sheet, stroke: ink, strokeWidth: 1.4 };
-    case 'swept':
-      return { fill: soft, fillOpacity: 0.16, stroke: 'none' };
-    case 'furthest':
-      return { fill: 'none', stroke: soft, strokeWidth: 1, strokeDasharray: '1 5' };
-    case 'swing':
-      return { fill: soft, fillOpacity: 0.06, stroke: soft, strokeWidth: 1, strokeDasharray: DASH };
-    case 'stand':
-      return { fill: tape, stroke: ink, strokeWidth: 1.4 };
-    case 'map-good':
-      return { fill: tape, fillOpacity: 0.75, stroke: 'none' };
-    case 'map-fair':
-      return { fill: tape, fillOpacity: 0.3, stroke: 'none' };
-    case 'map-poor':
-      return { fill: 'url(#poor)', stroke: 'none' };
-    case 'gap':
-      return { fill: sheet, stroke: action, strokeWidth: 1.2, strokeDasharray: '2 3' };
-    default:
-      return { fill: 'none', stroke: soft, strokeWidth: 1.2, strokeDasharray: DASH };
   }
 }
 
