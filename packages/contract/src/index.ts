@@ -50,16 +50,14 @@ export type {
   LevelGroup,
   LevelResult,
   Mark,
-  Misfit,
   Placement,
   Plan,
   Ranked,
-  ScrewCheck,
-  Stack,
   Stage,
   Stud,
   Verdict,
   ViewerAngles,
 } from './plan';
+export type { Misfit, ScrewCheck, Stack } from './screwPlan';
 export type { ReachPlan, SeatPose } from './reachPlan';
 export type { Op, Unit, Working } from './working';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { mountType } from './catalogue';
 import { reach } from './reachPlan';
 import { school, share, side } from './parts';
+import { screwCheck, stack } from './screwPlan';
 import { unit, working } from './working';
 
 /** What follows from a job: the plan file. Lengths mm, forces N, probabilities 0 to 1, angles degrees. */
@@ -123,58 +124,6 @@ const distances = z.strictObject({
       working: working.optional(),
     }),
   ),
-});
-
-const stack = z.strictObject({
-  id: z.string(),
-  thread: z.string(),
-  length: num,
-  washers: z.array(num),
-  spacer: num,
-  /** Thread inside the insert, mm. */
-  engagement: num,
-  /** Left between the screw's end and the insert's bottom, mm. */
-  clearance: num,
-  /** Turns of thread engaged. */
-  turns: num.optional(),
-  workings: z.strictObject({ stack: working, engagement: working, clearance: working }).optional(),
-});
-
-/** Why a screw of the bag does not serve, with its best washers and spacer. */
-const misfit = z.strictObject({
-  thread: z.string(),
-  length: num,
-  why: z.enum(['thread', 'short', 'long']),
-  by: num.optional(),
-  turns: num.optional(),
-  washers: z.array(num),
-  spacer: num,
-});
-
-const screwCheck = z.strictObject({
-  /** Thread and depth of the set's insert that the screws were held against. */
-  insert: z.strictObject({ thread: z.string(), depth: num, recess: num, pitch: num }),
-  bracket: num,
-  /** Least spacer, and what asks for it. */
-  spacer: z
-    .strictObject({
-      least: num,
-      why: z.enum(['back', 'plugs', 'behind']),
-      working: working.optional(),
-    })
-    .optional(),
-  misfits: z.array(misfit),
-  /** What to buy when nothing in the bag serves. */
-  buy: z
-    .strictObject({
-      thread: z.string(),
-      from: num,
-      to: num,
-      length: num.optional(),
-      spacer: num.optional(),
-    })
-    .optional(),
-  chosen: z.string().optional(),
 });
 
 const height = z.strictObject({
@@ -371,9 +320,6 @@ export type Mark = z.infer<typeof mark>;
 export type Stud = z.infer<typeof stud>;
 export type Hole = z.infer<typeof hole>;
 export type Correction = z.infer<typeof correction>;
-export type Stack = z.infer<typeof stack>;
-export type Misfit = z.infer<typeof misfit>;
-export type ScrewCheck = z.infer<typeof screwCheck>;
 export type Advice = z.infer<typeof advice>;
 export type Distances = z.infer<typeof distances>;
 export type Conflict = z.infer<typeof conflict>;

@@ -3,6 +3,7 @@ import type { Mount } from '@steddo/contract';
 import {
   armOf,
   cornerOut,
+  cornersOf,
   foldOffsetOf,
   jointsFor,
   plan,
@@ -209,11 +210,11 @@ describe('how far it turns against a wall', () => {
   });
   it('in a corner the back stands half its width out', () => {
     expect(cornerOut(1118)).toBe(559);
-    // both back edges touch: at 45 degrees, 559 along the bisector is 559 / sqrt 2 from each wall
-    const at = { x: 559 / Math.SQRT2, z: 559 / Math.SQRT2 };
-    const edge = { x: at.x - 559 / Math.SQRT2, z: at.z + 559 / Math.SQRT2 };
-    expect(edge.x).toBeCloseTo(0, 9);
-    expect(Math.hypot(edge.x, edge.z)).toBeCloseTo(1118 / Math.SQRT2, 9);
+    // turned by 45 degrees with the middle of its back there, its back corners are on the two walls
+    const out = cornerOut(1118) / Math.SQRT2;
+    const [left, right] = cornersOf(set(1118, 0), { x: out, z: out, yaw: Math.PI / 4 });
+    expect(left!.x).toBeCloseTo(0, 9);
+    expect(right!.z).toBeCloseTo(0, 9);
     const p = plan(testJob({ mount: { ...testMount, type: 'corner' } }));
     expect(p.findings.find((f) => f.code === 'corner-out')!.values).toEqual({ outMm: 559 });
   });

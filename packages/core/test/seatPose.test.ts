@@ -188,12 +188,16 @@ describe('what stops a better one', () => {
     const { arm, shape } = modelOf(job).reach;
     expect(reachNeeded(arm.root.x, shape, seatsOf(job)[0]!)).toBeCloseTo(279.5, 3);
   });
-  it('a side wall, a cabinet, a thing on the floor: each by its name', () => {
+  it('a side wall, a thing on the floor: each by its name', () => {
     const at = { x: 3900, distance: 2000 };
     const wall = { ...testJob().room.wall, width: 2610, returns: { right: true } };
     const walled: Job = { ...seated([{ x: 250, distance: 1500 }], swing, { wall }), aim: { ...testJob().aim, centre: { on: 'x', x: 2000 } } };
     const [turned] = plan(walled).reach!.seats;
     expect(turned!.reachable).toBe(true);
+    const free = { ...swing, swivel: { left: 90, right: 90 } };
+    const beside = (returns: { right: boolean }): Job => ({ ...walled, mount: free, room: { ...walled.room, wall: { ...wall, width: 2600, returns }, viewers: [{ id: 'v1', eye: 1100, x: 0, distance: 900 }] } });
+    expect(stop(beside({ right: true })).stoppedBy).toBe('wall:right');
+    expect(stop(beside({ right: false })).offAxis).toBeLessThan(stop(beside({ right: true })).offAxis - 0.5);
     const screenOnFloor = { id: 'f9', kind: 'wardrobe', left: 900, right: 3200, near: 140, far: 700, height: 2000 };
     expect(stop(seated([at], swing, { floor: [screenOnFloor] }))).toMatchObject({ stoppedBy: 'floor:f9' });
   });

@@ -1,5 +1,5 @@
 import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
-import { heldAt, pivotFor, type SetPoseMm } from '@steddo/core';
+import { heldAt, pivotFor, toDeg, toRad, type SetPoseMm } from '@steddo/core';
 import type { View as SceneView } from '@steddo/drawing';
 import { poseText } from '@steddo/text';
 import { useArm } from '../features/reach/ArmContext';
@@ -50,7 +50,7 @@ function FloorTap({ view }: { view: SceneView }) {
 function useHeld(view: SceneView, at: SetPoseMm) {
   const { model } = useArm();
   const held = heldAt(model!, at);
-  const yaw = (at.yaw * Math.PI) / 180;
+  const yaw = toRad(at.yaw);
   return { held, px: view.toPx(held.x, -held.z), front: { x: Math.sin(yaw), y: Math.cos(yaw) } };
 }
 
@@ -111,7 +111,7 @@ function TurnHandle({ view, at }: { view: SceneView; at: SetPoseMm }) {
   const from = useRef(knob);
   const turn = (dx: number, dy: number) => {
     const [x, y] = [from.current.x + dx - px.x, from.current.y + dy - px.y];
-    const yaw = (Math.atan2(x, y) * 180) / Math.PI;
+    const yaw = toDeg(Math.atan2(x, y));
     bring({ x: at.x, z: at.z, yaw: Math.round(yaw) });
   };
   const drag = useDrag(

@@ -24,9 +24,7 @@ export function obstaclesOf(
   const { wall } = job.room;
   const meets = (low: number, high: number) => low < band.top && band.bottom < high;
   return [
-    { kind: 'plane', nx: 0, nz: 1, d: 0, by: 'own-wall' },
-    ...(wall.returns?.left ? [{ kind: 'plane', nx: 1, nz: 0, d: 0, by: 'wall:left' } as const] : []),
-    ...(wall.returns?.right ? [{ kind: 'plane', nx: -1, nz: 0, d: -wall.width, by: 'wall:right' } as const] : []),
+    ...wallsOf(job),
     ...(wall.zones ?? [])
       .filter((z) => (z.wall ?? 'main') === 'main' && (z.face ?? 0) > 0 && meets(z.bottom, z.top))
       .map((z) => ({ ...rectangle(z.left, z.right, 0, z.face ?? 0), by: `zone:${z.id}` })),
@@ -37,6 +35,15 @@ export function obstaclesOf(
       .filter((f) => f.height === undefined || meets(0, f.height))
       .map((f) => ({ ...rectangle(f.left, f.right, f.near, f.far), by: `floor:${f.id}` })),
   ]; // prettier-ignore
+}
+
+/** The set's own wall first, then the side walls that are there. */
+export function wallsOf(job: Job): Obstacle[] {
+  const { width, returns } = job.room.wall;
+  const walls: Obstacle[] = [{ kind: 'plane', nx: 0, nz: 1, d: 0, by: 'own-wall' }];
+  if (returns?.left) walls.push({ kind: 'plane', nx: 1, nz: 0, d: 0, by: 'wall:left' });
+  if (returns?.right) walls.push({ kind: 'plane', nx: -1, nz: 0, d: -width, by: 'wall:right' });
+  return walls;
 }
 
 /** The breast that the plate is on is the set's own wall: depths are taken from it. */

@@ -1,9 +1,8 @@
 import type { Job, Mount, Side } from '@steddo/contract';
-import type { Point } from '../geometry/convex';
-import { gapTo } from '../geometry/convex';
+import { gapTo, type Point } from '../geometry/convex';
 import { toDeg, toRad } from '../units/convert';
 import { armOf, type Arm } from './arm';
-import type { Obstacle } from './obstacles';
+import { wallsOf, type Obstacle } from './obstacles';
 import { aimAt, cornersOf, offAxis, type SetShape } from './setShape';
 import { turnAt } from './sweep';
 
@@ -20,13 +19,9 @@ export interface RoughRoom {
 
 /** The walls about a job's set: its own, and side walls that are there. */
 export function roughRoom(job: Job, centreX: number, width: number, thickness: number): RoughRoom {
-  const { width: end, returns } = job.room.wall;
-  const walls: Obstacle[] = [{ kind: 'plane', nx: 0, nz: 1, d: 0, by: 'own-wall' }];
-  if (returns?.left) walls.push({ kind: 'plane', nx: 1, nz: 0, d: 0, by: 'wall:left' });
-  if (returns?.right) walls.push({ kind: 'plane', nx: -1, nz: 0, d: -end, by: 'wall:right' });
   const fold = job.choices?.fold;
   const aside = -(job.screen.patternCentre?.right ?? 0);
-  return { centreX, width, thickness, aside, walls, ...(fold ? { fold } : {}) };
+  return { centreX, width, thickness, aside, walls: wallsOf(job), ...(fold ? { fold } : {}) };
 }
 
 /**

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Viewer } from '@steddo/contract';
-import { bestPose, onDivision, posed, seatAxis } from '@steddo/core';
+import { bestPose, onDivision, posed, seatAxis, toDeg } from '@steddo/core';
 import { offText, poseText } from '@steddo/text';
 import { Action } from '../../ui/Action';
 import { usePalette } from '../../ui/tokens';
@@ -43,7 +43,7 @@ export function StandCard() {
         <Figure label="sees it now" working={axis} size={20} {...(side ? { after: `off, ${side}` } : {})} />
         {pose ? (
           <View style={{ flex: 1 }}>
-            <Txt kind="small" soft>{`at best ${offText((best.off * 180) / Math.PI)}: ${poseText(pose, say)}`}</Txt>
+            <Txt kind="small" soft>{`at best ${offText(toDeg(best.off))}: ${poseText(pose, say)}`}</Txt>
           </View>
         ) : null}
       </View>
