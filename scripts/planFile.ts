@@ -85,4 +85,6 @@ function readCsv(file: string): Checked<Catalogue> {
 const call = readCall();
 const read = valid(checkFile(job, readJson(call.file)));
 const options = { catalogue: readCatalogue(call.catalogueFile), seed: call.seed ?? 1 };
-process.stdout.write(`${JSON.stringify(planFile(plan(read, options), read), null, 2)}\n`);
+process.stdout.write(
+  `${JSON.stringify(planFile(plan(read, { ...options, nextLook: true }), read), null, 2)}\n`,
+);

@@ -33,19 +33,39 @@ const mapped = async (page: Page) => {
   await page.getByTestId('coverage-legend').waitFor();
 };
 
+const PRACTICE = '/practice?seed=3&room=guest-room&errors=5';
+const started = async (page: Page) => {
+  await tap('practice-start')(page);
+  await page.getByTestId('look-take').waitFor();
+};
+/** A finder slid along the advised line, its first marks taken, the lamp lit on a stud. */
+const sliding = async (page: Page) => {
+  await started(page);
+  await tap('look-take')(page);
+  const tool = (await page.getByTestId('tool').boundingBox())!;
+  const [x, y] = [tool.x + tool.width / 2, tool.y + 40];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 24, y, { steps: 24 });
+  await page.mouse.up();
+};
+/** The camera in the bay left of where the plate hangs. */
+const looking = async (page: Page) => {
+  await started(page);
+  await tap('choice-camera', 'look-here')(page);
+  await page.getByTestId('camera-sheet').waitFor();
+};
+
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
   { name: 'phone-set-guide', path: '/room/guest-room/set', first: toStep },
   { name: 'phone-screw', path: '/room/guest-room/set', first: tap('view-screw') },
-  { name: 'phone-pad', path: '/room/guest-room/set', first: tap('field-screen.height') },
   { name: 'phone-room', path: '/room/attic-snug/room' },
   { name: 'phone-mount', path: '/room/guest-room/mount', first: tap('why-louvre-2') },
   { name: 'phone-compare', path: '/room/guest-room/mount', first: compared },
-  { name: 'phone-plate', path: '/catalogue/louvre-2', first: tap('measure-plate', 'plate-next') },
   { name: 'phone-height', path: '/room/guest-room/height' },
   { name: 'phone-reach', path: '/room/attic-snug/reach', first: tap('bring-v2') },
   { name: 'phone-map', path: '/room/breakfast-bar/reach', first: mapped },
-  { name: 'phone-side', path: '/room/attic-snug/height', first: tap('view-side') },
   { name: 'phone-customer', path: '/room/attic-snug/customer' },
   {
     name: 'phone-working',
@@ -53,8 +73,11 @@ const SHOTS: Shot[] = [
     first: (p) => p.getByTestId('thumb-bar').getByTestId('figure').nth(2).click(),
   },
   { name: 'phone-wall', path: '/room/guest-room/wall' },
+  { name: 'phone-practice', path: PRACTICE, first: sliding },
+  { name: 'phone-camera', path: PRACTICE, first: looking },
   { name: 'phone-holes', path: '/room/guest-room/holes' },
   { name: 'phone-level', path: '/room/guest-room/level', dark: true },
+  { name: 'wide-wall', path: '/room/guest-room/wall', wide: true },
   { name: 'wide-height', path: '/room/attic-snug/height', wide: true },
   { name: 'wide-reach', path: '/room/attic-snug/reach', wide: true, first: tap('pose-shared') },
 ];

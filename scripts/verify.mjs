@@ -1,10 +1,10 @@
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, ensureInstalled, say } from './lib.mjs';
 import { MUTATIONS } from './mutations/list.mjs';
 
-/** npm run verify: makes each listed mistake in the core and sees whether a test notices it. */
+/** npm run verify: makes each listed mistake in the core and sees whether a test notices it; then the calibration. */
 ensureInstalled();
 const [only] = process.argv.slice(2);
 const wanted = MUTATIONS.filter((m) => only === undefined || m.part === only);
@@ -55,4 +55,11 @@ for (const name of [...new Set(wanted.map((m) => m.part))]) {
   const noticed = of.filter((m) => !missed.includes(m)).length;
   console.log(`${name.padEnd(8)} ${noticed} of ${of.length} noticed`);
 }
-process.exit(missed.length === 0 ? 0 : 1);
+let calibrated = true;
+if (only === undefined || only === 'calibration') {
+  say('calibration: ten thousand walls, several minutes');
+  calibrated =
+    spawnSync('npx', ['tsx', 'scripts/calibration.ts'], { cwd: ROOT, stdio: 'inherit' }).status ===
+    0;
+}
+process.exit(missed.length === 0 && calibrated ? 0 : 1);

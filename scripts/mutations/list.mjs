@@ -313,4 +313,72 @@ export const MUTATIONS = [
       ['geometry/convex.ts', 'radius / Math.cos(Math.PI / (4 * SIDES))', 'radius'],
     ],
   ),
+  ...part(
+    'wall',
+    ['wall', 'studWeights', 'everyWall', 'renewal', 'hazards', 'nextLook', 'otherWalls'],
+    [
+      [
+        'wall/studWeights.ts',
+        '(spacingMm * (1 - spurious)) / spurious',
+        '(spacingMm * spurious) / (1 - spurious)',
+      ],
+      ['wall/studWeights.ts', 't.width / 2 - t.offset;', 't.width - t.offset;'],
+      [
+        'wall/studWeights.ts',
+        "e.side === 'right' ? leftFace : rightFace",
+        "e.side === 'right' ? rightFace : leftFace",
+      ],
+      ['wall/studWeights.ts', 'i++) logs[i]! -= 1;', 'i++) logs[i]! += 1;'],
+      [
+        'wall/studWeights.ts',
+        "(e.found === 'wood' ? 1 : -1) * PROBE_TRUST",
+        "(e.found === 'wood' ? 1 : 0) * PROBE_TRUST",
+      ],
+      [
+        'wall/renewal.ts',
+        'const open = (n: number) => beyond(n) / mean;',
+        'const open = () => 1 / mean;',
+      ],
+      [
+        'wall/pitchPrior.ts',
+        'weight: ODD_PITCH_SHARE / (to - from + 1)',
+        'weight: ODD_PITCH_SHARE',
+      ],
+      ['wall/wallBelief.ts', 'log: Math.log(share) + logZ', 'log: Math.log(share)'],
+      ['wall/wallBelief.ts', 'against(widthMm - plyMm)', 'against(widthMm)'],
+      ['wall/likeliestStuds.ts', 'if (queue[head]! < n - to) head += 1;', ''],
+      [
+        'wall/holeChance.ts',
+        'const half = plyMm / 2 - EDGE_DIAMETERS * diameter;',
+        'const half = plyMm / 2 - diameter;',
+      ],
+      ['wall/oddReadings.ts', 'says.log < 0 ? 1 - real : real', 'says.log < 0 ? real : real'],
+      [
+        'wall/studsOf.ts',
+        "minus('stud-ply', centre, half('half-stud', plyWidth))",
+        "minus('stud-ply', centre, leaf('half-stud', 0, 'mm'))",
+      ],
+      ['wall/lookOutcomes.ts', 'p: weighed[i]! / chance', 'p: weighed[i]!'],
+      ['wall/nextLook.ts', 'return Math.max(0, after - now);', 'return Math.max(0, after);'],
+      [
+        'wall/probeRoutine.ts',
+        'if (hollow) return (at + hollow.x) / 2;',
+        'if (hollow) return hollow.x;',
+      ],
+      [
+        'wall/masonryCourses.ts',
+        '(course % 2 === 0 ? 0 : bond / 2)',
+        '(course % 2 === 0 ? 0 : bond / 3)',
+      ],
+      ['wall/hazardZones.ts', 'right: right + m };', 'right };'],
+      [
+        'wall/hazardFindings.ts',
+        "finding('seen-at-hole', 'stop'",
+        "finding('seen-at-hole', 'caution'",
+      ],
+      ['wall/lookedAt.ts', "left && right ? 'clear'", "left || right ? 'clear'"],
+      ['wall/holeVerdict.ts', "if (hazard === 'seen') return 'stop';", ''],
+      ['tolerances.ts', 'besideMm: 76.2', 'besideMm: 7.62'],
+    ],
+  ),
 ];

@@ -60,4 +60,15 @@ export type {
 } from './plan';
 export type { Misfit, ScrewCheck, Stack } from './screwPlan';
 export type { ReachPlan, SeatPose } from './reachPlan';
+export type {
+  Backing,
+  Course,
+  HazardSeen,
+  Hazards,
+  HazardZone,
+  HoleHazard,
+  Looking,
+  NextLook,
+  Nogging,
+} from './wallPlan';
 export type { Op, Unit, Working } from './working';

@@ -31,6 +31,8 @@ const room = z.strictObject({
     returns: z
       .strictObject({ left: z.boolean().optional(), right: z.boolean().optional() })
       .optional(),
+    /** What is on the other side; a wet room has pipes in the wall. */
+    behind: z.enum(['room', 'wet-room', 'outside']).optional(),
   }),
   sideWalls: z
     .strictObject({

@@ -3,6 +3,7 @@ import { mountType } from './catalogue';
 import { reach } from './reachPlan';
 import { school, share, side } from './parts';
 import { screwCheck, stack } from './screwPlan';
+import { backing, course, hazards, holeHazard, looking, nextLook, nogging } from './wallPlan';
 import { unit, working } from './working';
 
 /** What follows from a job: the plan file. Lengths mm, forces N, probabilities 0 to 1, angles degrees. */
@@ -180,6 +181,9 @@ const stud = z.strictObject({
   sd: num,
   probability: share,
   evidence: z.array(z.string()),
+  /** Two for a doubled stud; then the hole goes into one of them and not into the seam. */
+  plies: z.number().int().optional(),
+  drillAt: working.optional(),
   working: working.optional(),
 });
 
@@ -193,13 +197,21 @@ const hole = z.strictObject({
   bit: num,
   depth: num,
   probability: share,
-  hazard: z.enum(['nobody-looked', 'clear', 'seen']),
+  hazard: holeHazard,
+  /** The zones of cables and pipes that it is in, and the look that shows what is behind it. */
+  zones: z.array(z.string()).optional(),
+  look: z.string().optional(),
   done: z.boolean(),
   row: z.enum(['top', 'middle', 'bottom']),
   stud: z.number().int(),
   slot: z.number().int(),
   working,
-  workings: z.strictObject({ bit: working, depth: working, probability: working.optional() }),
+  workings: z.strictObject({
+    x: working,
+    bit: working,
+    depth: working,
+    probability: working.optional(),
+  }),
 });
 
 const scheme = z.strictObject({
@@ -255,9 +267,13 @@ export const plan = z.strictObject({
   studs: z.array(stud).optional(),
   wood: z.strictObject({ step: num, p: z.array(num) }).optional(),
   odd: z.array(z.string()).optional(),
-  nextLook: z
-    .strictObject({ kind: z.string(), x: num, y: num, gain: num, reason: z.string() })
-    .optional(),
+  noggings: z.array(nogging).optional(),
+  backing: backing.optional(),
+  courses: z.array(course).optional(),
+  hazards: hazards.optional(),
+  nextLook: nextLook.optional(),
+  /** How sure all the holes are as it is, and why no look is worth it any more. */
+  looking: looking.optional(),
   scheme: scheme
     .extend({
       alternatives: z.array(scheme).optional(),

@@ -47,6 +47,7 @@ export const itemKind = z.enum([
   'door',
   'vent',
   'pipe',
+  'gas',
   'soundbar',
   'box',
   'other',

@@ -4,6 +4,13 @@ import type { Finding, Level, School, Stage } from '@steddo/contract';
 export interface FindingValues {
   'loads-not-checked': Record<string, never>;
   'nobody-looked': { holes: number };
+  'looked-one-side': { holes: string[] };
+  'hole-in-zone': { holes: string[]; what: string; way: string; object: string };
+  'seen-at-hole': { holes: string[]; what: string };
+  'seen-at-opening': { object: string; what: string };
+  'opening-unlooked': { object: string; from: string; what: string };
+  'felt-something': { hole: string; xMm: number; yMm: number };
+  'finder-limits': Record<string, never>;
   'still-guessed': { paths: string[] };
   'outline-off-diagonal': { axis: string; measuredMm: number; expectedMm: number; percent: number };
   'mass-above-class': { patternClass: string; massKg: number; limitKg: number };

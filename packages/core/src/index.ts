@@ -53,10 +53,23 @@ export { comparedOf, type Compared } from './mount/compareMounts';
 export { liftLimitKg, liftPeople } from './mount/liftPeople';
 export { toMeasure } from './mount/toMeasure';
 export { typeAdvice } from './mount/typeAdvice';
-export { combineMarks } from './wall/combineMarks';
+export { inferStuds, type StudsFound } from './wall/inferStuds';
+export { studPly } from './wall/studsOf';
+export { holeChance } from './wall/holeChance';
+export { probeRoutine, type ProbeStep } from './wall/probeRoutine';
+export {
+  COVER_STEPS,
+  guidedLooks,
+  LOOK_STEPS,
+  type GuidedLook,
+  type LookStep,
+} from './wall/guidedLook';
+export { hazardsOf } from './wall/hazardZones';
+export { lookedAt } from './wall/lookedAt';
+export { nextLooks, type NextLooks } from './wall/nextLook';
 export { SCHOOLS } from './placement/schools';
 export { plateMayCover, setMayCover } from './placement/itemRules';
-export { holeVerdict } from './wall/holeVerdict';
+export { holeState, holeVerdict } from './wall/holeVerdict';
 export { eyeOf } from './sight/eyeOf';
 export { faceOut } from './sight/viewerAngles';
 export { CEILING_GAP_MM, COMFORT_CENTRE_DEG, RECLINE_SHARE, SNAP_MM } from './tolerances';
@@ -98,7 +111,28 @@ export { standAt, type Reach } from './reach/reachTable';
 export { bestPose, reachNeeded } from './reach/seatPose';
 export { cornersOf, faceOf, type Pose, type SetShape } from './reach/setShape';
 export { meetsOnWay, motionTo, turnAt, wallTurn, waysTo } from './reach/sweep';
-export { COVERAGE_STEP_MM, POOR_DEG, USUAL_OUT_MM } from './tolerances';
+export { COVERAGE_STEP_MM, DRILL_SD_MM, POOR_DEG, USUAL_OUT_MM } from './tolerances';
+
+// instruments, real or simulated, and practice
+export { hiddenWall, type HiddenWall, type Run } from './instruments/hiddenWall';
+export { seeded } from './instruments/random';
+export { simulated } from './instruments/simulated';
+export type {
+  CameraView,
+  FinderKind,
+  Instruments,
+  Pass,
+  Poked,
+  Signal,
+} from './instruments/instruments';
+export { practiceWall, untouched } from './practice/practiceWall';
+export { followAdvice, passMarks, type Advised } from './practice/followAdvice';
+export {
+  landsIn,
+  practiceScore,
+  type PracticeLog,
+  type PracticeScore,
+} from './practice/practiceScore';
 
 // judgements and workings
 export { restsOnGuess } from './guesses';

@@ -6,7 +6,6 @@ import type {
   Mount,
   Placement,
   Plan,
-  Stud,
   Working,
 } from '@steddo/contract';
 import { acknowledge, finding, verdictOf } from './findings';
@@ -45,13 +44,17 @@ import { threadFindings } from './screen/screwFindings';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
 import { reachPart } from './reach/reachPart';
-import { combineMarks } from './wall/combineMarks';
+import { inferStuds, type StudsFound } from './wall/inferStuds';
+import { nextLooks } from './wall/nextLook';
+import { hazardPart, wallPart } from './wall/wallPart';
 import { leaf } from './working';
 
 export interface PlanOptions {
   catalogue?: Pick<Catalogue, 'mounts'>;
   /** For the parts that draw random numbers; none does yet. */
   seed?: number;
+  /** Whether to work out where to look next: a quarter of a second, for files and workers. */
+  nextLook?: boolean;
 }
 
 /**
@@ -60,6 +63,14 @@ export interface PlanOptions {
  * job gives nothing for them, and findings for what is lacking. Throws only for a programmer's mistake.
  */
 export function plan(job: Job, options: PlanOptions = {}): Plan {
+  const made = planOf(job, options);
+  const next = options.nextLook ? nextLooks(job, made) : undefined;
+  if (!next) return made;
+  const [best] = next.looks;
+  return { ...made, looking: next.looking, ...(best ? { nextLook: best } : {}) };
+}
+
+function planOf(job: Job, options: PlanOptions): Plan {
   const outline = outlineOf(job.screen, job.guessed ?? []);
   const base = basePlan(job, outline, options);
   const centre = centreRule(job);
@@ -69,20 +80,29 @@ export function plan(job: Job, options: PlanOptions = {}): Plan {
     ...threadFindings(job.screen),
     ...mountPart(job, base),
   ];
-  const { studs, odd } = combineMarks(job.evidence ?? [], job.room.wall.build);
-  if (studs.length > 0) base.studs = studs;
+  const found = inferStuds(job);
+  const { odd } = found;
+  wallPart(job, base, found);
   if (odd.length > 0) {
     base.odd = odd;
     early.push(finding('evidence-odd', 'caution', 'wall', { ids: odd }));
   }
-  if (!centre.ok) return finish(job, base, [...early, centre.finding]);
+  if (!centre.ok)
+    return finish(job, base, [...early, centre.finding, ...hazardPart(job, base, found)]);
   const { width, height } = outline;
   const sideways = placeSideways(job, width, centre.x);
   const frame: Frame = { job, width, height, centreX: sideways.centreX };
-  const plate = job.mount ? planPlate(job, job.mount, studs, sideways.centreX) : undefined;
+  const plate = job.mount ? planPlate(job, job.mount, found, sideways.centreX) : undefined;
   if (plate && job.mount?.plate) frame.plateX = plate.x.value;
-  const placed = place(frame, base, plate, studs);
-  return finish(job, base, [...early, ...sideways.findings, ...(plate?.findings ?? []), ...placed]);
+  const placed = place(frame, base, plate, found);
+  const hazards = hazardPart(job, base, found);
+  return finish(job, base, [
+    ...early,
+    ...sideways.findings,
+    ...(plate?.findings ?? []),
+    ...placed,
+    ...hazards,
+  ]);
 }
 
 function basePlan(job: Job, outline: Outline, options: PlanOptions): Plan {
@@ -116,7 +136,12 @@ function mountPart(job: Job, base: Plan): Finding[] {
 }
 
 /** Height, marks, holes and level, into the plan; returns what there is to say about them. */
-function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: Stud[]): Finding[] {
+function place(
+  frame: Frame,
+  base: Plan,
+  plate: PlatePlan | undefined,
+  wood: StudsFound,
+): Finding[] {
   const { job } = frame;
   const { wanted, findings: found } = wantedHeight(frame);
   const spot = wanted && spotAt(frame, wanted);
@@ -144,8 +169,8 @@ function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: St
   found.push(
     ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
   );
-  found.push(...drill(frame, base, plate, studs, spot));
-  found.push(...reachOf(frame, base, plate, studs));
+  found.push(...drill(frame, base, plate, wood, spot));
+  found.push(...reachOf(frame, base, plate, wood));
   return [...found, ...levelPart(frame, base, plate)];
 }
 
@@ -207,12 +232,17 @@ function movedFinding(job: Job, spot: Spot): Finding {
   return finding('height-moved', 'caution', 'height', values);
 }
 
-function reachOf(frame: Frame, base: Plan, plate: PlatePlan | undefined, studs: Stud[]): Finding[] {
+function reachOf(
+  frame: Frame,
+  base: Plan,
+  plate: PlatePlan | undefined,
+  found: StudsFound,
+): Finding[] {
   const { job, centreX, spacer } = frame;
   const { reach, findings } = reachPart({
     job,
     plan: base,
-    studs,
+    found,
     centreX,
     plateX: plate?.x.value ?? centreX.value,
     ...(spacer ? { spacer } : {}),
@@ -225,7 +255,7 @@ function drill(
   frame: Frame,
   base: Plan,
   plate: PlatePlan | undefined,
-  studs: Stud[],
+  found: StudsFound,
   spot: Spot,
 ): Finding[] {
   const { job, centreX, width, height } = frame;
@@ -233,7 +263,7 @@ function drill(
   const outline = job.mount?.plate;
   const drilling =
     job.mount && plate && plateBottom
-      ? planHoles(job, job.mount, studs, plate, plateBottom)
+      ? planHoles(job, job.mount, found, plate, plateBottom)
       : { holes: [], findings: [] };
   if (drilling.holes.length > 0) base.holes = drilling.holes;
   if (drilling.scheme) base.scheme = drilling.scheme;
@@ -243,7 +273,6 @@ function drill(
     width,
     height,
     holes: drilling.holes,
-    studs,
     ...(hook ? { hook } : {}),
     ...(plateBottom
       ? { plate: { x: plate?.x ?? centreX, bottom: plateBottom, height: outline?.height } }

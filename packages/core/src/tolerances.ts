@@ -163,3 +163,46 @@ export const STATED_PITCH_SHARE = 0.7;
 
 /** Studs that are doubled, at openings and corners. Ours. */
 export const DOUBLE_SHARE = 0.05;
+
+/** Widths of a ply when nobody has measured it, mm, and how usual each is: 1 1/2 in, 45 and 50 mm. Ours. */
+export const PLY_WIDTHS_MM = [
+  { width: STUD_WIDTH_MM, share: 0.85 },
+  { width: 45, share: 0.1 },
+  { width: 50, share: 0.05 },
+] as const;
+
+/** A stud stands in a corner against a return wall so often; how true it is set there, mm. Ours. */
+export const RETURN_STUD_SHARE = 0.6;
+export const RETURN_STUD_SD_MM = 6;
+
+/** A stud less likely than this is not shown, and a reading less likely its stud's is odd. Ours. */
+export const STUD_SHOWN = 0.5;
+export const READING_ODD = 0.5;
+
+/** A wood probe this near to a nogging's middle may have met the nogging, mm: half of 38, and the hand. Ours. */
+export const NOGGING_HALF_MM = 25;
+
+/** Nogging marks this close in height are one nogging, mm. Ours. */
+export const SAME_NOGGING_MM = 40;
+
+/** Cables and pipes run straight from what they serve, this much beside it, mm. Ours; local rules differ. */
+export const ZONE_MARGIN_MM = 50;
+/** A hole nearer than this to something seen in the wall is in it, mm. Ours. */
+export const SEEN_MARGIN_MM = 50;
+/** A live signal is this vague, mm. Ours. */
+export const LIVE_MARGIN_MM = 75;
+/** How far a camera sees up and down the bay, when nobody said, mm. Ours. */
+export const LOOK_REACH_MM = 300;
+
+/** A look: drilled 5/16 in, worked wider to 1/2 in, 3 in beside the line; for what it is good. Common practice. */
+export const LOOK = { drillMm: 7.94, wideMm: 12.7, besideMm: 76.2 } as const;
+
+/** A poke goes 3/4 in in from an edge to the middle, and an edge is known to 1/8 in. Common practice, ours. */
+export const POKE_STEP_MM = 19.05;
+export const POKE_FINE_MM = 3.2;
+
+/** Where to look next: within this of the holes, every so often, mm; and the least that a look has to bring. */
+export const NEXT_LOOK = { withinMm: 80, stepMm: 5, leastGain: 0.005, readingStepMm: 4 } as const;
+
+/** P(wood) goes into the plan file every so often along the wall, mm. Ours. */
+export const WOOD_STEP_MM = 5;

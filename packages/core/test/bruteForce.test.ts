@@ -1,6 +1,6 @@
 import type { Evidence, Item, Job } from '@steddo/contract';
 import fc from 'fast-check';
-import { combineMarks, plan } from '../src';
+import { plan } from '../src';
 import { testJob, testMount } from './jobs';
 
 /*
@@ -153,8 +153,11 @@ describe('the plate over the studs against trying every tenth of a millimetre', 
     });
     fc.assert(
       fc.property(layout, ({ first, pitch, more }) => {
-        const studs = more ? [first, first + pitch, first + 2 * pitch] : [first, first + pitch];
-        const p = plan(testJob({ evidence: marksAt(studs) }));
+        const marked = more ? [first, first + pitch, first + 2 * pitch] : [first, first + pitch];
+        const p = plan(testJob({ evidence: marksAt(marked) }));
+        // where the whole wall's readings put them, close to their marks
+        const studs = p.studs!.map((s) => s.centre);
+        marked.forEach((x, i) => expect(Math.abs(studs[i]! - x)).toBeLessThan(6));
         let least = Infinity;
         for (let shift = -60; shift <= 60; shift += 0.1)
           if (holds(2000 + shift, studs)) least = Math.min(least, Math.abs(shift));
@@ -167,7 +170,7 @@ describe('the plate over the studs against trying every tenth of a millimetre', 
         expect(Math.abs(p.scheme!.shift)).toBeLessThanOrEqual(least + 1e-6);
         expect(Math.abs(p.scheme!.shift)).toBeGreaterThanOrEqual(least - 0.11);
       }),
-      { seed: 33, numRuns: 150 },
+      { seed: 33, numRuns: 80 },
     );
   });
 
@@ -178,7 +181,9 @@ describe('the plate over the studs against trying every tenth of a millimetre', 
   ])('studs too far to the %s: by how much the slide is too short', (_, a, b) => {
     const p = plan(testJob({ evidence: marksAt([a, b]) }));
     const short = p.findings.find((f) => f.code === 'no-stud-in-slots')!.values!.shortMm;
-    expect(short).toBeCloseTo(100 - travel - 60, 6);
+    const off = [1800, 2200].map((slot, i) => Math.abs(p.studs![i]!.centre - slot));
+    expect(Math.abs(off[0]! - 100)).toBeLessThan(1);
+    expect(short).toBeCloseTo(Math.max(...off) - travel - 60, 6);
   });
 
   it('an installer’s own plate centre is tried alone', () => {
@@ -189,50 +194,6 @@ describe('the plate over the studs against trying every tenth of a millimetre', 
     const far = plan(testJob({ choices: { plateX: 2070 }, evidence: marksAt([1800, 2200]) }));
     expect(far.findings.map((f) => f.code)).toEqual(
       expect.arrayContaining(['plate-beyond-slide', 'no-stud-in-slots']),
-    );
-  });
-});
-
-describe('the chance of a stud against integrating over its place', () => {
-  const SPACING = 406.4;
-  const sdOf = { 'edge-left': 4, 'edge-right': 4, centre: 6 } as const;
-  const normal = (z: number, sd: number) =>
-    Math.exp(-0.5 * (z / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
-
-  it('agrees with the sum over every place of the stud', () => {
-    const marks = fc.array(
-      fc.record({
-        kind: fc.constantFrom('edge-left', 'edge-right', 'centre'),
-        off: fc.integer({ min: -4, max: 4 }),
-      }),
-      { minLength: 1, maxLength: 4 },
-    );
-    fc.assert(
-      fc.property(marks, (list) => {
-        const shift = { 'edge-left': -19, 'edge-right': 19, centre: 0 } as const;
-        const evidence = list.map(({ kind, off }, i) => ({
-          id: `m${i}`,
-          kind: kind as keyof typeof sdOf,
-          x: 1000 + shift[kind as keyof typeof sdOf] + off,
-          y: 1,
-        }));
-        const { studs } = combineMarks(evidence, {
-          kind: 'timber-stud',
-          studWidth: 38,
-          spacing: SPACING,
-        });
-        // each mark: a stud at n explains it with (1 - 0.05) phi, no stud with 0.05 / spacing
-        let odds = 0;
-        for (let n = 940; n <= 1060; n += 0.05)
-          odds += evidence.reduce(
-            (p, e) =>
-              p * ((0.95 * normal(e.x - shift[e.kind] - n, sdOf[e.kind])) / (0.05 / SPACING)),
-            0.05 / SPACING,
-          );
-        expect(studs).toHaveLength(1);
-        expect(studs[0]!.probability).toBeCloseTo(odds / (1 + odds), 5);
-      }),
-      { seed: 34, numRuns: 60 },
     );
   });
 });

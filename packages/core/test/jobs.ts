@@ -1,4 +1,5 @@
-import type { Job, Mount } from '@steddo/contract';
+import type { Build, Evidence, Job, Mount } from '@steddo/contract';
+import { inferStuds, type StudsFound } from '../src';
 
 /** A plain job for tests: every number round, every section there. Change what the test is about. */
 export const IN = 25.4;
@@ -81,3 +82,28 @@ export function testJob(change: Partial<Job> = {}): Job {
     ...change,
   };
 }
+
+/** What marks show on a stud wall of 4 m; nothing is known of its spacing unless the build says so. */
+export function marksShow(
+  evidence: Evidence[],
+  build: Partial<Build> = {},
+  change: Partial<Job> = {},
+): StudsFound {
+  const { room } = testJob();
+  const wall = { ...room.wall, build: { kind: 'timber-stud' as const, studWidth: 38.1, ...build } };
+  return inferStuds(testJob({ ...change, evidence, room: { ...room, wall } }));
+}
+
+export const mark = (
+  kind: 'edge-left' | 'edge-right' | 'centre' | 'fastener' | 'nogging',
+  x: number,
+  id = `${kind}${x}`,
+  y = 1400,
+): Evidence => ({ id, kind, x, y });
+export const probe = (x: number, found: 'wood' | 'hollow', id = `p${x}`, y = 1400): Evidence => ({
+  id,
+  kind: 'probe',
+  x,
+  y,
+  found,
+});

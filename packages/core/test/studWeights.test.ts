@@ -1,5 +1,5 @@
 import type { Evidence } from '@steddo/contract';
-import { studTypes, studWeights } from '../src/wall/studWeights';
+import { saysOf, studTypes, studWeights } from '../src/wall/studWeights';
 
 const grid = { from: -800, size: 3000 };
 const [single, doubled, doubledLeft] = studTypes(38);
@@ -12,7 +12,14 @@ const probe = (x: number, found: 'wood' | 'hollow'): Evidence => ({ id: `p${x}`,
 const scan = (from: number, to: number) => ({ id: 's1', instrument: 'edge' as const, from, to, y: 1400 }); // prettier-ignore
 /** Density of a normal reading off by so much, written out. */
 const phi = (off: number, sd: number) => Math.exp((-off * off) / (2 * sd * sd)) / (sd * Math.sqrt(2 * Math.PI)); // prettier-ignore
-const weigh = (evidence: Evidence[], type = single!) => studWeights(evidence, [], grid, type, S);
+const weigh = (evidence: Evidence[], type = single!) =>
+  studWeights(
+    evidence.flatMap((e) => saysOf(e) ?? []),
+    [],
+    grid,
+    type,
+    S,
+  );
 
 describe('how much readings speak for a stud', () => {
   const nothing = Math.log(0.95);
@@ -50,7 +57,7 @@ describe('how much readings speak for a stud', () => {
       expect(hit[at(l)]).toBeCloseTo(nothing + trust, 9);
       expect(miss[at(l)]).toBeCloseTo(nothing - trust, 9);
     }
-    for (const l of [1222 - 38, 1223]) expect(hit[at(l)]).toBeCloseTo(nothing, 9);
+    for (const l of [1222 - 39, 1223]) expect(hit[at(l)]).toBeCloseTo(nothing, 9);
   });
   it('silence counts only where somebody scanned', () => {
     const logs = studWeights([], [scan(1000, 1300)], grid, single!, S);

@@ -1,54 +1,66 @@
-import type { Job, Plan } from '@steddo/contract';
-import { armDrawn, formatTape, holeVerdict, setMayCover, tapeOf } from '@steddo/core';
+import type { Job, NextLook, Plan } from '@steddo/contract';
+import { armDrawn, formatTape, holeState, setMayCover, tapeOf } from '@steddo/core';
 import { markName } from '@steddo/text';
 import type { Swung } from './armShapes';
+import {
+  evidenceShapes,
+  hazardShapes,
+  insideShapes,
+  nextLookShapes,
+  ribbonShapes,
+} from './wallShapes';
 import { join, type Box, type Label, type Scene, type Shape } from './scene';
 
 /** Which measures hang on the wall in a view. */
 export type LabelSet = 'heights' | 'holes' | 'studs' | 'none';
 
+/** What a stage adds to the wall: the arm where a hand has brought it, and where to look next. */
+export interface FaceExtras {
+  swung?: Swung | undefined;
+  look?: NextLook | undefined;
+}
+
 /**
  * The wall seen from the room, true to scale: everything in it is the job's or the plan's own
  * number. Shapes come in painting order.
  */
-export function faceScene(job: Job, plan: Plan, labels: LabelSet, swung?: Swung): Scene {
+export function faceScene(
+  job: Job,
+  plan: Plan,
+  labels: LabelSet,
+  { swung, look }: FaceExtras = {},
+): Scene {
   const { width, height } = job.room.wall;
   const bounds = { left: 0, right: width, bottom: 0, top: height };
+  const inside = labels === 'studs';
+  const focus = focusOf(plan, bounds, labels);
   const shapes: Shape[] = [
     { kind: 'rect', role: 'wall', id: 'wall', ...bounds },
     ...zoneShapes(job),
-    ...studShapes(plan, bounds),
+    ...insideShapes(plan, bounds),
+    ...(inside ? hazardShapes(plan) : []),
     ...objectShapes(job, false),
-    ...markShapes(job),
+    ...(inside ? [] : evidenceShapes(job, plan)),
     ...setShapes(job, plan),
     ...(swung ? turnedShapes(plan, swung) : []),
     ...objectShapes(job, true),
     ...plateShapes(job, plan),
     ...eyeLines(job, bounds),
     ...settledMarks(job, plan),
+    // tape, pokes and looks are what the hand is at: over the set where that is only thought of
+    ...(inside
+      ? [...ribbonShapes(plan, focus.bottom), ...evidenceShapes(job, plan), ...nextLookShapes(look)]
+      : []),
     ...holeShapes(plan),
     { kind: 'line', role: 'floor', id: 'floor', x1: 0, y1: 0, x2: width, y2: 0 },
     { kind: 'line', role: 'ceiling', id: 'ceiling', x1: 0, y1: height, x2: width, y2: height },
   ];
   return {
     bounds,
-    focus: focusOf(plan, bounds, labels),
+    focus,
     shapes,
     labels: labelsFor(job, plan, labels),
   };
-}
-
-function studShapes(plan: Plan, wall: Box): Shape[] {
-  return (plan.studs ?? []).map((s, i) => ({
-    kind: 'rect',
-    role: 'stud',
-    id: `stud-${i}`,
-    weight: s.probability,
-    left: s.centre - s.width / 2,
-    right: s.centre + s.width / 2,
-    bottom: wall.bottom,
-    top: wall.top,
-  }));
 }
 
 /** Things that the set may cover are drawn over it, dashed, so that they stay in sight. */
@@ -65,20 +77,6 @@ function objectShapes(job: Job, covered: boolean): Shape[] {
       bottom: o.bottom,
       top: o.top,
     }));
-}
-
-const TICK_MM = 60;
-
-function markShapes(job: Job): Shape[] {
-  return (job.evidence ?? [])
-    .filter((e) => (e.wall ?? 'main') === 'main' && e.y !== undefined)
-    .map((e) => {
-      const y = e.y ?? 0;
-      const level = e.kind === 'nogging';
-      const [dx, dy] = level ? [TICK_MM, 0] : [0, TICK_MM];
-      const role = level ? 'level-mark' : 'stud-mark';
-      return { kind: 'line', role, id: e.id, x1: e.x - dx, y1: y - dy, x2: e.x + dx, y2: y + dy };
-    });
 }
 
 /** Set's frame around its picture, mm: drawn only, never measured. */
@@ -166,7 +164,7 @@ function holeShapes(plan: Plan): Shape[] {
     id: h.id,
     x: h.x,
     y: h.y,
-    state: holeVerdict(h.probability),
+    state: holeState(h),
   }));
 }
 
@@ -184,6 +182,8 @@ function zoneShapes(job: Job): Shape[] {
       top,
     }));
 }
+
+const TICK_MM = 60;
 
 /** Short strips of tape where gazes met the wall. */
 function settledMarks(job: Job, plan: Plan): Shape[] {
@@ -229,12 +229,14 @@ function labelsFor(job: Job, plan: Plan, set: LabelSet): Label[] {
       text: show(s.centre),
       x: s.centre,
       y: studLabelHeight(plan),
-      side: 'above',
+      side: 'below',
     }));
   return [];
 }
 
-const studLabelHeight = (plan: Plan): number => (plan.placement ? plan.placement.bottom / 2 : 600);
+/** Under the ribbon of probability. */
+const studLabelHeight = (plan: Plan): number =>
+  plan.placement ? Math.max(0, plan.placement.bottom - 2 * MARGIN_MM) : 0;
 
 type Show = (mm: number) => string;
 

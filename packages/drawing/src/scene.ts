@@ -26,6 +26,26 @@ export type Role =
   | 'stud-mark'
   | 'level-mark'
   | 'hole'
+  // inside the wall
+  | 'stud-doubt'
+  | 'nogging'
+  | 'backing'
+  | 'joint-line'
+  | 'poke'
+  | 'poke-wood'
+  | 'odd-mark'
+  | 'live-mark'
+  | 'look'
+  | 'look-met'
+  | 'hazard-zone'
+  | 'zone-behind'
+  | 'hazard-seen'
+  | 'ribbon'
+  | 'ribbon-ground'
+  | 'next-look'
+  | 'run-cable'
+  | 'run-metal'
+  | 'run-plastic'
   // seen from the side and from above
   | 'cut'
   | 'set-cut'
@@ -88,6 +108,7 @@ export type Shape =
       polygons: readonly (readonly (readonly [number, number])[])[];
     }
   | { kind: 'circle'; role: Role; id: string; name?: string; x: number; y: number; r: number }
+  | { kind: 'cross-hair'; role: Role; id: string; x: number; y: number }
   | {
       kind: 'cross';
       role: Role;

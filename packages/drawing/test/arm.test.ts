@@ -88,7 +88,7 @@ describe('the arm from above', () => {
 describe('the same pose in the other views', () => {
   const corners = points(aboveScene(atticSnug, made, swung), 'set-cut');
   it('face on as wide as it is seen from above, at the height where it hangs', () => {
-    const turned = shape(faceScene(atticSnug, made, 'heights', swung), 'set-turned')!;
+    const turned = shape(faceScene(atticSnug, made, 'heights', { swung }), 'set-turned')!;
     const xs = corners.map(([x]) => x);
     const { bottom, top } = made.placement!;
     expect(turned).toMatchObject({ left: Math.min(...xs), right: Math.max(...xs), bottom, top });

@@ -19,7 +19,7 @@ describe('samples', () => {
   });
   it('the whole plan is valid, and is what the guest room gives', () => {
     expect(checkFile(planFormat, samplePlan)).toMatchObject({ ok: true });
-    const made = planFile(plan(guestRoom, { catalogue: demoCatalogue }), guestRoom);
+    const made = planFile(plan(guestRoom, { catalogue: demoCatalogue, nextLook: true }), guestRoom);
     expect(JSON.parse(JSON.stringify(made))).toEqual(samplePlan);
   });
   it.each(demoRooms)('$id: its plan is valid', ({ job }) => {

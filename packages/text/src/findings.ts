@@ -1,6 +1,7 @@
 import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { bindingName, buildName, schoolName } from './names';
+import { seenName, servedName, wayName } from './looks';
 import { fieldName } from './paths';
 import { capital, rounded, type Say } from './say';
 
@@ -16,6 +17,22 @@ const SENTENCES: Sentences = {
     'Nobody has worked out yet whether this holds. Check the load against the leaflet and local codes before you drill.',
   'nobody-looked': (v) =>
     `Nobody has looked inside the wall at ${v.holes === 1 ? 'this hole' : `these ${v.holes} holes`}. A cable or pipe can cross a stud; a lag goes deeper than the cable's hole. Look first; if in doubt, do not drill.`,
+  'looked-one-side': (v) =>
+    `${holeList(v.holes)}: only one bay beside the stud has been looked into. Look into the other before you drill.`,
+  'hole-in-zone': (v, say) =>
+    `${holeList(v.holes)}: ${servedName(v.what)} ${v.object === '' ? 'of the wet room behind may run anywhere in this wall' : `may run ${wayName(v.way)} ${say.thing(v.object)} just there`}. Look first.`,
+  'seen-at-hole': (v) =>
+    v.what === 'live'
+      ? `${holeList(v.holes)}: the finder showed a live wire there. Do not drill. Look into both bays, or move the holes.`
+      : `${holeList(v.holes)}: ${seenName(v.what)} was seen there. Do not drill. Move the mount, or have it moved by a licensed trade.`,
+  'seen-at-opening': (v, say) =>
+    `${capital(say.thing(v.object))}: ${seenName(v.what)} was seen where it is to be cut. Do not cut.`,
+  'opening-unlooked': (v, say) =>
+    `Nobody has looked inside the wall where ${say.thing(v.object)} is to be cut${v.from === '' ? '' : `, and ${servedName(v.what)} of ${say.thing(v.from)} may run through it`}. Cut the smaller opening first, so that you can back out.`,
+  'felt-something': (v, say) =>
+    `Something was felt in the wall ${say.length(v.xMm)} from the left, ${say.length(v.yMm)} up. Stop. Find out what it is: look into both bays there. Anything electrical, gas or water is for a licensed trade.`,
+  'finder-limits': () =>
+    'A live or metal scan misses cables that do not touch the board, and sees no plastic pipe; guard plates cannot be relied on. Only a look tells.',
   'still-guessed': (v, say) =>
     `Still a guess, measure before you drill: ${list(v.paths.map((p) => fieldName(p, say)))}.`,
   'outline-off-diagonal': (v, say) =>
@@ -158,6 +175,9 @@ const SENTENCES: Sentences = {
   'level-beyond-slots': (v) =>
     `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
 };
+
+const holeList = (ids: readonly string[]): string =>
+  `${ids.length === 1 ? 'Hole' : 'Holes'} ${list(ids.map((id) => id.replace(/^h/, '')))}`;
 
 /** What keeps a seat from being faced, and what would do it. */
 export function stopText(by: string, neededMm: number, say: Say): string {

@@ -96,7 +96,10 @@ export function Drawing({
 const TABS_HIGH_PX = 36;
 
 const MOVING = new Set(['set', 'picture', 'plate', 'open', 'slot', 'hook', 'centre-line']);
-const ON_TOP = new Set(['cover', 'hole', 'insert', 'arm', 'arm-hole', 'asked', 'settled']);
+const ON_TOP = new Set([
+  'cover', 'hole', 'insert', 'arm', 'arm-hole', 'asked', 'settled', 'stud-mark', 'level-mark', 'odd-mark',
+  'live-mark', 'poke', 'poke-wood', 'look', 'look-met', 'ribbon', 'ribbon-ground', 'next-look', 'hazard-seen',
+]); // prettier-ignore
 
 function tapeOn(
   scene: Scene,

@@ -3,10 +3,12 @@ import { faceScene, type LabelSet } from '@steddo/drawing';
 import { useRoomContext } from '../features/room/RoomContext';
 import type { BuiltStage } from '../features/room/stages';
 import { useSwung } from '../features/reach/ArmContext';
+import { useTool, useWallLook } from '../features/wall/WallContext';
 import { Drawing } from './Drawing';
 import { ItemHandles } from './ItemHandles';
 import { wallMovables } from './movables';
 import { SetHandle } from './SetHandle';
+import { ToolHandle } from './ToolHandle';
 
 export interface FaceProps {
   stage: BuiltStage;
@@ -19,7 +21,12 @@ export interface FaceProps {
 export function FaceView({ stage, labels, movable, whole }: FaceProps) {
   const { job, plan, readOnly } = useRoomContext();
   const swung = useSwung(stage);
-  const scene = useMemo(() => faceScene(job, plan, labels, swung), [job, plan, labels, swung]);
+  const look = useWallLook(stage);
+  const tool = useTool(stage);
+  const scene = useMemo(
+    () => faceScene(job, plan, labels, { swung, look }),
+    [job, plan, labels, swung, look],
+  );
   // the view follows the wall and not the set, so that a dragged set moves under a standing wall
   const box = whole || stage === 'room' ? scene.bounds : frozenBox(scene.focus);
   const things = stage === 'room' && !readOnly;
@@ -33,10 +40,11 @@ export function FaceView({ stage, labels, movable, whole }: FaceProps) {
       cornerPx={
         stage === 'room' || stage === 'height' || stage === 'mount' || stage === 'reach' ? 270 : 96
       }
-      grips={movable || things}
+      grips={movable || things || tool !== undefined}
       over={(view) => (
         <>
           {movable && plan.placement ? <SetHandle view={view} /> : null}
+          {tool ? <ToolHandle view={view} tool={tool} /> : null}
           {things ? (
             <ItemHandles
               view={view}

@@ -19,7 +19,7 @@ export function Names({
   const palette = usePalette();
   const put: PxBox[] = [];
   const named = shapes.flatMap((s) => {
-    if (s.kind === 'cross' || s.kind === 'poly' || s.kind === 'area' || !s.name) return [];
+    if (isNameless(s) || !s.name) return [];
     const { name } = s;
     const long = name.length * CHAR_PX;
     const boxes = placesFor(s, view, width, long).map((p) => ({ ...p, width: long, height: LINE_PX }));
@@ -51,7 +51,11 @@ interface Place {
   y: number;
 }
 type PxBox = Place & { width: number; height: number };
-type Named = Exclude<Shape, { kind: 'cross' | 'poly' | 'area' }>;
+type Nameless = Extract<Shape, { kind: 'cross' | 'cross-hair' | 'poly' | 'area' }>;
+type Named = Exclude<Shape, Nameless>;
+
+const NAMELESS = new Set<Shape['kind']>(['cross', 'cross-hair', 'poly', 'area']);
+const isNameless = (s: Shape): s is Nameless => NAMELESS.has(s.kind);
 
 /** Where a name may stand, the best place first. */
 function placesFor(s: Named, view: View, width: number, long: number): Place[] {

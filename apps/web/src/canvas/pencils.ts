@@ -59,6 +59,53 @@ export function pencil(role: Role, palette: Palette): Pencil {
       return { fill: tape, fillOpacity: 0.3, stroke: 'none' };
     case 'map-poor':
       return { fill: 'url(#poor)', stroke: 'none' };
+    case 'stud-doubt':
+      return { fill: wood, fillOpacity: 0.1, stroke: 'none' };
+    case 'nogging':
+      return { fill: wood, fillOpacity: 0.3, stroke: wood, strokeDasharray: DASH };
+    case 'backing':
+      return { fill: wood, fillOpacity: 0.2, stroke: wood, strokeWidth: 1.6 };
+    case 'poke':
+      return { fill: sheet, stroke: ink, strokeWidth: 1.6 };
+    case 'poke-wood':
+      return { fill: wood, stroke: ink, strokeWidth: 1.6 };
+    case 'look':
+      return { fill: sheet, stroke: palette.go, strokeWidth: 3 };
+    case 'look-met':
+      return { fill: sheet, stroke: palette.stop, strokeWidth: 3 };
+    case 'hazard-zone':
+      return { fill: palette.caution, fillOpacity: 0.1, stroke: 'none' };
+    case 'zone-behind':
+      return {
+        fill: palette.caution,
+        fillOpacity: 0.05,
+        stroke: palette.caution,
+        strokeDasharray: '1 6',
+      };
+    case 'hazard-seen':
+      return {
+        fill: palette.stop,
+        fillOpacity: 0.22,
+        stroke: palette.stop,
+        strokeWidth: 1.2,
+        strokeDasharray: '6 3',
+      };
+    case 'ribbon-ground':
+      return { fill: sheet, fillOpacity: 0.85, stroke: palette.hairline, strokeWidth: 1 };
+    case 'ribbon':
+      return {
+        fill: wood,
+        fillOpacity: 0.85,
+        stroke: ink,
+        strokeWidth: 1,
+        strokeLinejoin: 'round',
+      };
+    case 'run-cable':
+      return { fill: palette.stop, fillOpacity: 0.7, stroke: ink, strokeWidth: 1 };
+    case 'run-metal':
+      return { fill: soft, stroke: ink, strokeWidth: 1.4 };
+    case 'run-plastic':
+      return { fill: sheet, stroke: ink, strokeWidth: 1.4 };
     case 'gap':
       return { fill: sheet, stroke: action, strokeWidth: 1.2, strokeDasharray: '2 3' };
     default:

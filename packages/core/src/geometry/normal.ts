@@ -13,4 +13,5 @@ export function chanceWithin(half: number, off: number, sd: number): number {
   return Math.max(0, cumulative((half - off) / sd) - cumulative((-half - off) / sd));
 }
 
-const cumulative = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2;
+/** Chance of a standard normal value below `z`. `cumulative(1.96)` is 0.975. */
+export const cumulative = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2;

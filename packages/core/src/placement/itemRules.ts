@@ -16,6 +16,7 @@ const DEFAULTS: Record<ItemKind, { setMayCover: boolean; plateMayCover: boolean 
   door: { setMayCover: false, plateMayCover: false },
   vent: { setMayCover: false, plateMayCover: false },
   pipe: { setMayCover: true, plateMayCover: false },
+  gas: { setMayCover: false, plateMayCover: false },
   soundbar: { setMayCover: false, plateMayCover: false },
   box: { setMayCover: true, plateMayCover: false },
   other: { setMayCover: false, plateMayCover: false },

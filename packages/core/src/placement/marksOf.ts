@@ -1,4 +1,4 @@
-import type { Hole, Mark, Stud, Working } from '@steddo/contract';
+import type { Hole, Mark, Working } from '@steddo/contract';
 import { half, leaf, minus, named, sum } from '../working';
 
 export interface MarkInput {
@@ -10,7 +10,6 @@ export interface MarkInput {
   /** The height is absent while only the plate's bottom was measured. */
   plate?: { x: Working; bottom: Working; height?: number };
   holes: readonly Hole[];
-  studs: readonly Stud[];
 }
 
 /** Every pencil mark with its four distances, each with its working. mm. */
@@ -38,11 +37,7 @@ export function marksOf(input: MarkInput): Mark[] {
       marks.push(make('plate-top', plateX, sum('plate-top', plateBottom, size)));
     }
   }
-  for (const hole of input.holes) {
-    const stud = input.studs[hole.stud];
-    const x = stud?.working ?? leaf('stud-centre', hole.x, 'mm');
-    marks.push(make(hole.id, x, hole.working));
-  }
+  for (const hole of input.holes) marks.push(make(hole.id, hole.workings.x, hole.working));
   return marks;
 }
 

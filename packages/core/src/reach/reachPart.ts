@@ -1,6 +1,7 @@
-import type { Finding, Job, Mount, Plan, Stud, Working } from '@steddo/contract';
+import type { Finding, Job, Mount, Plan, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { faceOut } from '../sight/viewerAngles';
+import type { StudsFound } from '../wall/inferStuds';
 import { moves, reachOf } from './arm';
 import { cornerOut } from './cornerOut';
 import { cableRun } from './cableRun';
@@ -14,7 +15,7 @@ import { overWalkway } from './walkway';
 export interface ReachInput {
   job: Job;
   plan: Plan;
-  studs: readonly Stud[];
+  found: StudsFound;
   centreX: Working;
   plateX: number;
   spacer?: Working;
@@ -61,7 +62,7 @@ function spacerOf({ screen }: Plan): number {
 const modelOf = ({ job, plan, plateX, spacer }: ReachInput, mount: Mount) =>
   reachModel(job, mount, { ...plan.placement!, plateX, spacer: spacer?.value ?? 0 });
 
-function sectionOf({ job, plan, studs, centreX }: ReachInput, mount: Mount, model: ReachModel, front: Working) {
+function sectionOf({ job, plan, found, centreX }: ReachInput, mount: Mount, model: ReachModel, front: Working) {
   const p = plan.placement!;
   const { arm } = model.reach;
   const seats = seatsOf(job);
@@ -76,7 +77,7 @@ function sectionOf({ job, plan, studs, centreX }: ReachInput, mount: Mount, mode
     centreOffset: arm.folded.x - model.plateX,
     seats: services.map((s) => (s.stoppedBy && plan.ranking ? { ...s, servedBy: served } : s)),
     ...(shared ? { shared } : {}),
-    folds: foldChoices(job, mount, studs, centreX, p.fold),
+    folds: foldChoices(job, mount, found, centreX, p.fold),
     clearance: clearances(job, model.reach, p.bottom, p.top),
     cableSlack: cableSlack.value,
     ...(leads.length > 0 ? { leads } : {}),

@@ -1,19 +1,11 @@
-import type {
-  Finding,
-  Fixing,
-  Hole,
-  Job,
-  Mount,
-  Plan,
-  Side,
-  Stud,
-  Working,
-} from '@steddo/contract';
+import type { Finding, Fixing, Hole, Job, Mount, Plan, Side, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { foldOffsetOf } from '../reach/arm';
 import { boardOf } from '../mount/fitMount';
 import { PILOT_OVERDRILL_MM, SAME_MM } from '../tolerances';
+import { chanceAt } from '../wall/holeChance';
 import { holeVerdict } from '../wall/holeVerdict';
+import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../working';
 import { holesOf } from './holesOf';
 import { leadBand, leadBit, leadDepth } from './leadHole';
@@ -21,8 +13,10 @@ import {
   placePlate,
   studsNeeded,
   usableSlots,
+  type Aim,
   type PlateOnStuds,
   type PlateSpot,
+  type SearchInput,
 } from './placePlate';
 
 /** Step one, before the height is known: the plate sideways over the studs. */
@@ -76,26 +70,24 @@ export function plateSpots(job: Job, mount: Mount, centreX: Working): PlateSpot[
   return both.filter((s) => job.choices?.fold === undefined || s.fold === job.choices.fold);
 }
 
+/** Where each stud would be drilled: its middle, or a double's ply; and how sure that is wood. */
+export const aimsAt = ({ studs, belief }: StudsFound, diameter: number): Aim[] =>
+  studs.map((s) => {
+    const x = s.drillAt ?? s.working ?? leaf('stud-centre', s.centre, 'mm');
+    return { x, chance: Math.min(1, chanceAt(belief, x.value, diameter).lands) };
+  });
+
 /** Puts the plate over the studs as near to its nominal place as the slots allow. */
-export function planPlate(
-  job: Job,
-  mount: Mount,
-  studs: readonly Stud[],
-  centreX: Working,
-): PlatePlan {
+export function planPlate(job: Job, mount: Mount, found: StudsFound, centreX: Working): PlatePlan {
   const spots = plateSpots(job, mount, centreX);
-  const chosen = job.choices?.plateX;
-  const fixedX =
-    chosen === undefined
-      ? undefined
-      : leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' });
+  const fixedX = chosenPlateX(job);
   const resting = nearestSpot(spots, fixedX);
   const base = { x: fixedX ?? resting.nominal, fold: resting.fold };
   const beyond = fixedX ? beyondSlide(mount, fixedX.value - resting.nominal.value) : [];
   const fixing = fixingFor(mount, job);
   if ('code' in fixing) return { ...base, findings: [fixing, ...beyond] };
   if (!mount.plate?.slots?.length) return { ...base, findings: beyond };
-  const search = { mount, fixing, studs, spots, ...(fixedX ? { fixedX } : {}) };
+  const search = searchOf(job, mount, fixing, found, centreX);
   const lacking = lackingFindings(search, mount, fixing);
   if (lacking.length > 0) return { ...base, findings: [...lacking, ...beyond] };
   const result = placePlate(search);
@@ -106,6 +98,26 @@ export function planPlate(
   const { x, fold } = result.found;
   return { x, fold, onStuds: result.found, fixing, findings: beyond };
 }
+
+function chosenPlateX(job: Job): Working | undefined {
+  const chosen = job.choices?.plateX;
+  return chosen === undefined
+    ? undefined
+    : leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' });
+}
+
+function searchOf(job: Job, mount: Mount, fixing: Fixing, found: StudsFound, centreX: Working): SearchInput {
+  const fixedX = chosenPlateX(job);
+  const aims = aimsAt(found, fixing.diameter);
+  return { mount, fixing, aims, spots: plateSpots(job, mount, centreX), ...(fixedX ? { fixedX } : {}) };
+} // prettier-ignore
+
+/** What the plate's place is searched among; undefined where no lags into studs are planned here. */
+export function plateSearch(job: Job, mount: Mount, found: StudsFound, centreX: Working): { search: SearchInput; fixing: Fixing } | undefined {
+  const fixing = fixingFor(mount, job);
+  if ('code' in fixing || !mount.plate?.slots?.length) return undefined;
+  return { search: searchOf(job, mount, fixing, found, centreX), fixing };
+} // prettier-ignore
 
 function nearestSpot(spots: readonly PlateSpot[], fixedX?: Working): PlateSpot {
   const off = (s: PlateSpot) => (fixedX ? Math.abs(s.nominal.value - fixedX.value) : 0);
@@ -119,12 +131,12 @@ function beyondSlide(mount: Mount, shiftMm: number): Finding[] {
 }
 
 function lackingFindings(
-  search: Parameters<typeof usableSlots>[0] & { studs: readonly Stud[] },
+  search: Parameters<typeof usableSlots>[0] & { aims: readonly Aim[] },
   mount: Mount,
   fixing: Fixing,
 ): Finding[] {
   const needed = studsNeeded(mount);
-  const found = search.studs.length;
+  const found = search.aims.length;
   if (found < needed) return [finding('studs-needed', 'caution', 'wall', { found, needed })];
   const rows = new Set(usableSlots(search).map((s) => s.slot.y)).size;
   const perStud = Math.ceil(fixing.count / needed);
@@ -143,7 +155,7 @@ export interface Drilling {
 export function planHoles(
   job: Job,
   mount: Mount,
-  studs: readonly Stud[],
+  found: StudsFound,
   plan: PlatePlan,
   plateBottom: Working,
 ): Drilling {
@@ -157,12 +169,12 @@ export function planHoles(
   const depthMm = depth.value - PILOT_OVERDRILL_MM - boardOf(build);
   if (depthMm <= 0)
     return { holes: [], findings: [finding('lag-too-short', 'stop', 'holes', { depthMm })] };
-  const holes = holesOf({ job, mount, fixing, studs, plate: onStuds, plateBottom, bit, depth });
+  const holes = holesOf({ job, mount, fixing, found, plate: onStuds, plateBottom, bit, depth });
   const worst = Math.min(...holes.map((h) => h.probability));
   return {
     holes,
     scheme: {
-      key: `studs:${onStuds.columns.map((c) => Math.round(studs[c.stud]!.centre)).join('+')}`,
+      key: `studs:${onStuds.columns.map((c) => Math.round(found.studs[c.stud]!.centre)).join('+')}`,
       kind: 'lags-in-studs',
       shift: onStuds.shift,
       worstProbability: worst,
@@ -177,10 +189,7 @@ function holeFindings(
   bitMm: number,
   band: ReturnType<typeof leadBand>,
 ): Finding[] {
-  const found = [
-    finding('loads-not-checked', 'caution', 'holes', {}),
-    finding('nobody-looked', 'caution', 'holes', { holes: holes.length }, 'NEC 300.4, from memory'),
-  ];
+  const found = [finding('loads-not-checked', 'caution', 'holes', {})];
   for (const hole of oncePerStud(holes)) {
     const level = holeVerdict(hole.probability);
     if (level === 'go') continue;

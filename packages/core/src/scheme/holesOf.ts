@@ -1,5 +1,6 @@
-import type { Fixing, Hole, Job, Mount, Stud, Working } from '@steddo/contract';
+import type { Fixing, Hole, Job, Mount, Working } from '@steddo/contract';
 import { holeChance } from '../wall/holeChance';
+import type { StudsFound } from '../wall/inferStuds';
 import { leaf, sum } from '../working';
 import type { PlateOnStuds } from './placePlate';
 
@@ -7,7 +8,7 @@ export interface HoleInput {
   job: Job;
   mount: Mount;
   fixing: Fixing;
-  studs: readonly Stud[];
+  found: StudsFound;
   plate: PlateOnStuds;
   plateBottom: Working;
   bit: Working;
@@ -19,7 +20,7 @@ const TICKED_MM = 3;
 
 /**
  * The holes in drilling order: the top row first (level on it), left to right, then the rows below.
- * Each sits on the middle of its stud, at the middle of its slot's height.
+ * Each sits on the middle of its stud, or of one ply of a double, at the middle of its slot's height.
  */
 export function holesOf(input: HoleInput): Hole[] {
   const { plate, mount } = input;
@@ -55,16 +56,18 @@ interface Place {
   y: Working;
 }
 
-function holeAt({ job, fixing, studs, bit, depth }: HoleInput, place: Place): Hole {
-  const stud = studs[place.stud]!;
+function holeAt({ job, fixing, found, bit, depth }: HoleInput, place: Place): Hole {
+  const stud = found.studs[place.stud]!;
+  const at = stud.drillAt ?? stud.working ?? leaf('stud-centre', stud.centre, 'mm');
+  const x = at.value;
   const { y, ...rest } = place;
-  const chance = holeChance(stud, stud.centre, fixing.diameter);
+  const chance = holeChance(found.belief, x, fixing.diameter);
   const done = (job.drilled ?? []).some(
-    (d) => d.hole === place.id && Math.hypot(d.x - stud.centre, d.y - y.value) <= TICKED_MM,
+    (d) => d.hole === place.id && Math.hypot(d.x - x, d.y - y.value) <= TICKED_MM,
   );
   return {
     ...rest,
-    x: stud.centre,
+    x,
     y: y.value,
     into: 'stud',
     fixing: { kind: fixing.kind, diameter: fixing.diameter, length: fixing.length },
@@ -74,6 +77,6 @@ function holeAt({ job, fixing, studs, bit, depth }: HoleInput, place: Place): Ho
     hazard: 'nobody-looked',
     done,
     working: y,
-    workings: { bit, depth, probability: chance },
+    workings: { x: at, bit, depth, probability: chance },
   };
 }

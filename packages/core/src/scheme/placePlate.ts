@@ -1,5 +1,6 @@
-import type { Fixing, Mount, Side, Slot, Stud, Working } from '@steddo/contract';
-import { HOLE_CAUTION, SAME_MM } from '../tolerances';
+import type { Fixing, Mount, Side, Slot, Working } from '@steddo/contract';
+import { SAME_MM } from '../tolerances';
+import { holeVerdict } from '../wall/holeVerdict';
 import { leaf, minus, sum } from '../working';
 
 /** Where the plate may sit for each fold: nominal centre and the slide of the set on it. */
@@ -26,10 +27,17 @@ export type PlateSearch =
   /** Further than the slide allows by so much; undefined when no shift would do. */
   | { ok: false; shortMm?: number };
 
+/** Where a stud would be drilled, and the chance that the hole is all in one ply. */
+export interface Aim {
+  x: Working;
+  chance: number;
+}
+
 export interface SearchInput {
   mount: Mount;
   fixing: Fixing;
-  studs: readonly Stud[];
+  /** One for each stud, left to right. */
+  aims: readonly Aim[];
   spots: readonly PlateSpot[];
   /** Installer's own plate centre; then only this is tried. */
   fixedX?: Working;
@@ -51,8 +59,13 @@ export function placePlate(input: SearchInput): PlateSearch {
 export const studsNeeded = (mount: Mount): number => mount.studs?.count ?? 2;
 
 function search(input: SearchInput, slide: number): PlateOnStuds | undefined {
-  const options = input.spots.flatMap((spot) =>
-    studSets(input).flatMap((set) =>
+  return plateOptions(input, slide).sort((a, b) => compare(a, b, input.aims))[0];
+}
+
+/** Every plate centre worth trying, with the studs that its slots come over. */
+export function plateOptions(input: SearchInput, slide = input.mount.slide ?? 0): PlateOnStuds[] {
+  return input.spots.flatMap((spot) =>
+    studSets(input, spot, slide).flatMap((set) =>
       candidates(input, spot, set, slide).flatMap((x) => {
         const columns = columnsAt(input, set, x.value);
         const shift = x.value - spot.nominal.value;
@@ -60,26 +73,36 @@ function search(input: SearchInput, slide: number): PlateOnStuds | undefined {
       }),
     ),
   );
-  return options.sort((a, b) => compare(a, b, input.studs))[0];
 }
+
+const DOUBT = { go: 0, caution: 1, stop: 2 } as const;
 
 /** Sure studs before doubtful ones, then the least shift, then the widest stance. */
-function compare(a: PlateOnStuds, b: PlateOnStuds, studs: readonly Stud[]): number {
-  const sure = (o: PlateOnStuds) =>
-    o.columns.every((c) => studs[c.stud]!.probability >= HOLE_CAUTION) ? 0 : 1;
+function compare(a: PlateOnStuds, b: PlateOnStuds, aims: readonly Aim[]): number {
+  const doubt = (o: PlateOnStuds) =>
+    Math.max(...o.columns.map((c) => DOUBT[holeVerdict(aims[c.stud]!.chance)]));
   const stance = (o: PlateOnStuds) =>
-    studs[o.columns.at(-1)!.stud]!.centre - studs[o.columns[0]!.stud]!.centre;
+    aims[o.columns.at(-1)!.stud]!.x.value - aims[o.columns[0]!.stud]!.x.value;
   const shift = Math.abs(a.shift) - Math.abs(b.shift);
-  return sure(a) - sure(b) || (Math.abs(shift) > SAME_MM ? shift : stance(b) - stance(a));
+  return doubt(a) - doubt(b) || (Math.abs(shift) > SAME_MM ? shift : stance(b) - stance(a));
 }
 
-/** Neighbouring or further studs, left to right, as many as the mount needs. */
-function studSets({ mount, studs }: SearchInput): number[][] {
+/** Neighbouring or further studs within the plate's reach, left to right, as many as the mount needs. */
+function studSets(
+  { mount, aims, fixedX }: SearchInput,
+  spot: PlateSpot,
+  slide: number,
+): number[][] {
+  const middle = fixedX?.value ?? spot.nominal.value;
+  const slots = mount.plate?.slots ?? [];
+  const half = Math.max(0, ...slots.map((s) => Math.abs(s.x) + s.length / 2));
+  const reach = half + (fixedX ? 0 : slide) + SAME_MM;
+  const near = aims.flatMap((a, i) => (Math.abs(a.x.value - middle) <= reach ? [i] : []));
   const choose = (from: number, left: number): number[][] => {
     if (left === 0) return [[]];
     const sets: number[][] = [];
-    for (let i = from; i <= studs.length - left; i++)
-      for (const rest of choose(i + 1, left - 1)) sets.push([i, ...rest]);
+    for (let i = from; i <= near.length - left; i++)
+      for (const rest of choose(i + 1, left - 1)) sets.push([near[i]!, ...rest]);
     return sets;
   };
   return choose(0, studsNeeded(mount));
@@ -93,17 +116,17 @@ function candidates(
 ): Working[] {
   if (input.fixedX) return [input.fixedX];
   const ends = set.flatMap((i) => usableSlots(input).flatMap(({ slot, travel, index }) =>
-    slotEnds(input.studs[i]!, slot, travel, index))); // prettier-ignore
+    slotEnds(input.aims[i]!, slot, travel, index))); // prettier-ignore
   const reach = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
   return [spot.nominal, ...ends.filter(reach)];
 }
 
 /** Plate centres at which the stud's middle is at either end of the slot's travel. */
-function slotEnds(stud: Stud, slot: Slot, travel: number, index: number): Working[] {
+function slotEnds(aim: Aim, slot: Slot, travel: number, index: number): Working[] {
   const path = `mount.plate.slots.${index}`;
   const centred = minus(
     'plate-from-stud',
-    stud.working ?? leaf('stud-centre', stud.centre, 'mm'),
+    aim.x,
     leaf('slot-x', slot.x, 'mm', { path: `${path}.x` }),
   );
   const play = leaf('slot-travel', travel, 'mm', { path: `${path}.length` });
@@ -129,7 +152,7 @@ export function usableSlots({
 function columnsAt(input: SearchInput, set: readonly number[], x: number): Column[] | undefined {
   const perStud = Math.ceil(input.fixing.count / set.length);
   const columns = set.map((stud) => {
-    const rows = rowsUnder(input, input.studs[stud]!.centre - x);
+    const rows = rowsUnder(input, input.aims[stud]!.x.value - x);
     return rows.length < perStud ? undefined : { stud, slots: spread(rows, perStud) };
   });
   return columns.every((c) => c !== undefined) ? columns : undefined;

@@ -1,19 +1,50 @@
-import type { Stud, Working } from '@steddo/contract';
-import { chanceWithin } from '../geometry/normal';
+import type { Working } from '@steddo/contract';
+import { cumulative } from '../geometry/normal';
 import { DRILL_SD_MM, EDGE_DIAMETERS } from '../tolerances';
 import { leaf, node } from '../working';
+import type { WallBelief } from './wallBelief';
 
 /**
- * Chance that a lag at `x` has wood for 1.5 diameters on both sides of its centre (NDS 12.5.1,
- * from memory), with the doubt about the stud and the drill's landing together.
- * A 7.94 mm lag on the middle of a 38 mm stud known to sd 2.83: half = 19 - 11.9 = 7.1 mm,
- * sd 3.2: 0.973 times the chance that there is a stud at all.
+ * Chance that a lag at `x` has wood of one ply for 1.5 diameters on both sides of its centre (NDS 12.5.1,
+ * from memory), over every place that the readings leave possible for a ply, with the drill landing
+ * 1.5 mm (sd) from its mark.
+ * A 7.94 mm lag on the middle of a 38 mm stud known to sd 2.83: half = 19 - 11.9 = 7.1 mm, 0.973.
  */
-export function holeChance(stud: Stud, x: number, diameter: number): Working {
-  const half = stud.width / 2 - EDGE_DIAMETERS * diameter;
-  const sd = Math.hypot(stud.sd, DRILL_SD_MM);
+export function holeChance(belief: WallBelief, x: number, diameter: number): Working {
+  const { beside, lands } = chanceAt(belief, x, diameter);
+  const near = Math.min(1, beside);
   return node('hole-chance', '*', 'ratio', [
-    leaf('stud-chance', stud.probability, 'ratio'),
-    leaf('lands-in-stud', chanceWithin(half, x - stud.centre, sd), 'ratio'),
+    leaf('stud-chance', near, 'ratio'),
+    leaf('lands-in-stud', near > 0 ? Math.min(1, lands / near) : 0, 'ratio'),
   ]);
+}
+
+/** Where the plies of each stud type begin, right of its layout ply's left face. */
+export const plyStarts = (plies: 1 | 2, offset: number, plyMm: number): number[] =>
+  plies === 1 ? [0] : [-offset, plyMm - offset];
+
+/** P(a ply with its middle within a ply's width of x), and P(the hole at x is all in one ply). */
+export function chanceAt(belief: WallBelief, x: number, diameter: number): { beside: number; lands: number } {
+  let [beside, lands] = [0, 0];
+  for (const { plyMm, types, chance } of belief.layers) {
+    const half = plyMm / 2 - EDGE_DIAMETERS * diameter;
+    types.forEach(({ plies, offset }, k) => {
+      for (const start of plyStarts(plies, offset, plyMm)) {
+        const shift = belief.grid.from + start + plyMm / 2;
+        const first = Math.max(0, Math.ceil(x - plyMm - shift));
+        const last = Math.min(belief.grid.size - 1, Math.floor(x + plyMm - shift));
+        for (let n = first; n <= last; n++) {
+          const p = chance[k]![n]!;
+          beside += p;
+          if (half > 0 && p > 1e-12) lands += p * landing(half, n + shift - x);
+        }
+      }
+    });
+  }
+  return { beside, lands };
+} // prettier-ignore
+
+/** Chance that the drill lands within `half` of a ply's middle that is `off` from the mark. */
+export function landing(half: number, off: number): number {
+  return cumulative((half - off) / DRILL_SD_MM) - cumulative((-half - off) / DRILL_SD_MM);
 }

@@ -1,8 +1,18 @@
-import type { Verdict } from '@steddo/contract';
+import type { Hole, Verdict } from '@steddo/contract';
 import { HOLE_CAUTION, HOLE_GO } from '../tolerances';
 
 /** What a chance of wood means for a hole: 0.98 and more go, from 0.90 caution, below stop. */
 export function holeVerdict(probability: number): Verdict {
   if (probability >= HOLE_GO) return 'go';
   return probability >= HOLE_CAUTION ? 'caution' : 'stop';
+}
+
+/**
+ * What may be done at a hole: the wood's word, and that of what is behind it. Something seen there is a
+ * stop; while nobody has looked into both bays it is at most a caution.
+ */
+export function holeState({ probability, hazard }: Pick<Hole, 'probability' | 'hazard'>): Verdict {
+  if (hazard === 'seen') return 'stop';
+  const wood = holeVerdict(probability);
+  return wood === 'go' && hazard !== 'clear' ? 'caution' : wood;
 }

@@ -74,3 +74,14 @@ export function pitchTail(prior: PitchPrior): { beyond: (k: number) => number; m
   weights.forEach((w, p) => (mean += w * p));
   return { beyond: (k) => (k < 0 ? 1 : (tail[k] ?? 0)), mean };
 }
+
+/** The taps as runs of neighbouring pitches, so that a loop over them need not look each pitch up. */
+export function tapRuns({ taps }: PitchPrior): { from: number; weights: Float64Array }[] {
+  const runs: { from: number; weights: number[] }[] = [];
+  for (const { pitch, weight } of taps) {
+    const last = runs.at(-1);
+    if (last && pitch === last.from + last.weights.length) last.weights.push(weight);
+    else runs.push({ from: pitch, weights: [weight] });
+  }
+  return runs.map(({ from, weights }) => ({ from, weights: Float64Array.from(weights) }));
+}

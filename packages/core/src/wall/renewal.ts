@@ -1,4 +1,4 @@
-import { longestPitch, pitchTail, type PitchPrior } from './pitchPrior';
+import { longestPitch, pitchTail, tapRuns, type PitchPrior } from './pitchPrior';
 
 /**
  * Studs along a wall as a renewal process on a grid of 1 mm: the chance of each place to carry a stud's
@@ -23,21 +23,36 @@ export interface Renewal {
 /** Over this the numbers in reach are scaled down. */
 const LARGE = 1e120;
 
-/** `logL[n]` for every place of the grid; -Infinity forbids a stud there. */
-export function renewal(logL: Float64Array, prior: PitchPrior): Renewal {
+/** Walls that may begin or end with a stud: the share of walls that do, and where, by place. */
+export interface Ends {
+  left?: { share: number; at: (n: number) => number };
+  right?: { share: number; at: (n: number) => number };
+}
+
+/**
+ * `logL[n]` for every place of the grid; -Infinity forbids a stud there. Where `ends` has one, that share
+ * of walls begins (or ends) with a stud placed by its density, and goes on from there.
+ */
+export function renewal(logL: Float64Array, prior: PitchPrior, ends: Ends = {}): Renewal {
   const size = logL.length;
   const { beyond, mean } = pitchTail(prior);
-  const left = pass(logL, prior, (n) => beyond(n) / mean);
+  const { left: first, right: final } = ends;
+  const open = (n: number) => beyond(n) / mean;
+  const start = first ? (n: number) => (1 - first.share) * open(n) + first.share * first.at(n) : open;
+  const stop = final
+    ? (m: number) => (1 - final.share) * beyond(m) + final.share * mean * final.at(size - 1 - m)
+    : beyond;
+  const left = pass(logL, prior, start);
   const mirrored = Float64Array.from(logL).reverse();
-  const right = pass(mirrored, prior, beyond);
+  const right = pass(mirrored, prior, stop);
   const logs = new Float64Array(size);
-  const ends = new Float64Array(size);
+  const last = new Float64Array(size);
   for (let n = 0; n < size; n++) {
     const m = size - 1 - n;
     logs[n] = Math.log(left.value[n]!) + left.scale[n]! + logL[n]! + Math.log(right.value[m]!) + right.scale[m]!;
-    ends[n] = Math.log(left.value[n]!) + left.scale[n]! + logL[n]! + Math.log(beyond(m));
+    last[n] = Math.log(left.value[n]!) + left.scale[n]! + logL[n]! + Math.log(stop(m));
   }
-  const logZ = logSum(ends);
+  const logZ = logSum(last);
   return { posterior: logs.map((v) => Math.exp(v - logZ)), logZ };
 } // prettier-ignore
 
@@ -61,14 +76,16 @@ function pass(logL: Float64Array, prior: PitchPrior, start: (n: number) => numbe
   const size = logL.length;
   const value = new Float64Array(size);
   const scale = new Float64Array(size);
-  // what each place hands on: its value times L, on the scale that holds now
-  const handed = new Float64Array(size);
-  const window = slidingSum(handed, prior.flat.from, prior.flat.to);
   const reach = longestPitch(prior);
+  // what each place hands on: its value times L, on the scale that holds now; nothing before the first
+  const padded = new Float64Array(reach + size);
+  const handed = padded.subarray(reach);
+  const window = slidingSum(handed, prior.flat.from, prior.flat.to);
+  const runs = tapRuns(prior);
   let now = 0;
   for (let n = 0; n < size; n++) {
     let sum = start(n) * Math.exp(-now);
-    for (const { pitch, weight } of prior.taps) if (pitch <= n) sum += weight * handed[n - pitch]!;
+    for (const { from, weights } of runs) sum += runSum(weights, padded, reach + n - from);
     if (prior.flat.weight > 0) sum += prior.flat.weight * window.upTo(n);
     value[n] = sum;
     scale[n] = now;
@@ -85,6 +102,18 @@ function pass(logL: Float64Array, prior: PitchPrior, start: (n: number) => numbe
     handed[n] = next;
   }
   return { value, scale };
+}
+
+/** Weights times values, the values going down from `at`; two sums at a time, which is faster. */
+function runSum(weights: Float64Array, values: Float64Array, at: number): number {
+  let even = 0;
+  let odd = 0;
+  const last = weights.length - 1;
+  for (let i = 0; i < last; i += 2) {
+    even += weights[i]! * values[at - i]!;
+    odd += weights[i + 1]! * values[at - i - 1]!;
+  }
+  return even + odd + (last % 2 === 0 ? weights[last]! * values[at - last]! : 0);
 }
 
 /**

@@ -24,15 +24,101 @@ export interface StudType {
   share: number;
 }
 
-/** Single studs, and doubled ones with the layout ply on either side. Widths in whole mm. */
-export const studTypes = (widthMm: number): StudType[] => [
-  { plies: 1, offset: 0, width: widthMm, share: 1 - DOUBLE_SHARE },
-  { plies: 2, offset: 0, width: 2 * widthMm, share: DOUBLE_SHARE / 2 },
-  { plies: 2, offset: widthMm, width: 2 * widthMm, share: DOUBLE_SHARE / 2 },
+/** Single studs, and doubled ones with the layout ply on either side. */
+export const studTypes = (plyMm: number): StudType[] => [
+  { plies: 1, offset: 0, width: plyMm, share: 1 - DOUBLE_SHARE },
+  { plies: 2, offset: 0, width: 2 * plyMm, share: DOUBLE_SHARE / 2 },
+  { plies: 2, offset: plyMm, width: 2 * plyMm, share: DOUBLE_SHARE / 2 },
 ];
 
 /** A reading counts for boundaries this many sd from it at most. */
 const CUT_SD = 5;
+
+/** What one reading says about a stud: for it near a boundary, or for or against all that it is inside. */
+export type Says =
+  /** It may be of the boundary `of` layout plies' left faces later: normal, or nothing in `spurious`. */
+  | { kind: 'near'; z: number; boundary: (t: StudType) => number; sd: number; spurious: number }
+  /** It may be anywhere inside, less `inset` each side. */
+  | { kind: 'inside'; z: number; inset: number; spurious: number }
+  /** A probe: so many times likelier inside a stud than in the bay. */
+  | { kind: 'probe'; z: number; log: number };
+
+/** Boundaries of a stud, right of its layout ply's left face. */
+export const leftFace = (t: StudType): number => -t.offset;
+export const rightFace = (t: StudType): number => t.width - t.offset;
+const middle = (t: StudType): number => t.width / 2 - t.offset;
+
+/**
+ * What a reading says about studs, or undefined where it says nothing about them: noggings, joints,
+ * backing, live wires, and probes that met something else than wood or a hollow.
+ * `{ kind: 'edge-left', x: 1203 }` is near a left face, sd 4 mm.
+ */
+export function saysOf(e: Evidence): Says | undefined {
+  switch (e.kind) {
+    case 'edge-left':
+      return { kind: 'near', z: e.x, boundary: leftFace, sd: EDGE_SD_MM, spurious: SPURIOUS.edge };
+    case 'edge-right':
+      return { kind: 'near', z: e.x, boundary: rightFace, sd: EDGE_SD_MM, spurious: SPURIOUS.edge };
+    case 'centre':
+      return {
+        kind: 'near',
+        z: e.x,
+        boundary: middle,
+        sd: CENTRE_SD_MM,
+        spurious: SPURIOUS.centre,
+      };
+    case 'outlet-side': {
+      // the stud to the right of an outlet has its left face there
+      const boundary = e.side === 'right' ? leftFace : rightFace;
+      return { kind: 'near', z: e.x, boundary, sd: OUTLET_SD_MM, spurious: SPURIOUS.outlet };
+    }
+    case 'fastener':
+      return { kind: 'inside', z: e.x, inset: FASTENER_INSET_MM, spurious: SPURIOUS.fastener };
+    case 'probe':
+      return e.found === 'wood' || e.found === 'hollow'
+        ? { kind: 'probe', z: e.x, log: (e.found === 'wood' ? 1 : -1) * PROBE_TRUST }
+        : undefined;
+    default:
+      return undefined;
+  }
+}
+
+const PROBE_TRUST = Math.log((1 - PROBE_WRONG) / PROBE_WRONG);
+
+/**
+ * Log of how much a reading weighs for a stud of a type with its layout ply's left face at `n`, against
+ * no stud there: log(1 + c phi(z - b)), c = S (1 - spurious) / spurious; for a probe the odds of it.
+ */
+export function weightOf(says: Says, type: StudType, n: number, spacingMm: number): number {
+  const off = says.z - n;
+  switch (says.kind) {
+    case 'near': {
+      const from = off - says.boundary(type);
+      return Math.abs(from) > CUT_SD * says.sd
+        ? 0
+        : Math.log1p(oddsFor(says.spurious, spacingMm) * density(from, says.sd));
+    }
+    case 'inside': {
+      const room = type.width - 2 * says.inset;
+      const within = off >= leftFace(type) + says.inset && off <= rightFace(type) - says.inset;
+      return within ? Math.log1p(oddsFor(says.spurious, spacingMm) / room) : 0;
+    }
+    case 'probe':
+      return off >= leftFace(type) && off <= rightFace(type) ? says.log : 0;
+  }
+}
+
+const oddsFor = (spurious: number, spacingMm: number): number =>
+  (spacingMm * (1 - spurious)) / spurious;
+
+/** The places, as left faces of layout plies, that a reading can say anything about. */
+export function placesOf(says: Says, type: StudType): { from: number; to: number } {
+  if (says.kind === 'near') {
+    const b = says.z - says.boundary(type);
+    return { from: Math.ceil(b - CUT_SD * says.sd), to: Math.floor(b + CUT_SD * says.sd) };
+  }
+  return { from: Math.ceil(says.z - rightFace(type)), to: Math.floor(says.z - leftFace(type)) };
+}
 
 /**
  * How much the readings speak for a stud of one type with its layout ply at each place, as logarithms.
@@ -40,103 +126,33 @@ const CUT_SD = 5;
  * A reading z either belongs to a boundary b of some stud, with density phi(z - b), or to nothing, once
  * in 1/eps. Against no stud at all it weighs `1 + c sum over b of phi(z - b)`, c = S (1 - eps) / eps; cut
  * at 5 sd no more than one boundary is in reach, so that the sum is one term and the whole a product
- * over studs, each with
- *
- *   AL[l] + AR[r] + AC[(l + r)/2] + FC[l, r] + P[r] - P[l] - mu
- *
- * left edges at its left face, right edges at its right one, centres, fasteners anywhere inside, probes
- * as prefix sums of log P(found | wood) / P(found | bay), less the readings that a scan over it would
- * have been expected to give. The time is that of the grid and, apart, of the readings.
+ * over studs. Each reading is added to the few places that it reaches; a scan takes away what it would
+ * have been expected to show of a stud.
  */
-export function studWeights(evidence: readonly Evidence[], scans: readonly Scan[], grid: WallGrid, type: StudType, spacingMm: number): Float64Array {
-  const marks = edgeSums(evidence, grid, spacingMm);
-  const middles = centreSums(evidence, grid, spacingMm, type.width);
-  const inside = fastenerSums(evidence, grid, spacingMm, type.width);
-  const probes = probeSums(evidence, grid);
-  const missing = silence(scans, grid, type.width);
-  const logs = new Float64Array(grid.size);
-  const at = (sums: Float64Array, i: number): number => sums[Math.min(Math.max(i, 0), grid.size)] ?? 0;
-  for (let n = 0; n < grid.size; n++) {
-    const l = n - type.offset;
-    const r = l + type.width;
-    if (l < 0 || r > grid.size) {
-      logs[n] = Math.log(type.share);
-      continue;
-    }
-    logs[n] = Math.log(type.share) + marks.left[l]! + at(marks.right, r) + middles[l]! + inside[l]! + at(probes, r) - probes[l]! - missing[l]!;
+export function studWeights(
+  says: readonly Says[],
+  scans: readonly Scan[],
+  grid: WallGrid,
+  type: StudType,
+  spacingMm: number,
+): Float64Array {
+  const logs = new Float64Array(grid.size).fill(Math.log(type.share));
+  for (const s of says) {
+    const { from, to } = placesOf(s, type);
+    for (let n = Math.max(from, grid.from); n <= Math.min(to, grid.from + grid.size - 1); n++)
+      logs[n - grid.from]! += weightOf(s, type, n, spacingMm);
   }
+  for (const scan of scans) silence(logs, scan, grid, type);
   return logs;
-} // prettier-ignore
-
-/** The weight of a boundary at each place by one kind of reading. */
-function addReading(sums: Float64Array, z: number, sd: number, spurious: number, spacingMm: number, shift: number): void {
-  const c = (spacingMm * (1 - spurious)) / spurious;
-  const from = Math.max(0, Math.ceil(z - shift - CUT_SD * sd));
-  const to = Math.min(sums.length - 1, Math.floor(z - shift + CUT_SD * sd));
-  for (let b = from; b <= to; b++) sums[b]! += Math.log1p(c * density(z - shift - b, sd));
-} // prettier-ignore
-
-function edgeSums(evidence: readonly Evidence[], { from, size }: WallGrid, spacingMm: number) {
-  const left = new Float64Array(size + 1);
-  const right = new Float64Array(size + 1);
-  for (const e of evidence) {
-    const z = e.x - from;
-    if (e.kind === 'edge-left') addReading(left, z, EDGE_SD_MM, SPURIOUS.edge, spacingMm, 0);
-    if (e.kind === 'edge-right') addReading(right, z, EDGE_SD_MM, SPURIOUS.edge, spacingMm, 0);
-    // the stud to the right of an outlet has its left face there
-    if (e.kind === 'outlet-side')
-      addReading(e.side === 'right' ? left : right, z, OUTLET_SD_MM, SPURIOUS.outlet, spacingMm, 0);
-  }
-  return { left, right };
 }
 
-/** By the left face of a stud so wide. */
-function centreSums(evidence: readonly Evidence[], { from, size }: WallGrid, spacingMm: number, width: number): Float64Array {
-  const sums = new Float64Array(size + 1);
-  for (const e of evidence)
-    if (e.kind === 'centre') addReading(sums, e.x - from, CENTRE_SD_MM, SPURIOUS.centre, spacingMm, width / 2);
-  return sums;
-} // prettier-ignore
-
-/** Uniform over the stud less 6 mm each side, by its left face. */
-function fastenerSums(evidence: readonly Evidence[], { from, size }: WallGrid, spacingMm: number, width: number): Float64Array {
-  const sums = new Float64Array(size + 1);
-  const room = width - 2 * FASTENER_INSET_MM;
-  const c = (spacingMm * (1 - SPURIOUS.fastener)) / SPURIOUS.fastener;
-  for (const e of evidence) {
-    if (e.kind !== 'fastener') continue;
-    const z = e.x - from;
-    const first = Math.max(0, Math.ceil(z - width + FASTENER_INSET_MM));
-    const last = Math.min(size, Math.floor(z - FASTENER_INSET_MM));
-    for (let l = first; l <= last; l++) sums[l]! += Math.log1p(c / room);
+/** Readings that a scan over a stud would have been expected to give: one for each of its features. */
+function silence(logs: Float64Array, scan: Scan, grid: WallGrid, type: StudType): void {
+  if (scan.instrument === 'live') return;
+  const features = scan.instrument === 'edge' ? [leftFace(type), rightFace(type)] : [middle(type)];
+  for (const f of features) {
+    const first = Math.max(0, Math.ceil(scan.from - f) - grid.from);
+    const last = Math.min(grid.size - 1, Math.floor(scan.to - f) - grid.from);
+    for (let i = first; i <= last; i++) logs[i]! -= 1;
   }
-  return sums;
-} // prettier-ignore
-
-/** Prefix sums: a probe inside counts for a stud there when it found wood, against it when not. */
-function probeSums(evidence: readonly Evidence[], { from, size }: WallGrid): Float64Array {
-  const sums = new Float64Array(size + 1);
-  const trust = Math.log((1 - PROBE_WRONG) / PROBE_WRONG);
-  for (const e of evidence) {
-    if (e.kind !== 'probe') continue;
-    const cell = Math.floor(e.x - from) + 1;
-    if (cell >= 1 && cell <= size) sums[cell]! += e.found === 'wood' ? trust : -trust;
-  }
-  for (let i = 1; i <= size; i++) sums[i]! += sums[i - 1]!;
-  return sums;
-}
-
-/** Readings that scans over a stud would have been expected to give: one for each of its features scanned. */
-function silence(scans: readonly Scan[], { from, size }: WallGrid, width: number): Float64Array {
-  const sums = new Float64Array(size + 1);
-  for (const s of scans) {
-    if ((s.wall ?? 'main') !== 'main' || s.instrument === 'live') continue;
-    const features = s.instrument === 'edge' ? [0, width] : [width / 2];
-    for (const f of features) {
-      const first = Math.max(0, Math.ceil(s.from - from - f));
-      const last = Math.min(size, Math.floor(s.to - from - f));
-      for (let l = first; l <= last; l++) sums[l]! += 1;
-    }
-  }
-  return sums;
 }

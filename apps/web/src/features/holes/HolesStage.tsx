@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Hole, Mark } from '@steddo/contract';
-import { holeVerdict } from '@steddo/core';
+import { holeState } from '@steddo/core';
 import { holeName } from '@steddo/text';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
@@ -9,6 +9,8 @@ import { Figure } from '../../work/Figure';
 import { Findings } from '../room/Findings';
 import { sideWord } from '../room/numbers';
 import { useRoomContext } from '../room/RoomContext';
+import { FeltPart } from '../wall/FeltPart';
+import { LOOKED } from '../wall/WallTable';
 
 /** The holes in drilling order, with every measure that the hand needs; cautions first. */
 export function HolesStage() {
@@ -38,6 +40,7 @@ export function HolesStage() {
           <Txt kind="bold">No holes yet: what is lacking stands above.</Txt>
         </View>
       ) : null}
+      <FeltPart />
       {holes.map((h) => (
         <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
       ))}
@@ -66,9 +69,9 @@ function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
           <Txt kind="bold">{holeName(hole, plan.holes ?? [])}</Txt>
         </View>
         <Txt kind="small" soft>
-          wood
+          {LOOKED[hole.hazard]}
         </Txt>
-        <Verdict verdict={holeVerdict(hole.probability)} />
+        <Verdict verdict={holeState(hole)} />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
         <Figure label="up from the floor" working={fromFloor} size={26} />

@@ -7,6 +7,7 @@ import { sayFor } from '@steddo/text';
 import type { RoomState } from '../../data/rooms';
 import { CanvasProvider } from '../../canvas/CanvasContext';
 import { ArmProvider } from '../reach/ArmContext';
+import { WallProvider } from '../wall/WallContext';
 import { rooms } from '../../data/shared';
 import { useEditTurn, useRoom, type EditTurn } from '../../data/useRoom';
 import { PadProvider } from '../../pad/PadContext';
@@ -106,7 +107,11 @@ function OpenRoom({
       <WorkingProvider>
         <PadProvider>
           <CanvasProvider>
-            <ArmProvider>{children({ state, late, turn, wide: width >= wideFrom })}</ArmProvider>
+            <ArmProvider>
+              <WallProvider>
+                {children({ state, late, turn, wide: width >= wideFrom })}
+              </WallProvider>
+            </ArmProvider>
           </CanvasProvider>
         </PadProvider>
       </WorkingProvider>

@@ -4,7 +4,7 @@ import { useCanvas } from '../../canvas/CanvasContext';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
-import { COVERS, KINDS, STATES } from './buildChoices';
+import { BEHIND, COVERS, KINDS, STATES } from './buildChoices';
 import { Fold } from './Fold';
 import { FoldedFindings } from './Findings';
 import { RoomCentre } from './RoomCentre';
@@ -54,6 +54,13 @@ export function RoomStage() {
           options={COVERS}
           value={build.cover}
           onChoose={(cover) => dispatch(measure(job, 'room.wall.build.cover', cover))}
+        />
+        <Choice
+          label="behind it"
+          options={BEHIND}
+          value={job.room.wall.behind}
+          onChoose={(behind) => dispatch({ do: 'put', path: 'room.wall.behind', value: behind })}
+          disabled={readOnly}
         />
         <Choice
           label="it is"

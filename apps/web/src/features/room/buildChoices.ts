@@ -20,3 +20,8 @@ export const STATES = [
   { value: 'patched', name: 'patched' },
   { value: 'wet', name: 'wet' },
 ] as const;
+export const BEHIND = [
+  { value: 'room', name: 'a room' },
+  { value: 'wet-room', name: 'kitchen or bath' },
+  { value: 'outside', name: 'outside' },
+] as const;

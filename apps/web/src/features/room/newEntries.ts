@@ -16,6 +16,7 @@ const SIZES: Record<ItemKind, { width: number; height: number; bottom: number; o
   door: { width: 860, height: 2030, bottom: 0 },
   vent: { width: 300, height: 150, bottom: 200 },
   pipe: { width: 40, height: 2400, bottom: 0 },
+  gas: { width: 60, height: 60, bottom: 100 },
   soundbar: { width: 900, height: 70, bottom: 700, out: 90 },
   box: { width: 368, height: 445, bottom: 1000 },
   other: { width: 300, height: 300, bottom: 1000 },

@@ -39,7 +39,16 @@ export function RoomsScreen() {
           </Txt>
           <Txt soft>Where does the hole go, and will it hold?</Txt>
         </View>
-        <View style={{ position: 'absolute', right: 8, top: 12 }}>
+        <View style={{ position: 'absolute', right: 8, top: 12, flexDirection: 'row' }}>
+          <Tap
+            role="link"
+            label="practice wall"
+            testID="to-practice"
+            onPress={() => router.push('/practice')}
+            style={{ paddingHorizontal: 10 }}
+          >
+            <Txt style={{ textDecorationLine: 'underline' }}>practice</Txt>
+          </Tap>
           <Tap
             role="link"
             label="mounts: the catalogue"

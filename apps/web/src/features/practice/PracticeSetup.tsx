@@ -1,0 +1,96 @@
+import { useEffect, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { useLocalSearchParams } from 'expo-router';
+import { untouched } from '@steddo/core';
+import { useRoomList } from '../../data/useLists';
+import { Action } from '../../ui/Action';
+import { Choice } from '../../ui/Choice';
+import { Switch } from '../../ui/Switch';
+import { Txt } from '../../ui/Txt';
+import { usePalette } from '../../ui/tokens';
+import { wallWorker } from '../../worker/wall';
+import { bestScores, type BestScore, type Practice, type PracticeTool } from './practiceStore';
+
+const TOOLS: readonly { tool: PracticeTool; name: string; note: string }[] = [
+  { tool: 'edge', name: 'edge finder', note: 'lights over a stud, a little early or late' },
+  { tool: 'centre', name: 'centre finder', note: 'lights on the middle, less exactly' },
+  { tool: 'magnet', name: 'magnet', note: 'holds on to board screws' },
+  { tool: 'drill', name: 'small drill', note: 'wood or hollow; one in fifty misleads' },
+  { tool: 'live', name: 'live scan', note: 'misses what does not touch the board' },
+  { tool: 'camera', name: 'camera', note: 'shows a bay, both ways' },
+];
+
+/** Which wall, in which room, with what in the bag. */
+export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => void }) {
+  const asked = useLocalSearchParams<{ seed?: string; room?: string; errors?: string }>();
+  const palette = usePalette();
+  const { rooms } = useRoomList();
+  const [seed, setSeed] = useState(() => Math.max(1, Math.floor(Number(asked.seed) || 1)));
+  const [room, setRoom] = useState(asked.room);
+  const [tools, setTools] = useState<PracticeTool[]>(TOOLS.map((t) => t.tool));
+  const [building, setBuilding] = useState(false);
+  const [best, setBest] = useState<BestScore[]>([]);
+  useEffect(() => void bestScores().then(setBest), []);
+  const fit = rooms.filter((r) => r.job.mount?.plate?.slots && r.job.room.wall.build.kind === 'timber-stud');
+  const chosen = fit.find((r) => r.id === room) ?? fit[0];
+  const start = async () => {
+    if (!chosen) return;
+    setBuilding(true);
+    const job = untouched(chosen.job);
+    const wall = await wallWorker().practiceWall(job, seed);
+    onStart({ seed, room: chosen.id, tools, wall, job, log: { pokes: [], looks: [], holes: [] }, errors: Number(asked.errors) || Date.now() % 2 ** 31 });
+  };
+  return (
+    <ScrollView tabIndex={0} contentContainerStyle={{ width: '100%', maxWidth: 560, alignSelf: 'center', paddingBottom: 24 }}>
+      <View style={{ padding: 16 }}>
+        <Txt>A wall that nobody has seen into, and the instruments to find its studs. Land every hole in wood, meet no cable, poke no more than it takes.</Txt>
+      </View>
+      {fit.length === 0 ? (
+        <View style={{ padding: 16 }}><Txt soft>Practice needs a room with a stud wall and a mount whose plate is measured. Make one first.</Txt></View>
+      ) : (
+        <Choice label="room" options={fit.map((r) => ({ value: r.id, name: r.job.title }))} value={chosen?.id} onChoose={setRoom} />
+      )}
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 16, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: palette.hairline }}>
+        <View style={{ flex: 1 }}>
+          <Txt kind="bold">{`wall ${seed}`}</Txt>
+          <Txt kind="small" soft>the same number, the same wall</Txt>
+        </View>
+        <Action quiet label="–" testID="seed-less" disabled={seed <= 1} onPress={() => setSeed(seed - 1)} />
+        <Action quiet label="+" testID="seed-more" onPress={() => setSeed(seed + 1)} />
+      </View>
+      {TOOLS.map(({ tool, name, note }) => (
+        <Switch
+          key={tool}
+          label={name}
+          note={note}
+          testID={`tool-${tool}`}
+          on={tools.includes(tool)}
+          onChange={(on) => setTools(on ? [...tools, tool] : tools.filter((t) => t !== tool))}
+        />
+      ))}
+      <View style={{ padding: 10 }}>
+        <Action label={building ? 'building the wall…' : 'Start'} icon="next" testID="practice-start" disabled={building || !chosen || tools.length === 0} onPress={() => void start()} />
+      </View>
+      <BestScores scores={best} />
+    </ScrollView>
+  );
+} // prettier-ignore
+
+export function BestScores({ scores }: { scores: readonly BestScore[] }) {
+  const palette = usePalette();
+  if (scores.length === 0) return null;
+  return (
+    <View testID="best-scores">
+      <View style={{ paddingHorizontal: 16, paddingTop: 8 }}><Txt kind="bold" level={2}>best so far</Txt></View>
+      {scores.map((s, i) => (
+        <View key={i} style={{ flexDirection: 'row', paddingHorizontal: 16, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: palette.hairline }}>
+          <View style={{ flex: 1 }}>
+            <Txt>{`wall ${s.seed} · ${s.title}`}</Txt>
+            <Txt kind="small" soft>{`${s.tools.length} of ${TOOLS.length} instruments, ${new Date(s.at).toLocaleDateString('en-GB')}`}</Txt>
+          </View>
+          <Txt kind="figure">{String(s.points)}</Txt>
+        </View>
+      ))}
+    </View>
+  );
+} // prettier-ignore

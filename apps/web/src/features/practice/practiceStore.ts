@@ -1,0 +1,38 @@
+import type { Job } from '@steddo/contract';
+import type { HiddenWall, PracticeLog, PracticeScore } from '@steddo/core';
+import { localStore } from '../../data/shared';
+import { withScore, type BestScore, type PracticeTool } from './scores';
+
+/** A practice wall in hand: kept on the device at every step, so that nothing is lost. */
+export interface Practice {
+  seed: number;
+  room: string;
+  tools: PracticeTool[];
+  wall: HiddenWall;
+  job: Job;
+  log: PracticeLog;
+  /** Seed of the instruments' errors; another one for each time the wall is taken up. */
+  errors: number;
+  score?: PracticeScore;
+}
+
+const NOW = 'practice';
+const BEST = 'practice-best';
+
+export const keepPractice = (practice: Practice | undefined): Promise<void> =>
+  practice ? localStore.keep(NOW, practice) : localStore.forget(NOW);
+
+export const keptPractice = async (): Promise<Practice | undefined> =>
+  (await localStore.kept(NOW)) as Practice | undefined;
+
+export const bestScores = async (): Promise<BestScore[]> =>
+  ((await localStore.kept(BEST)) as BestScore[] | undefined) ?? [];
+
+/** Keeps a score if it is the best of its wall, room and instruments; gives all that are kept, best first. */
+export async function keepScore(score: BestScore): Promise<BestScore[]> {
+  const all = withScore(await bestScores(), score);
+  await localStore.keep(BEST, all);
+  return all;
+}
+
+export type { BestScore, PracticeTool } from './scores';

@@ -1,0 +1,114 @@
+import { View } from 'react-native';
+import type { Job } from '@steddo/contract';
+import type { Command } from '@steddo/core';
+import type { Field } from '../../pad/fields';
+import { usePad } from '../../pad/PadContext';
+import { TapeFields } from '../../pad/TapeField';
+import { Tap } from '../../ui/Tap';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { Fold } from '../room/Fold';
+import { useRoomContext } from '../room/RoomContext';
+import { markName, markOf, nextNumber, type MarkKind } from './marks';
+import { useWall } from './WallContext';
+
+const USUAL: readonly MarkKind[] = ['edge-left', 'edge-right', 'centre', 'wood', 'hollow'];
+const OTHERS: readonly MarkKind[] = ['fastener', 'outlet-left', 'outlet-right', 'nogging', 'live', 'metal', 'backing-left', 'backing-right', 'backing-bottom', 'backing-top', 'joint']; // prettier-ignore
+/** Marks come in pairs: after a left edge its right edge, then the next stud's left edge. */
+const FOLLOWS: Partial<Record<MarkKind, MarkKind>> = {
+  'edge-left': 'edge-right',
+  'edge-right': 'edge-left',
+};
+const RUN = 12;
+
+/** Marks from any instrument, as tape is stuck on: one tap and the tape pad, the height fixed. */
+export function MarkPad() {
+  const { job } = useRoomContext();
+  const { y, setY } = useWall();
+  const masonry = job.room.wall.build.kind === 'masonry';
+  return (
+    <View>
+      <Strips kinds={masonry ? ['joint', ...USUAL.slice(3)] : USUAL} />
+      <TapeFields fields={[heightField(y, setY, job)]} />
+      <Fold name="other marks">
+        <Strips kinds={masonry ? [...OTHERS, ...USUAL] : OTHERS} />
+      </Fold>
+    </View>
+  );
+}
+
+function Strips({ kinds }: { kinds: readonly MarkKind[] }) {
+  const { job, readOnly } = useRoomContext();
+  const { open } = usePad();
+  const { y } = useWall();
+  const palette = usePalette();
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6, padding: 10 }}>
+      {kinds.map((kind) => (
+        <Tap
+          key={kind}
+          label={`mark a ${markName[kind]}`}
+          testID={`mark-${kind}`}
+          disabled={readOnly}
+          onPress={() => open(runOf(kind, job, y), 0)}
+          style={{
+            paddingHorizontal: 12,
+            backgroundColor: palette.tape,
+            borderWidth: 1,
+            borderColor: palette.tapeEdge,
+          }}
+        >
+          <Txt kind="bold" color={palette.onTape}>
+            {markName[kind]}
+          </Txt>
+        </Tap>
+      ))}
+    </View>
+  );
+}
+
+/** The pad walks from mark to mark; each is a new entry of the evidence. */
+function runOf(first: MarkKind, job: Job, y: number): Field[] {
+  const count = FOLLOWS[first] ? RUN : RUN / 2;
+  const kinds: MarkKind[] = [first];
+  while (kinds.length < count) kinds.push(FOLLOWS[kinds.at(-1)!] ?? first);
+  const base = nextNumber(job);
+  return kinds.map((kind, i) => {
+    const level = kind === 'backing-top' || kind === 'backing-bottom';
+    return {
+      path: `evidence.e${base + i}.${level ? 'y' : 'x'}`,
+      label: level ? `${markName[kind]}, from the floor` : `${markName[kind]}, from the wall's left end`,
+      kind: 'length',
+      min: 0,
+      max: level ? job.room.wall.height : job.room.wall.width,
+      command: (mm) => ({
+        do: 'put',
+        path: `evidence.e${base + i}`,
+        value: {
+          ...(level
+            ? markOf(kind, `e${base + i}`, job.room.wall.width / 2, mm)
+            : markOf(kind, `e${base + i}`, mm, y)),
+          at: new Date().toISOString(),
+        },
+      }),
+    };
+  });
+} // prettier-ignore
+
+/** The height is the hand's, not the job's: the next marks take it. */
+function heightField(y: number, setY: (y: number) => void, job: Job): Field {
+  const nothing: Command = { do: 'all', commands: [] };
+  return {
+    path: 'marks.height',
+    label: 'marks made at',
+    hint: 'height from the floor',
+    kind: 'length',
+    value: y,
+    min: 0,
+    max: job.room.wall.height,
+    command: (value) => {
+      setY(value);
+      return nothing;
+    },
+  };
+}

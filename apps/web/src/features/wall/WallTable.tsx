@@ -1,0 +1,110 @@
+import { View } from 'react-native';
+import type { Hole } from '@steddo/contract';
+import { holeState } from '@steddo/core';
+import { holeName } from '@steddo/text';
+import { RemovableRow } from '../../ui/RemovableRow';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { Verdict } from '../../ui/Verdict';
+import { Figure } from '../../work/Figure';
+import { useRoomContext } from '../room/RoomContext';
+import { evidenceName } from './marks';
+
+/** Studs with width and doubt, left to right. */
+export function Studs() {
+  const { plan, say } = useRoomContext();
+  const palette = usePalette();
+  const studs = plan.studs ?? [];
+  if (studs.length === 0)
+    return (
+      <View style={{ padding: 16 }}>
+        <Txt soft>
+          No stud yet. Mark both edges of one: its middle is half-way. Studs are usually 16 or 24 in
+          apart (400 or 600 mm).
+        </Txt>
+      </View>
+    );
+  return (
+    <View>
+      {studs.map((s, i) => (
+        <View
+          key={i}
+          testID={`stud-${i}`}
+          style={{ flexDirection: 'row', alignItems: 'center', paddingHorizontal: 16, gap: 12, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+        >
+          <View style={{ width: s.plies === 2 ? 20 : 10, height: 32, backgroundColor: palette.wood, opacity: s.probability }} />
+          <View style={{ flex: 1 }}>
+            <Txt kind="bold">{`${s.plies === 2 ? 'double stud' : 'stud'} ${i + 1}`}</Txt>
+            <Txt kind="small" soft>{`${marksText(s.evidence.length)}, a stud ${Math.floor(s.probability * 100)} in 100`}</Txt>
+            <Txt kind="small" soft>{`${say.length(s.width)} wide, ± ${say.length(2 * s.sd)}`}</Txt>
+          </View>
+          {s.working ? <Figure label="middle, from left" working={s.working} /> : null}
+        </View>
+      ))}
+    </View>
+  );
+} // prettier-ignore
+
+const marksText = (count: number): string =>
+  count === 0 ? 'by the spacing alone' : `${count} ${count === 1 ? 'mark' : 'marks'}`;
+
+/** The planned holes by how sure they are, in words, and what is known of the wall behind them. */
+export function HoleCertainty() {
+  const { plan } = useRoomContext();
+  const palette = usePalette();
+  const holes = plan.holes ?? [];
+  if (holes.length === 0) return null;
+  return (
+    <View>
+      {holes.map((h) => (
+        <View
+          key={h.id}
+          testID={`certainty-${h.id}`}
+          style={{ flexDirection: 'row', alignItems: 'center', paddingHorizontal: 16, minHeight: 48, gap: 12, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+        >
+          <View style={{ flex: 1 }}>
+            <Txt kind="bold">{holeName(h, holes)}</Txt>
+            <Txt kind="small" soft>{`wood ${Math.floor(h.probability * 100)} in 100, ${LOOKED[h.hazard]}`}</Txt>
+          </View>
+          <Verdict verdict={holeState(h)} />
+        </View>
+      ))}
+    </View>
+  );
+} // prettier-ignore
+
+export const LOOKED: Record<Hole['hazard'], string> = {
+  'nobody-looked': 'nobody has looked',
+  'one-side': 'one bay looked at',
+  clear: 'both bays clear',
+  seen: 'something seen there',
+};
+
+/** Every mark, the last one first; those that go against the rest are named. */
+export function Marks() {
+  const { job, plan, dispatch, say, readOnly } = useRoomContext();
+  const marks = [...(job.evidence ?? [])].reverse();
+  return (
+    <View>
+      {marks.map((e) => (
+        <RemovableRow
+          key={e.id}
+          text={`${evidenceName(e)} at ${say.length(e.x)}`}
+          {...(plan.odd?.includes(e.id) ? { note: 'disagrees with the rest' } : {})}
+          removeLabel={`take away the ${evidenceName(e)} at ${say.length(e.x)}`}
+          disabled={readOnly}
+          onRemove={() => dispatch({ do: 'drop', path: `evidence.${e.id}` })}
+        />
+      ))}
+      {(job.scans ?? []).map((s) => (
+        <RemovableRow
+          key={s.id}
+          text={`scanned with the ${s.instrument} finder, ${say.length(s.from)} to ${say.length(s.to)}`}
+          removeLabel={`take away the scan from ${say.length(s.from)}`}
+          disabled={readOnly}
+          onRemove={() => dispatch({ do: 'drop', path: `scans.${s.id}` })}
+        />
+      ))}
+    </View>
+  );
+}

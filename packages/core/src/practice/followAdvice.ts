@@ -1,0 +1,76 @@
+import type { Evidence, Job, Looking, NextLook, Scan } from '@steddo/contract';
+import type { Instruments, FinderKind } from '../instruments/instruments';
+import { plan } from '../plan';
+import { nextLooks } from '../wall/nextLook';
+
+/** What following the advice to its end took and where it ended. */
+export interface Advised {
+  job: Job;
+  pokes: number;
+  passes: number;
+  /** Why it stopped asking; absent when it ran out of patience. */
+  enough?: NonNullable<Looking['enough']>;
+}
+
+const PATIENCE = 24;
+/** A finder is slid in steps of this, mm. */
+const SLIDE_MM = 1;
+
+/**
+ * Takes the product's own advice on a wall, one look after another, until it says that it is enough. The
+ * measure of a beginner's pokes, and what the tests of the whole routine run.
+ */
+export function followAdvice(start: Job, instruments: Instruments, steps: () => void = () => undefined): Advised {
+  let job = start;
+  let [pokes, passes] = [0, 0];
+  for (let i = 0; i < PATIENCE; i++) {
+    steps();
+    const next = nextLooks(job, plan(job));
+    const [look] = next?.looks ?? [];
+    if (!next || !look) return { job, pokes, passes, ...(next?.looking.enough ? { enough: next.looking.enough } : {}) };
+    if (look.kind === 'probe') {
+      pokes += 1;
+      const { found } = instruments.poke(look.x, look.y);
+      job = withMarks(job, [{ id: `a${i}`, kind: 'probe', x: look.x, y: look.y, found }]);
+    } else {
+      passes += 1;
+      job = pass(job, look, instruments, i);
+    }
+  }
+  return { job, pokes, passes };
+} // prettier-ignore
+
+function pass(job: Job, look: NextLook, instruments: Instruments, i: number): Job {
+  const [from, to] = [Math.max(0, look.from ?? look.x - 80), Math.min(job.room.wall.width, look.to ?? look.x + 80)];
+  const kind = look.kind === 'centre' ? 'centre' : 'edge';
+  const marks = passMarks(instruments, kind, look.y, from, to).map((m, j) => ({ ...m, id: `a${i}-${j}` }));
+  const scan: Scan = { id: `as${i}`, instrument: kind, from, to, y: look.y };
+  return { ...withMarks(job, marks), scans: [...(job.scans ?? []), scan] };
+} // prettier-ignore
+
+const withMarks = (job: Job, marks: Evidence[]): Job => ({
+  ...job,
+  evidence: [...(job.evidence ?? []), ...marks],
+});
+
+/** The marks that somebody makes who slides a finder from left to right: where it lights and where it goes out. */
+export function passMarks(instruments: Instruments, kind: Exclude<FinderKind, 'live'>, y: number, from: number, to: number): Evidence[] {
+  const along = instruments.begin(kind, y);
+  const marks: Evidence[] = [];
+  let before = along.at(from).lit;
+  let lit = from;
+  for (let x = from + SLIDE_MM; x <= to; x += SLIDE_MM) {
+    const signal = along.at(x);
+    if (signal.lit && !before) {
+      lit = x;
+      if (kind === 'edge') marks.push({ id: '', kind: 'edge-left', x, y });
+      if (kind === 'magnet') marks.push({ id: '', kind: 'fastener', x: x + 4, y: signal.y ?? y });
+    }
+    if (!signal.lit && before) {
+      if (kind === 'edge') marks.push({ id: '', kind: 'edge-right', x, y });
+      if (kind === 'centre') marks.push({ id: '', kind: 'centre', x: (lit + x) / 2, y });
+    }
+    before = signal.lit;
+  }
+  return marks;
+} // prettier-ignore

@@ -1,0 +1,65 @@
+import type { Job } from '@steddo/contract';
+import { facesAt, type HiddenWall } from '../instruments/hiddenWall';
+import { runAt } from '../instruments/simulated';
+import { EDGE_DIAMETERS } from '../tolerances';
+
+/** What somebody did at a practice wall. mm. */
+export interface PracticeLog {
+  pokes: { x: number; y: number }[];
+  /** Small holes for the camera. */
+  looks: { x: number; y: number }[];
+  holes: { x: number; y: number }[];
+}
+
+export interface PracticeScore {
+  /** Holes that are all in one ply, of how many drilled. */
+  landed: number;
+  holes: number;
+  /** Cables and pipes that a drill met, and those that a camera showed first. */
+  met: { what: string; by: 'poke' | 'hole' | 'look' }[];
+  pokes: number;
+  /** Pokes that following the advice took on the same wall. */
+  advised: number;
+  points: number;
+}
+
+const PER_HIT = 30;
+const PER_POKE = 2;
+const POKE_MM = 1.6;
+const LOOK_MM = 8;
+
+/**
+ * Scores a practice wall: 100 for all holes in wood, less 30 for each cable or pipe that a drill met, less 2
+ * for each poke more than the advice took; never below 0. Three of four holes, nothing met, as many
+ * pokes as advised: 75.
+ */
+export function practiceScore(wall: HiddenWall, job: Job, log: PracticeLog, advised: number): PracticeScore {
+  const fixing = job.mount?.walls[job.room.wall.build.kind]?.fixing;
+  const diameter = fixing?.diameter ?? 0;
+  const landed = log.holes.filter((h) => landsIn(wall, h, diameter)).length;
+  const met = [
+    ...hits(wall, log.pokes, POKE_MM, 'poke'),
+    ...hits(wall, log.looks, LOOK_MM, 'look'),
+    ...hits(wall, log.holes, diameter, 'hole'),
+  ];
+  const share = log.holes.length === 0 ? 0 : landed / log.holes.length;
+  const extra = Math.max(0, log.pokes.length - advised);
+  const points = Math.max(0, Math.round(100 * share - PER_HIT * met.length - PER_POKE * extra));
+  return { landed, holes: log.holes.length, met, pokes: log.pokes.length, advised, points };
+} // prettier-ignore
+
+function hits(wall: HiddenWall, at: readonly { x: number; y: number }[], diameter: number, by: 'poke' | 'hole' | 'look'): PracticeScore['met'] {
+  return at.flatMap(({ x, y }) => {
+    const run = runAt(wall, x, y, diameter);
+    return run ? [{ what: run.what, by }] : [];
+  });
+} // prettier-ignore
+
+/** Wood of one ply for 1.5 diameters on both sides of the shank's middle. */
+export function landsIn(wall: HiddenWall, { x, y }: { x: number; y: number }, diameter: number): boolean {
+  const by = EDGE_DIAMETERS * diameter;
+  return wall.studs.some((s) => {
+    const { left } = facesAt(s, y, wall.height);
+    return Array.from({ length: s.plies }, (_, i) => left + i * s.ply).some((a) => x - by >= a && x + by <= a + s.ply);
+  });
+} // prettier-ignore

@@ -1,0 +1,98 @@
+import type { Finding, Hazards, Hole, Item, Job, Stud } from '@steddo/contract';
+import { finding } from '../findings';
+import { overlaps, type Spot } from './hazardZones';
+import { lookedAt, seenAt, type Looked } from './lookedAt';
+
+/** A hole as a spot on the wall: as wide as its lag. */
+const spotOf = ({ x, y, fixing }: Pick<Hole, 'x' | 'y' | 'fixing'>): Spot => {
+  const r = fixing.diameter / 2;
+  return { left: x - r, right: x + r, bottom: y - r, top: y + r };
+};
+
+/**
+ * Each hole with what is known of the wall behind it: the zones that it is in, and what looks have shown.
+ * A live mark counts as seen until both bays were looked at and are clear; what a look has met stays.
+ */
+export function holesWithHazards(job: Job, studs: readonly Stud[], holes: readonly Hole[], hazards: Hazards): Hole[] {
+  return holes.map((hole) => {
+    const spot = spotOf(hole);
+    const looked = lookedAt(job, studs, spot);
+    const met = metAt(hazards, spot, looked);
+    const zones = hazards.zones.filter((z) => overlaps(z, spot)).map((z) => z.id);
+    const look = met?.id ?? looked.left?.id ?? looked.right?.id;
+    return {
+      ...hole,
+      hazard: met ? 'seen' : looked.state,
+      ...(zones.length > 0 ? { zones } : {}),
+      ...(look === undefined ? {} : { look }),
+    };
+  });
+} // prettier-ignore
+
+function metAt({ seen }: Hazards, spot: Spot, looked: Looked) {
+  const byEye = seenAt(
+    seen.filter((s) => s.what !== 'live'),
+    spot,
+  );
+  if (byEye || looked.state === 'clear') return byEye;
+  return seenAt(
+    seen.filter((s) => s.what === 'live'),
+    spot,
+  );
+}
+
+/** Everything to be said about what is in the wall, for the holes, the planned openings and the drill. */
+export function hazardFindings(job: Job, studs: readonly Stud[], holes: readonly Hole[], hazards: Hazards): Finding[] {
+  const found = [...feltFindings(job, studs), ...openingFindings(job, studs, hazards)];
+  const seen = holes.filter((h) => h.hazard === 'seen');
+  for (const what of new Set(seen.map((h) => whatAt(h, hazards)))) {
+    const ids = seen.filter((h) => whatAt(h, hazards) === what).map((h) => h.id);
+    found.push(finding('seen-at-hole', 'stop', 'wall', { holes: ids, what }));
+  }
+  const open = holes.filter((h) => h.hazard === 'nobody-looked');
+  if (open.length > 0)
+    found.push(finding('nobody-looked', 'caution', 'wall', { holes: open.length }, 'NEC 300.4, from memory'));
+  const half = holes.filter((h) => h.hazard === 'one-side');
+  if (half.length > 0)
+    found.push(finding('looked-one-side', 'caution', 'wall', { holes: half.map((h) => h.id) }));
+  const zoned = [...open, ...half].filter((h) => h.zones);
+  const byObject = new Map<string, string[]>();
+  for (const h of zoned)
+    for (const id of new Set(h.zones!.map((z) => hazards.zones.find((o) => o.id === z)!)))
+      byObject.set(id.id, [...(byObject.get(id.id) ?? []), h.id]);
+  for (const [id, ids] of byObject) {
+    const { what, way, object = '' } = hazards.zones.find((z) => z.id === id)!;
+    found.push(finding('hole-in-zone', 'caution', 'wall', { holes: ids, what, way, object }));
+  }
+  if (open.length + half.length > 0) found.push(finding('finder-limits', 'info', 'wall', {}));
+  return found;
+} // prettier-ignore
+
+const whatAt = (hole: Hole, { seen }: Hazards): string =>
+  seen.find((s) => s.id === hole.look)?.what ?? 'unsure';
+
+/** Something felt in the wall stops the work until somebody has looked there, both ways, since then. */
+function feltFindings(job: Job, studs: readonly Stud[]): Finding[] {
+  return (job.drilled ?? []).flatMap((d) => {
+    if (d.result !== 'felt-something') return [];
+    const spot = { left: d.x, right: d.x, bottom: d.y, top: d.y };
+    const later = { ...job, looks: (job.looks ?? []).filter((k) => d.at === undefined || (k.at ?? '') >= d.at) };
+    const settled = lookedAt(later, studs, spot).state === 'clear';
+    return [finding('felt-something', settled ? 'caution' : 'stop', 'wall', { hole: d.hole, xMm: d.x, yMm: d.y })];
+  });
+} // prettier-ignore
+
+/** A box let into the wall is an opening to be cut: the same questions as for a hole, over all of it. */
+function openingFindings(job: Job, studs: readonly Stud[], hazards: Hazards): Finding[] {
+  const boxes = (job.room.objects ?? []).filter((o) => o.kind === 'box' && (o.wall ?? 'main') === 'main');
+  return boxes.flatMap((box: Item) => {
+    const looked = lookedAt(job, studs, box);
+    const met = metAt(hazards, box, looked);
+    if (met) return [finding('seen-at-opening', 'stop', 'wall', { object: box.id, what: met.what })];
+    const found: Finding[] = [];
+    if (looked.state === 'clear') return found;
+    const zone = hazards.zones.find((z) => overlaps(z, box) && z.object !== box.id);
+    found.push(finding('opening-unlooked', 'caution', 'wall', { object: box.id, from: zone?.object ?? '', what: zone?.what ?? '' }));
+    return found;
+  });
+} // prettier-ignore

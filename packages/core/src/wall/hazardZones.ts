@@ -1,0 +1,105 @@
+import type { HazardSeen, HazardZone, Hazards, Item, ItemKind, Job } from '@steddo/contract';
+import { LIVE_MARGIN_MM, LOOK, LOOK_REACH_MM, SEEN_MARGIN_MM, ZONE_MARGIN_MM } from '../tolerances';
+
+type Way = HazardZone['way'];
+interface Serves {
+  what: HazardZone['what'];
+  ways: readonly Way[];
+}
+
+/**
+ * What comes out of a thing on the wall, and which ways it runs from there. Cables up, down and sideways
+ * through the studs (BS 7671 522.6.202, from memory: straight from the accessory; other places, other rules);
+ * pipes the way they are drawn; a fire's flue and a vent's duct up.
+ */
+const SERVES: Partial<Record<ItemKind, Serves>> = {
+  outlet: { what: 'cable', ways: ['up', 'down', 'left', 'right', 'at'] },
+  switch: { what: 'cable', ways: ['up', 'down', 'left', 'right', 'at'] },
+  data: { what: 'cable', ways: ['up', 'down', 'left', 'right', 'at'] },
+  pipe: { what: 'pipe', ways: ['up', 'down', 'left', 'right', 'at'] },
+  gas: { what: 'gas', ways: ['up', 'down', 'left', 'right', 'at'] },
+  vent: { what: 'duct', ways: ['up', 'down', 'at'] },
+  opening: { what: 'duct', ways: ['up'] },
+};
+
+/**
+ * Where cables, pipes, ducts and gas have to be expected from what is on the main wall and behind it, and
+ * where something was seen or a finder showed a live wire. Boxes on the wall, mm.
+ * An outlet 1800 to 1870: its cables 1750 to 1920, from floor to ceiling, and all along the wall.
+ */
+export function hazardsOf(job: Job): Hazards {
+  const { wall, objects } = job.room;
+  const onMain = (e: { wall?: string | undefined }) => (e.wall ?? 'main') === 'main';
+  const zones = (objects ?? []).filter(onMain).flatMap((o) => zonesOf(o, wall));
+  if (wall.behind === 'wet-room')
+    zones.push({ id: 'behind', what: 'pipe', way: 'behind', left: 0, right: wall.width, bottom: 0, top: wall.height }); // prettier-ignore
+  return { zones, seen: [...seenIn(job), ...liveIn(job)] };
+}
+
+function zonesOf(item: Item, wall: { width: number; height: number }): HazardZone[] {
+  const serves = SERVES[item.kind];
+  if (!serves) return [];
+  return waysOf(item, serves).flatMap((way): HazardZone[] => {
+    const box = boxOf(item, way, wall);
+    return box.left < box.right && box.bottom < box.top
+      ? [{ id: `${item.id}:${way}`, what: serves.what, way, object: item.id, ...box }]
+      : [];
+  });
+}
+
+/** A pipe that is drawn along the wall goes on along it; one drawn upright goes on up and down. */
+function waysOf(item: Item, { what, ways }: Serves): readonly Way[] {
+  if (what !== 'pipe') return ways;
+  const upright = item.top - item.bottom >= item.right - item.left;
+  return upright ? ['up', 'down', 'at'] : ['left', 'right', 'at'];
+}
+
+function boxOf({ left, right, bottom, top }: Item, way: Way, wall: { width: number; height: number }) {
+  const m = ZONE_MARGIN_MM;
+  const across = { left: left - m, right: right + m };
+  const level = { bottom: bottom - m, top: top + m };
+  switch (way) {
+    case 'up': return { ...across, bottom: top + m, top: wall.height };
+    case 'down': return { ...across, bottom: 0, top: bottom - m };
+    case 'left': return { ...level, left: 0, right: left - m };
+    case 'right': return { ...level, left: right + m, right: wall.width };
+    default: return { ...across, ...level };
+  }
+} // prettier-ignore
+
+/**
+ * What a look has met: a run up and down, or along the wall, where it was seen; while nobody has said which
+ * way it runs, anywhere beside the look as far as the line that it was made for, and as far as the camera saw.
+ */
+function seenIn(job: Job): HazardSeen[] {
+  const { wall } = job.room;
+  const m = SEEN_MARGIN_MM;
+  return (job.looks ?? []).flatMap((k): HazardSeen[] => {
+    if ((k.wall ?? 'main') !== 'main' || k.found === 'clear') return [];
+    const across = LOOK.besideMm + m;
+    const reach = k.reach ?? LOOK_REACH_MM;
+    const box = {
+      vertical: { left: k.x - m, right: k.x + m, bottom: 0, top: wall.height },
+      horizontal: { left: 0, right: wall.width, bottom: k.y - m, top: k.y + m },
+      unsaid: { left: k.x - across, right: k.x + across, bottom: k.y - reach, top: k.y + reach },
+    }[k.runs ?? 'unsaid'];
+    return [{ id: k.id, what: k.found, ...box }];
+  });
+}
+
+const liveIn = (job: Job): HazardSeen[] =>
+  (job.evidence ?? []).flatMap((e) =>
+    e.kind === 'live' && (e.wall ?? 'main') === 'main'
+      ? [{ id: e.id, what: 'live' as const, left: e.x - LIVE_MARGIN_MM, right: e.x + LIVE_MARGIN_MM, bottom: e.y - LIVE_MARGIN_MM, top: e.y + LIVE_MARGIN_MM }]
+      : [],
+  ); // prettier-ignore
+
+export interface Spot {
+  left: number;
+  right: number;
+  bottom: number;
+  top: number;
+}
+
+export const overlaps = (a: Spot, b: Spot): boolean =>
+  a.left <= b.right && b.left <= a.right && a.bottom <= b.top && b.bottom <= a.top;
