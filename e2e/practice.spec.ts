@@ -15,8 +15,14 @@ async function begin(page: Page, url: string, seed: number, errors: number) {
 /** The finder taken to where the advice wants it and slid to the end of its line. */
 async function slide(page: Page) {
   await page.getByTestId('look-take').click();
-  const tool = (await page.getByTestId('tool').boundingBox())!;
   const line = (await page.locator('[data-shape="next-look"]').boundingBox())!;
+  // the tool stands at the line's beginning once it has been taken there
+  const off = async () => {
+    const at = (await page.getByTestId('tool').boundingBox())!;
+    return Math.abs(at.x + at.width / 2 - line.x);
+  };
+  await expect.poll(off).toBeLessThan(3);
+  const tool = (await page.getByTestId('tool').boundingBox())!;
   const [x, y] = [tool.x + tool.width / 2, tool.y + 40];
   await page.mouse.move(x, y);
   await page.mouse.down();

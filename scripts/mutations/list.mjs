@@ -168,8 +168,8 @@ export const MUTATIONS = [
       ['sight/pictureDistances.ts', "leaf('two', 2, 'count')", "leaf('two', 1, 'count')"],
       [
         'sight/seatAngles.ts',
-        "minus('eye-across', leaf('eye-x', v.x, 'mm', { path: at('x') }), centreX)",
-        "minus('eye-across', centreX, leaf('eye-x', v.x, 'mm', { path: at('x') }))",
+        "minus('eye-across', leaf('eye-x', v.x, 'mm', { path: path('x') }), centreX)",
+        "minus('eye-across', centreX, leaf('eye-x', v.x, 'mm', { path: path('x') }))",
       ],
       ['sight/isComfortable.ts', '<= COMFORT_CENTRE_DEG', '<= COMFORT_CENTRE_DEG * 2'],
       ['tolerances.ts', 'export const SHARP_DEG = 1 / 60;', 'export const SHARP_DEG = 1 / 30;'],

@@ -87,7 +87,7 @@ describe('a plan', () => {
           (p.holes ?? []).map((h) => turn(h.x).toFixed(6)).sort();
         expect(xs(b, (x) => width - x)).toEqual(xs(a, (x) => x));
       }),
-      { seed: 51, numRuns: 80 },
+      { seed: 51, numRuns: 40 },
     );
   });
 
@@ -119,7 +119,7 @@ describe('a plan', () => {
           expect(other.belowTop).toBeCloseTo(m.belowTop, 6);
         }
       }),
-      { seed: 52, numRuns: 80 },
+      { seed: 52, numRuns: 40 },
     );
   });
 
@@ -144,7 +144,7 @@ describe('a plan', () => {
           a.marks!.map((m) => [m.id, m.fromLeft.toFixed(6), m.fromFloor.toFixed(6)]),
         );
       }),
-      { seed: 53, numRuns: 60 },
+      { seed: 53, numRuns: 30 },
     );
   });
 
@@ -158,7 +158,7 @@ describe('a plan', () => {
         expect(JSON.stringify(plan(job))).toBe(first);
         expect(first).not.toMatch(/null/);
       }),
-      { seed: 54, numRuns: 40 },
+      { seed: 54, numRuns: 24 },
     );
   });
 
@@ -178,7 +178,7 @@ describe('a plan', () => {
           );
         }
       }),
-      { seed: 55, numRuns: 60 },
+      { seed: 55, numRuns: 30 },
     );
   });
 });

@@ -1,4 +1,4 @@
-import { useRef, type PointerEvent } from 'react';
+import { useRef, type DragEvent, type PointerEvent } from 'react';
 
 /** Movement from where the pointer went down, px; `done` with the last one, or nothing when it was no drag. */
 export interface DragHandlers {
@@ -25,6 +25,8 @@ export function useDrag(
   });
   if (!enabled) return {};
   return {
+    // the browser's own dragging of selected words would end ours
+    onDragStart: (e: DragEvent) => e.preventDefault(),
     onPointerDown: (e: PointerEvent) => {
       if (e.button !== 0) return;
       e.currentTarget.setPointerCapture(e.pointerId);

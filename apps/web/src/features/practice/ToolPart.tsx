@@ -87,13 +87,14 @@ function FinderHere({ tool, kind }: { tool: Tool; kind: FinderKind }) {
   );
 } // prettier-ignore
 
-/** The stretch around the tool counts as scanned: silence in it speaks against studs. */
+/** A pass shorter than this says nothing about a stud, mm. */
+const LEAST_PASS_MM = 100;
+
+/** What was really swept counts as scanned: silence in it speaks against studs. */
 function ScanLogged({ tool, kind }: { tool: Tool; kind: 'edge' | 'centre' | 'magnet' }) {
   const { job, dispatch } = useRoomContext();
-  const { next } = useWall();
-  const look = next?.looks[0];
-  if (kind === 'magnet' || look?.kind !== kind || look.from === undefined || look.to === undefined) return null;
-  const { from, to } = look;
+  const { from, to } = tool.swept ?? { from: 0, to: 0 };
+  if (to - from < LEAST_PASS_MM) return null;
   return (
     <Action quiet label="that pass is done" testID="pass-done" onPress={() => void dispatch(logScan(job, { instrument: kind, from, to, y: tool.y }))} />
   );

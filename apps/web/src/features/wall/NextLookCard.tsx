@@ -14,8 +14,9 @@ import { useAskNext, useWall } from './WallContext';
 export function NextLookCard() {
   useAskNext();
   const palette = usePalette();
-  const { next, working, skipped, unskip } = useWall();
-  const { say } = useRoomContext();
+  const { next, nextFor, working: asking, skipped, unskip } = useWall();
+  const { job, say } = useRoomContext();
+  const working = asking || nextFor !== job;
   if (!next) return working ? <Waiting /> : null;
   const [look] = next.looks;
   return (

@@ -7,7 +7,7 @@ import {
   useState,
   type ReactNode,
 } from 'react';
-import type { NextLook } from '@steddo/contract';
+import type { Job, NextLook } from '@steddo/contract';
 import type { Instruments, NextLooks } from '@steddo/core';
 import { wallWorker } from '../../worker/wall';
 import { useRoomContext } from '../room/RoomContext';
@@ -18,6 +18,8 @@ import type { Tool } from './tools';
 export interface WallState {
   /** Undefined while it is being worked out. */
   next: NextLooks | undefined;
+  /** The job that it was worked out for; another one makes it stale. */
+  nextFor: Job | undefined;
   working: boolean;
   skipped: readonly string[];
   skip: (what: string) => void;
@@ -50,6 +52,7 @@ export function WallProvider({
 }) {
   const { plan } = useRoomContext();
   const [next, setNext] = useState<NextLooks>();
+  const [nextFor, setNextFor] = useState<Job>();
   const [working, setWorking] = useState(false);
   const [skipped, setSkipped] = useState<string[]>([]);
   const [ownY, setY] = useState<number>();
@@ -60,6 +63,8 @@ export function WallProvider({
     () => ({
       next,
       setNext,
+      nextFor,
+      setNextFor,
       working,
       setWorking,
       skipped,
@@ -72,7 +77,7 @@ export function WallProvider({
             setTool({ kind, instruments, x, y: at, lit: false, changes: [] })
         : undefined,
     }),
-    [next, working, skipped, y, instruments],
+    [next, nextFor, working, skipped, y, instruments],
   );
   const held = useMemo(() => ({ tool, setTool }), [tool]);
   return (
@@ -84,6 +89,7 @@ export function WallProvider({
 
 type Inner = WallState & {
   setNext: (n: NextLooks | undefined) => void;
+  setNextFor: (job: Job) => void;
   setWorking: (w: boolean) => void;
 };
 
@@ -96,7 +102,7 @@ export function useWall(): WallState {
 /** Asks the worker for the next look, whenever the job has settled; for the card that shows it. */
 export function useAskNext(): void {
   const { job } = useRoomContext();
-  const { skipped, setNext, setWorking } = useWall() as Inner;
+  const { skipped, setNext, setNextFor, setWorking } = useWall() as Inner;
   const asked = useRef(0);
   useEffect(() => {
     asked.current += 1;
@@ -108,11 +114,12 @@ export function useAskNext(): void {
         .then((found) => {
           if (mine !== asked.current) return;
           setNext(found);
+          setNextFor(job);
           setWorking(false);
         });
     }, SETTLE_MS);
     return () => clearTimeout(timer);
-  }, [job, skipped, setNext, setWorking]);
+  }, [job, skipped, setNext, setNextFor, setWorking]);
 }
 
 /** The look that the drawing points at. */

@@ -28,6 +28,7 @@ const slide = (kind: FinderKind, ...to: number[]) =>
 describe('a finder slid along the wall', () => {
   it('misses nothing however fast the hand is', () => {
     const fast = slide('edge', 900, 1200);
+    expect(fast.swept).toEqual({ from: 900, to: 1200 });
     expect(fast.lit).toBe(false);
     expect(fast.changes.map((c) => [Math.round(c.x), c.on])).toEqual([
       [1000, true],
@@ -61,6 +62,7 @@ describe('a finder slid along the wall', () => {
   it('putting it down again begins a new pass', () => {
     const again = putDown(slide('edge', 900, 1020));
     expect(again.changes).toEqual([]);
+    expect(again.swept).toEqual({ from: 1020, to: 1020 });
     expect(again.lit).toBe(true);
   });
   it('a drill and a camera are only carried', () => {

@@ -11,6 +11,8 @@ export interface Tool {
   lit: boolean;
   /** Where its lamp changed on this pass, the latest last. */
   changes: readonly Change[];
+  /** How far this pass has come. */
+  swept?: { from: number; to: number };
 }
 
 export interface Change {
@@ -40,14 +42,17 @@ export function slid(tool: Tool, x: number, y: number): Tool {
     if (signal.lit !== lit) changes.push({ x: at, y: signal.y ?? y, on: signal.lit, going });
     lit = signal.lit;
   }
-  return { ...tool, x, y, lit, changes };
+  const { from, to } = tool.swept ?? { from: tool.x, to: tool.x };
+  const swept = { from: Math.min(from, x), to: Math.max(to, x) };
+  return { ...tool, x, y, lit, changes, swept };
 }
 
 /** A new pass begins when the finder is put on the wall. */
 export function putDown(tool: Tool): Tool {
   if (!isFinder(tool.kind)) return tool;
   const pass = tool.instruments.begin(tool.kind, tool.y);
-  return { ...tool, pass, lit: pass.at(tool.x).lit, changes: [] };
+  const swept = { from: tool.x, to: tool.x };
+  return { ...tool, pass, lit: pass.at(tool.x).lit, changes: [], swept };
 }
 
 export interface PassMark {
