@@ -11,7 +11,8 @@ import type {
 import { acknowledge, finding, verdictOf } from './findings';
 import { asPairs, feasible } from './geometry/intervals';
 import { guessFinding, planWorkings } from './guesses';
-import { readLevel, type LevelContext } from './level/readLevel';
+import { levelContext } from './level/levelContext';
+import { readLevel } from './level/readLevel';
 import { fitContext } from './mount/fitContext';
 import { fitMount } from './mount/fitMount';
 import { mountFindings } from './mount/mountFindings';
@@ -38,7 +39,6 @@ import { wishOf } from './placement/schools';
 import { outlineOf, type Outline } from './screen/outlineOf';
 import { classFindings, patternClass } from './screen/patternClass';
 import { planHoles, planPlate, type PlatePlan } from './scheme/drillPlan';
-import { usableSlots } from './scheme/placePlate';
 import { screwPart } from './screen/screwPart';
 import { threadFindings } from './screen/screwFindings';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
@@ -326,24 +326,6 @@ function levelPart(frame: Frame, base: Plan, plate: PlatePlan | undefined): Find
   if (!result) return [];
   base.level = result.level;
   return result.findings;
-}
-
-/** The plate's span is between its outer holes; both ends of a slot's play count together. */
-function levelContext(frame: Frame, base: Plan, plate: PlatePlan | undefined): LevelContext {
-  const { mount } = frame.job;
-  const xs = (base.holes ?? []).map((h) => h.x);
-  const holeSpan = xs.length > 0 ? Math.max(...xs) - Math.min(...xs) : 0;
-  const span = holeSpan > 0 ? holeSpan : mount?.plate?.width;
-  const slots = mount && plate?.fixing ? usableSlots({ mount, fixing: plate.fixing }) : [];
-  const plays = slots.map((s) => s.slot.height - plate!.fixing!.diameter);
-  return {
-    setWidthMm: frame.width.value,
-    ...(span === undefined ? {} : { plateSpanMm: span }),
-    ...(plays.length > 0 ? { slotPlayMm: Math.min(...plays) } : {}),
-    ...(mount?.hook?.spacing === undefined ? {} : { hookSpacingMm: mount.hook.spacing }),
-    ...(mount?.trim?.height === undefined ? {} : { trimHeightMm: mount.trim.height }),
-    ...(mount?.trim?.roll === undefined ? {} : { rollDeg: mount.trim.roll }),
-  };
 }
 
 const LEVELS = { stop: 0, caution: 1, info: 2 } as const;
