@@ -65,9 +65,6 @@ export const DRILL_SD_MM = 1.5;
 export const SPURIOUS = { edge: 0.05, centre: 0.05, outlet: 0.05, fastener: 0.1 } as const;
 export const PROBE_WRONG = 0.02;
 
-/** Marks within this of each other's estimate speak of one stud, mm. Ours; the least pitch is 138. */
-export const SAME_STUD_MM = 25;
-
 /** Chance that a hole is in wood, from which it is go, and from which it is a caution. Ours. */
 export const HOLE_GO = 0.98;
 export const HOLE_CAUTION = 0.9;

@@ -69,7 +69,7 @@ export function ToolHandle({ view, tool }: { view: SceneView; tool: Tool }) {
       data-y={tool.y}
       onKeyDown={onKeyDown}
       {...drag}
-      style={{ position: 'absolute', left: x - WIDE_PX / 2, top: y - 12, width: WIDE_PX, height: HIGH_PX, cursor: 'grab', touchAction: 'none' }}
+      style={{ position: 'absolute', left: x - WIDE_PX / 2, top: y - 12, width: WIDE_PX, height: HIGH_PX, cursor: 'grab', touchAction: 'none', userSelect: 'none' }}
     >
       <svg width={WIDE_PX} height={HIGH_PX} aria-hidden="true" style={{ pointerEvents: 'none', display: 'block' }}>
         <path d={`M${WIDE_PX / 2} 0v12`} stroke={palette.action} strokeWidth={2} />

@@ -1,7 +1,14 @@
 import type { Job, Looking, NextLook, Plan } from '@steddo/contract';
 import { plateSearch } from '../scheme/drillPlan';
 import { plateOptions, studsNeeded, type Aim, type SearchInput } from '../scheme/placePlate';
-import { HOLE_CAUTION, HOLE_GO, NEXT_LOOK, STUD_SPACING_MM } from '../tolerances';
+import {
+  EDGE_SD_MM,
+  HOLE_CAUTION,
+  HOLE_GO,
+  NEXT_LOOK,
+  STUD_SPACING_MM,
+  STUD_WIDTH_MM,
+} from '../tolerances';
 import { leaf } from '../working';
 import { inferStuds, type StudsFound } from './inferStuds';
 import { lookOutcomes, type LookKind } from './lookOutcomes';
@@ -203,10 +210,10 @@ function findFirst(setting: Weighing): NextLook {
 
 /** What one pass over as many studs as the mount needs would leave: their middles known to 4 / sqrt 2. */
 function afterOnePass({ search, rows }: Weighing, diameter: number): number {
-  const type = { plies: 1 as const, offset: 0, width: 38, share: 1 };
-  const sd = 4 / Math.SQRT2;
+  const type = { plies: 1 as const, offset: 0, width: STUD_WIDTH_MM, share: 1 };
+  const sd = EDGE_SD_MM / Math.SQRT2;
   const ways: Possible[] = [];
   for (let n = -14; n <= 14; n++)
-    ways.push({ type, plyMm: 38, n: n - 19, p: Math.exp(-0.5 * (n / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI)) });
+    ways.push({ type, plyMm: STUD_WIDTH_MM, n: n - STUD_WIDTH_MM / 2, p: Math.exp(-0.5 * (n / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI)) });
   return columnChance(ways, 0, diameter, rows) ** studsNeeded(search.mount);
 } // prettier-ignore

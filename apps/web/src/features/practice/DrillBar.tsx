@@ -1,17 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { DRILL_SD_MM, holeState, practiceScore, seeded } from '@steddo/core';
-import { findingText, holeName } from '@steddo/text';
+import { DRILL_SD_MM, practiceScore, seeded } from '@steddo/core';
+import { findingText } from '@steddo/text';
 import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
 import { ProgressBar } from '../../ui/ProgressBar';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Verdict } from '../../ui/Verdict';
 import { proxy } from '../../worker/catalogue';
 import { wallWorker } from '../../worker/wall';
 import { useRoomContext } from '../room/RoomContext';
-import { LOOKED } from '../wall/WallTable';
+import { HoleCertainty } from '../wall/WallTable';
 import { keepScore, type Practice } from './practiceStore';
 
 interface BarProps {
@@ -51,15 +50,7 @@ export function DrillBar({ practice, drilling, setDrilling, onChange }: BarProps
       <Action label={holes.length > 0 ? `Drill the ${holes.length} holes` : 'Drill the holes'} testID="to-drill" disabled={holes.length === 0} onPress={() => setDrilling(true)} />
       {drilling ? (
         <BottomSheet title="Drill these holes?" onClose={() => setDrilling(false)} testID="drill-sheet">
-          {holes.map((h) => (
-            <View key={h.id} style={{ flexDirection: 'row', alignItems: 'center', minHeight: 48, borderBottomWidth: 1, borderBottomColor: palette.hairline }}>
-              <View style={{ flex: 1 }}>
-                <Txt kind="bold">{holeName(h, holes)}</Txt>
-                <Txt kind="small" soft>{`wood ${Math.floor(h.probability * 100)} in 100, ${LOOKED[h.hazard]}`}</Txt>
-              </View>
-              <Verdict verdict={holeState(h)} />
-            </View>
-          ))}
+          <HoleCertainty />
           <View style={{ paddingTop: 12, gap: 8 }}>
             {share === undefined ? <Action label="drill them" testID="drill-all" onPress={() => void drill()} /> : <ProgressBar share={share} label="seeing what the advice would have taken" />}
           </View>
