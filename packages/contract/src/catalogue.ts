@@ -41,6 +41,10 @@ export const anchor = z.strictObject({
   diameter: size.optional(),
   head: size.optional(),
   grip: range.optional(),
+  /** A washer that goes under its head, so thick. */
+  washer: length.optional(),
+  /** Of its screw or bolt. */
+  length: size.optional(),
   boltIncluded: z.boolean().optional(),
   reusable: z.boolean().optional(),
   walls: z.array(buildKind).optional(),
@@ -210,3 +214,5 @@ export type Fixing = z.infer<typeof fixing>;
 export type Catalogue = z.infer<typeof catalogue>;
 export type CatalogueScreen = z.infer<typeof catalogueScreen>;
 export type Bit = z.infer<typeof bit>;
+export type Anchor = z.infer<typeof anchor>;
+export type Lag = z.infer<typeof lag>;

@@ -22,14 +22,16 @@ export type {
   SaveRequest,
   StaleReply,
 } from './api';
-export type { CentreRule, Job, LevelReading, Measured, Screen } from './job';
+export type { CentreRule, Drilled, Job, LevelReading, Measured, Screen } from './job';
 export type { Build, FloorThing, Item, ItemKind, Viewer, Zone } from './room';
 export type { Evidence, Look, Scan } from './evidence';
 export type {
+  Anchor,
   Bit,
   Catalogue,
   CatalogueScreen,
   Fixing,
+  Lag,
   Mount,
   MountType,
   Plate,
@@ -45,7 +47,6 @@ export type {
   Fit,
   FitRule,
   Height,
-  Hole,
   Level,
   LevelGroup,
   LevelResult,
@@ -71,4 +72,16 @@ export type {
   NextLook,
   Nogging,
 } from './wallPlan';
+export type {
+  DrillStep,
+  FastenerLoad,
+  Hole,
+  HoleInto,
+  LeastChange,
+  Light,
+  Loads,
+  Part,
+  SchemeKind,
+  SchemePlan,
+} from './schemePlan';
 export type { Op, Unit, Working } from './working';

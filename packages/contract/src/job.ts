@@ -17,6 +17,7 @@ import {
   words,
 } from './parts';
 import { evidence, look, scan } from './evidence';
+import { holeInto } from './schemePlan';
 
 /** The job document: one room, one wall. What was measured or chosen; nothing that follows from it. */
 
@@ -200,6 +201,9 @@ export const job = z
             'spun',
             'felt-something',
           ]),
+          /** What the hole was made for: the plan of that day had a lag there, or a toggle. */
+          into: holeInto.optional(),
+          diameter: size.optional(),
           at: at.optional(),
         }),
       )
@@ -244,6 +248,7 @@ export const job = z
   });
 
 export type Job = z.infer<typeof job>;
+export type Drilled = NonNullable<Job['drilled']>[number];
 export type Screen = z.infer<typeof screen>;
 export type Measured = z.infer<typeof measured>;
 export type LevelReading = z.infer<typeof levelReading>;

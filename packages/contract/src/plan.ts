@@ -3,7 +3,8 @@ import { mountType } from './catalogue';
 import { reach } from './reachPlan';
 import { school, share, side } from './parts';
 import { screwCheck, stack } from './screwPlan';
-import { backing, course, hazards, holeHazard, looking, nextLook, nogging } from './wallPlan';
+import { hole, leastChange, light, loads, scheme } from './schemePlan';
+import { backing, course, hazards, looking, nextLook, nogging } from './wallPlan';
 import { unit, working } from './working';
 
 /** What follows from a job: the plan file. Lengths mm, forces N, probabilities 0 to 1, angles degrees. */
@@ -48,6 +49,10 @@ export const fitRule = z.enum([
   'tilt',
   'reach',
   'people',
+  /** What its fixings hold, in closed form, wherever they may go. */
+  'holds',
+  /** What they hold where they find wood: the whole search, for the first of the list. */
+  'scheme',
 ]);
 
 export const fit = z.strictObject({
@@ -187,41 +192,6 @@ const stud = z.strictObject({
   working: working.optional(),
 });
 
-const hole = z.strictObject({
-  id: z.string(),
-  order: z.number().int(),
-  x: num,
-  y: num,
-  into: z.enum(['stud', 'board', 'masonry', 'metal-stud', 'backing']),
-  fixing: z.strictObject({ kind: z.string(), diameter: num, length: num }),
-  bit: num,
-  depth: num,
-  probability: share,
-  hazard: holeHazard,
-  /** The zones of cables and pipes that it is in, and the look that shows what is behind it. */
-  zones: z.array(z.string()).optional(),
-  look: z.string().optional(),
-  done: z.boolean(),
-  row: z.enum(['top', 'middle', 'bottom']),
-  stud: z.number().int(),
-  slot: z.number().int(),
-  working,
-  workings: z.strictObject({
-    x: working,
-    bit: working,
-    depth: working,
-    probability: working.optional(),
-  }),
-});
-
-const scheme = z.strictObject({
-  key: z.string(),
-  kind: z.string(),
-  shift: num,
-  worstProbability: share,
-  worstUtilisation: num.optional(),
-});
-
 const correction = z.strictObject({
   kind: z.enum(['slots', 'new-hole', 'shim', 'trim', 'roll']),
   where: side,
@@ -277,29 +247,13 @@ export const plan = z.strictObject({
   scheme: scheme
     .extend({
       alternatives: z.array(scheme).optional(),
-      leastChange: z.strictObject({ kind: z.string(), by: num.optional() }).optional(),
+      leastChange: leastChange.optional(),
     })
     .optional(),
   holes: z.array(hole).optional(),
-  loads: z
-    .strictObject({
-      pose: z.strictObject({ extension: num, yaw: num }).optional(),
-      fasteners: z.array(
-        z.strictObject({
-          hole: z.string(),
-          tension: num,
-          shear: num,
-          allowableTension: num,
-          allowableShear: num,
-          utilisation: num,
-          governs: z.string(),
-        }),
-      ),
-      worst: num,
-      fourfold: num.optional(),
-      curve: z.array(z.strictObject({ extension: num, utilisation: num })).optional(),
-    })
-    .optional(),
+  loads: loads.optional(),
+  /** Light things on the same wall, and what holds each. */
+  light: z.array(light).optional(),
   reach: reach.optional(),
   level: z
     .strictObject({
@@ -334,7 +288,6 @@ export type ViewerAngles = z.infer<typeof viewerAngles>;
 export type Placement = z.infer<typeof placement>;
 export type Mark = z.infer<typeof mark>;
 export type Stud = z.infer<typeof stud>;
-export type Hole = z.infer<typeof hole>;
 export type Correction = z.infer<typeof correction>;
 export type Advice = z.infer<typeof advice>;
 export type Distances = z.infer<typeof distances>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { angle, buildKind, coordinate, id, length, onWall, size, words } from './parts';
+import { angle, buildKind, coordinate, id, length, mass, onWall, size, words } from './parts';
 
 /** What the room holds: the wall's build, zones that differ, things on the wall, people. */
 
@@ -65,6 +65,10 @@ export const item = z
     plateMayCover: z.boolean().optional(),
     topThickness: length.optional(),
     hinge: z.enum(['left', 'right']).optional(),
+    /** What hangs on the wall by itself, kg: a picture, a shelf with what stands on it, a soundbar. */
+    mass: mass.optional(),
+    /** By how many fixings it hangs. */
+    fixings: z.number().int().positive().max(12).optional(),
   })
   .refine((r) => r.left < r.right, leftToRight)
   .refine((r) => r.bottom < r.top, bottomToTop);

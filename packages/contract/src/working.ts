@@ -4,7 +4,7 @@ import { z } from 'zod';
 
 const num = z.number();
 
-export const unit = z.enum(['mm', 'kg', 'deg', 'N', 'count', 'ratio']);
+export const unit = z.enum(['mm', 'kg', 'deg', 'N', 'Nmm', 'N/mm', 'count', 'ratio']);
 export const op = z.enum([
   '+',
   '-',
@@ -17,6 +17,8 @@ export const op = z.enum([
   'tan',
   'abs',
   'hypot',
+  'sqrt',
+  'pow',
   'round',
 ]);
 

@@ -2,7 +2,51 @@ import type { Finding, Level, School, Stage } from '@steddo/contract';
 
 /** Judgements are data: a code, how serious, where, and the values. Words for them are in @steddo/text. */
 export interface FindingValues {
-  'loads-not-checked': Record<string, never>;
+  'loads-checked': { percent: number };
+  'load-too-great': { percent: number; hole: string; governs: string };
+  'load-unknown': Record<string, never>;
+  'no-rating': { kind: string };
+  'no-fixing': { kind: string };
+  'never-in-board': { kind: string };
+  'lag-off-table': { diameterMm: number };
+  'lag-too-short': { threadMm: number; needMm: number };
+  'lag-past-stud': { byMm: number };
+  'lags-too-close': { apartMm: number; needMm: number };
+  'rated-for-board': { boardMm: number; ratedMm: number };
+  'grip-outside': { thickMm: number; minMm: number; maxMm: number };
+  'head-through-slot': { headMm: number; slotMm: number };
+  'board-unsound': { state: string };
+  'anchors-refused': Record<string, never>;
+  'arm-on-anchors-refused': Record<string, never>;
+  'large-on-anchors-refused': { diagonalMm: number; limitMm: number };
+  'arm-on-anchors': { percent: number; tensionN: number; allowableN: number; anchors: number };
+  'large-on-anchors': {
+    diagonalMm: number;
+    percent: number;
+    tensionN: number;
+    allowableN: number;
+    anchors: number;
+  };
+  'studs-not-sought': Record<string, never>;
+  'anchors-missing': Record<string, never>;
+  'not-all-in-studs': { kind: string };
+  'angled-lag': { offMm: number };
+  'scheme-gone': { scheme: string };
+  'hole-unusable': { hole: string };
+  'plate-follows-holes': { liftMm: number };
+  'board-doubtful': { holes: string[]; percent: number };
+  'test-hole-first': Record<string, never>;
+  'joints-unmarked': { percent: number };
+  'in-joint': { holes: string[] };
+  'backing-edges-unmarked': { holes: string[] };
+  'backing-missed': { holes: string[] };
+  'bit-to-get': { bitMm: number };
+  'faces-uneven': { stepMm: number };
+  'corner-one-wall': Record<string, never>;
+  'least-change': { kind: string; byMm: number; to: string };
+  'light-heavy': { object: string; massKg: number; limitKg: number };
+  'light-no-rating': { object: string };
+  'light-too-great': { object: string; percent: number };
   'nobody-looked': { holes: number };
   'looked-one-side': { holes: string[] };
   'hole-in-zone': { holes: string[]; what: string; way: string; object: string };
@@ -43,9 +87,6 @@ export interface FindingValues {
   'mount-to-measure': { fields: string[] };
   'arm-hole-missing': { armHole: number; count: number };
   'wall-kind-unknown': Record<string, never>;
-  'wall-kind-not-computed': { kind: string };
-  'fixing-not-computed': { kind: string };
-  'fixing-school-not-computed': { school: string };
   'school-needs-object': { school: School; object: string };
   'school-needs-value': { school: School; field: string };
   'school-needs-eyes': { school: School; viewers: string[] };
@@ -76,10 +117,8 @@ export interface FindingValues {
   'slots-too-few': { needed: number; found: number };
   'stud-doubtful': { hole: string; percent: number };
   'evidence-odd': { ids: string[] };
-  'bit-outside-band': { bitMm: number; fromMm: number; toMm: number };
+  'bit-outside-band': { bitMm: number; fromMm: number; toMm: number; usedMm: number };
   'no-bit': { fromMm: number; toMm: number };
-  'lag-too-short': { depthMm: number };
-  'drilled-not-replanned': { holes: number };
   'arm-unknown': Record<string, never>;
   'arm-links-many': { links: number };
   'arm-differs': { what: 'folded' | 'extended'; labelMm: number; linkageMm: number };
@@ -105,11 +144,13 @@ const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'mount-reach',
   'mount-tilt',
   'mount-people',
+  'arm-on-anchors',
+  'large-on-anchors',
 ]);
 
 /**
  * Makes a finding. Its level says: `info` worth knowing, `caution` mind this, `stop` do not go on.
- * `finding('loads-not-checked', 'caution', 'holes', {})`.
+ * `finding('load-unknown', 'stop', 'holes', {})`.
  */
 export function finding<C extends FindingCode>(
   code: C,

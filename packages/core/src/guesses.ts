@@ -34,6 +34,8 @@ export function planWorkings(plan: Plan, job: Job): Working[] {
     ...followed.flatMap((h) => [h.working, h.tiltWorking]),
     ...(plan.marks ?? []).flatMap((m) => Object.values(m.workings)),
     ...(plan.holes ?? []).flatMap((h) => Object.values(h.workings)),
+    // what one fastener rests on all of them rest on
+    ...(plan.loads?.fasteners ?? []).slice(0, 1).flatMap((f) => Object.values(f.workings)),
     ...(plan.studs ?? []).map((s) => s.working),
     ...(plan.level?.groups ?? []).flatMap((g) => [g.working, g.errorWorking]),
     ...(plan.level?.corrections ?? []).map((c) => c.working),

@@ -48,7 +48,15 @@ export { spacerNeed } from './screen/spacerNeed';
 export { STOCK_LENGTHS_MM, threadOf } from './screen/threads';
 export { fitMount } from './mount/fitMount';
 export { fitContext, type FitContext } from './mount/fitContext';
-export { comparePlaces, placeOf, rankMounts, rankOne, type Place } from './mount/rankMounts';
+export {
+  comparePlaces,
+  placeOf,
+  rankMounts,
+  rankOne,
+  searchFirst,
+  type Place,
+} from './mount/rankMounts';
+export { SCHEMED } from './scheme/rankSchemes';
 export { comparedOf, type Compared } from './mount/compareMounts';
 export { liftLimitKg, liftPeople } from './mount/liftPeople';
 export { toMeasure } from './mount/toMeasure';
@@ -133,6 +141,11 @@ export {
   type PracticeLog,
   type PracticeScore,
 } from './practice/practiceScore';
+
+// what holds it
+export { N_PER_POUND } from './load/lagTables';
+export { kitOf, type Kit, type KitSource } from './scheme/kit';
+export { schoolOf, type FixingSchool } from './scheme/ways';
 
 // judgements and workings
 export { restsOnGuess } from './guesses';

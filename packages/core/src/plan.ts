@@ -38,19 +38,25 @@ import {
 import { wishOf } from './placement/schools';
 import { outlineOf, type Outline } from './screen/outlineOf';
 import { classFindings, patternClass } from './screen/patternClass';
-import { planHoles, planPlate, type PlatePlan } from './scheme/drillPlan';
+import { loadsPart } from './load/loadsPart';
+import { planPlate, type PlatePlan } from './scheme/drillPlan';
+import type { KitSource } from './scheme/kit';
+import { schemePart, type SchemeMade } from './scheme/schemePart';
 import { screwPart } from './screen/screwPart';
 import { threadFindings } from './screen/screwFindings';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
-import { reachPart } from './reach/reachPart';
+import { reachModelOf, reachPart } from './reach/reachPart';
 import { inferStuds, type StudsFound } from './wall/inferStuds';
 import { nextLooks } from './wall/nextLook';
 import { hazardPart, wallPart } from './wall/wallPart';
 import { leaf } from './working';
 
 export interface PlanOptions {
-  catalogue?: Pick<Catalogue, 'mounts'>;
+  /** Mounts to rank, and the kit of a job that has none of its own. */
+  catalogue?: Pick<Catalogue, 'mounts' | 'anchors' | 'lags' | 'bits'>;
+  /** The crew's kit, for a job that has none of its own; absent: the catalogue's. */
+  kit?: KitSource;
   /** For the parts that draw random numbers; none does yet. */
   seed?: number;
   /** Whether to work out where to look next: a quarter of a second, for files and workers. */
@@ -94,7 +100,7 @@ function planOf(job: Job, options: PlanOptions): Plan {
   const frame: Frame = { job, width, height, centreX: sideways.centreX };
   const plate = job.mount ? planPlate(job, job.mount, found, sideways.centreX) : undefined;
   if (plate && job.mount?.plate) frame.plateX = plate.x.value;
-  const placed = place(frame, base, plate, found);
+  const placed = place(frame, base, plate, found, options.kit ?? options.catalogue ?? {});
   const hazards = hazardPart(job, base, found);
   return finish(job, base, [
     ...early,
@@ -119,7 +125,7 @@ function basePlan(job: Job, outline: Outline, options: PlanOptions): Plan {
       outline: { width: width.value, height: height.value, guessed },
       workings: { width, height },
     },
-    ...(mounts ? { ranking: rankMounts(mounts, job) } : {}),
+    ...(mounts ? { ranking: rankMounts(mounts, job, options.kit ?? options.catalogue) } : {}),
   };
 }
 
@@ -141,6 +147,7 @@ function place(
   base: Plan,
   plate: PlatePlan | undefined,
   wood: StudsFound,
+  crew: KitSource,
 ): Finding[] {
   const { job } = frame;
   const { wanted, findings: found } = wantedHeight(frame);
@@ -151,28 +158,53 @@ function place(
   const heights = schoolHeights(frame);
   if (heights.length > 0) base.heights = heights;
   seats(frame, base, found);
-  if (!spot) return [...found, ...levelPart(frame, base, plate)];
-  base.placement = placementOf(frame, spot, plate);
-  if (spot.conflict)
-    return [
-      ...found,
-      conflictFinding(frame, spot, spot.conflict),
-      ...levelPart(frame, base, plate),
-    ];
+  if (!spot) return [...found, ...(plate?.lacking ?? []), ...levelPart(frame, base)];
+  if (spot.conflict) {
+    base.placement = placementOf(frame, spot, plate);
+    const conflict = conflictFinding(frame, spot, spot.conflict);
+    return [...found, ...(plate?.lacking ?? []), conflict, ...levelPart(frame, base)];
+  }
   if (spot.binding.length > 0) found.push(movedFinding(job, spot));
   found.push(...(spot.chain?.findings ?? []));
+  found.push(...hang(frame, base, plate, wood, spot, crew));
+  return [...found, ...levelPart(frame, base)];
+}
+
+/** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
+function hang(
+  frame: Frame,
+  base: Plan,
+  plate: PlatePlan | undefined,
+  wood: StudsFound,
+  wished: Spot,
+  crew: KitSource,
+): Finding[] {
+  const { job } = frame;
+  const made =
+    job.mount && plate
+      ? schemePart({ frame, base, plate, found: wood, spot: wished, crew }, job.mount)
+      : undefined;
+  const spot = made?.spot ?? wished;
+  const on = made?.plate ?? plate;
+  if (on && job.mount?.plate) frame.plateX = on.x.value;
+  base.placement = placementOf(frame, spot, on);
   const angles = anglesAt(frame, spot);
   const tilt = tiltOf(angles, job);
   base.placement.angles = angles;
   if (tilt) Object.assign(base.placement, { tiltNeeded: tilt.value, tiltWorking: tilt });
-  found.push(...sightFindings(angles, job, frame.spacer));
+  const found = sightFindings(angles, job, frame.spacer);
   found.push(
     ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
+    ...(made?.findings ?? plate?.lacking ?? []),
   );
-  found.push(...drill(frame, base, plate, wood, spot));
-  found.push(...reachOf(frame, base, plate, wood));
-  return [...found, ...levelPart(frame, base, plate)];
-}
+  drill(frame, base, on, spot, made);
+  found.push(...reachOf(frame, base, on, wood));
+  if (!made?.candidate) return found;
+  const { loads, findings } = loadsPart(made.hanging, made.candidate, made.holes, reachModelOf(job, base));
+  if (loads) base.loads = loads;
+  if (loads && base.scheme) base.scheme.worstUtilisation = loads.worst;
+  return [...found, ...findings];
+} // prettier-ignore
 
 /** What is wanted of the centre's height: chosen by hand, or the school that is followed. */
 function wantedHeight(frame: Frame): { wanted: Working | undefined; findings: Finding[] } {
@@ -251,34 +283,31 @@ function reachOf(
   return findings;
 }
 
+/** Holes, scheme and every mark, into the plan. */
 function drill(
   frame: Frame,
   base: Plan,
   plate: PlatePlan | undefined,
-  found: StudsFound,
   spot: Spot,
-): Finding[] {
+  made: SchemeMade | undefined,
+): void {
   const { job, centreX, width, height } = frame;
   const { hook, plateBottom } = hangsAt(spot, job);
   const outline = job.mount?.plate;
-  const drilling =
-    job.mount && plate && plateBottom
-      ? planHoles(job, job.mount, found, plate, plateBottom)
-      : { holes: [], findings: [] };
-  if (drilling.holes.length > 0) base.holes = drilling.holes;
-  if (drilling.scheme) base.scheme = drilling.scheme;
+  const holes = made?.holes ?? [];
+  if (holes.length > 0) base.holes = holes;
+  if (made?.scheme) base.scheme = made.scheme;
   base.marks = marksOf({
     centreX,
     bottom: spot.bottom,
     width,
     height,
-    holes: drilling.holes,
+    holes,
     ...(hook ? { hook } : {}),
     ...(plateBottom
       ? { plate: { x: plate?.x ?? centreX, bottom: plateBottom, height: outline?.height } }
       : {}),
   });
-  return drilling.findings;
 }
 
 function placementOf(frame: Frame, spot: Spot, plate: PlatePlan | undefined): Placement {
@@ -320,9 +349,9 @@ function plateBox(
   };
 }
 
-function levelPart(frame: Frame, base: Plan, plate: PlatePlan | undefined): Finding[] {
+function levelPart(frame: Frame, base: Plan): Finding[] {
   const { job } = frame;
-  const result = readLevel(job.levelReadings ?? [], levelContext(frame, base, plate));
+  const result = readLevel(job.levelReadings ?? [], levelContext(frame, base));
   if (!result) return [];
   base.level = result.level;
   return result.findings;

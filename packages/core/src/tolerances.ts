@@ -203,3 +203,57 @@ export const NEXT_LOOK = { withinMm: 80, stepMm: 5, leastGain: 0.005, readingSte
 
 /** P(wood) goes into the plan file every so often along the wall, mm. Ours. */
 export const WOOD_STEP_MM = 5;
+
+/** Handling of a set on an arm, N: leaning on its front's lower edge, and pushing it sideways. Ours. */
+export const HANDLING = { downN: 100, sideN: 50 } as const;
+
+/** Mass of a mount when nobody has weighed it, kg, by what it does. Ours. */
+export const MOUNT_MASS_KG = { still: 5, moving: 12 } as const;
+
+/** Standard gravity, m/s2: exact by definition. */
+export const GRAVITY_N_PER_KG = 9.80665;
+
+/** A pack's ultimate rating is divided by this. Common practice for hollow-wall and masonry anchors. */
+export const RATING_FACTOR = 4;
+
+/** A pack's rating is for its board; another thickness by more is another rating, mm. Ours. */
+export const RATED_BOARD_MM = 1;
+
+/** Kept from a hole that did not hold, mm. Ours. */
+export const SPOILED_MM = 20;
+
+/** Kept from a mortar joint, mm. Ours. */
+export const JOINT_MM = 30;
+
+/** A toggle wants so much hollow beside its hole, mm. Ours. */
+export const TOGGLE_ROOM_MM = 10;
+
+/** How deep a bay is behind the board at least for a toggle, and how deep a hole through board goes beyond it, mm. Ours. */
+export const THROUGH_BOARD_MM = 10;
+
+/** A hole in masonry goes beyond its sleeve, mm. Ours. */
+export const SLEEVE_OVERDRILL_MM = 10;
+
+/** Kept from the edge of a backing, mm; and what is taken of backing whose edges nobody has marked. Ours. */
+export const BACKING_EDGE_MM = 20;
+export const BACKING_UNMARKED = 0.95;
+
+/** Largest sets on hollow-wall anchors, mm: 55 in on up to four, 65 in on more. Common practice, two rules. */
+export const ANCHOR_SET_MM = { few: 1397, many: 1651, fewCount: 4 } as const;
+
+/** What is light, kg (20 lb), and how far out a light thing's weight is when nobody has said, mm. Common practice, ours. */
+export const LIGHT_KG = 9.0718474;
+export const LIGHT_OUT_MM = 100;
+
+/** A stud that misses the slots by no more tempts somebody to drive the lag at an angle, mm. Ours. */
+export const ANGLED_MM = 15;
+
+/** Plates of boards are tried at every so many millimetres of the set's slide. */
+export const PLATE_STEP_MM = 5;
+
+/** Faces of the wall that differ by more under one plate have to be packed, mm. Ours. */
+export const FACE_STEP_MM = 1;
+
+/** Sheet steel of a plate, and depth of a stud, when nobody has measured them, mm. Ours; 2 x 4, common practice. */
+export const PLATE_THICKNESS_MM = 3;
+export const STUD_DEPTH_MM = 89;

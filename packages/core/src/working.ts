@@ -53,7 +53,13 @@ export function evaluate(working: Working): number {
 
 /** Every leaf of a tree, left to right. */
 export function leaves(working: Working): Working[] {
-  return working.terms === undefined ? [working] : working.terms.flatMap(leaves);
+  const found: Working[] = [];
+  const walk = (w: Working): void => {
+    if (w.terms === undefined) found.push(w);
+    else for (const term of w.terms) walk(term);
+  };
+  walk(working);
+  return found;
 }
 
 const DEGREES = 180 / Math.PI;
@@ -83,6 +89,10 @@ function combine(op: Op, values: number[]): number {
       return Math.abs(first);
     case 'hypot':
       return Math.hypot(...values);
+    case 'sqrt':
+      return Math.sqrt(first);
+    case 'pow':
+      return first ** second;
     case 'round':
       return Math.round(first / second) * second;
   }

@@ -225,9 +225,11 @@ describe('what stops a better one', () => {
     expect(p.findings.find((f) => f.code === 'seat-poor')).toMatchObject({ level: 'caution', stage: 'reach', values: { by: 'swivel' } });
   });
   it('mounts of the catalogue that would serve', () => {
-    const better = { ...swing, id: 'better', swivel: { left: 70, right: 70 } };
+    const better = { ...swing, id: 'better', swivel: { left: 70, right: 70 }, mass: 5, movingMass: 3 };
     const stiff = { ...swing, id: 'stiff', swivel: { left: 5, right: 5 } };
-    const p = plan(seated([{ x: 3900, distance: 2400 }], stiff), { catalogue: { mounts: [stiff, better, testMount] } });
+    // nobody has looked for studs yet: what holes there would be does not count
+    const job = { ...seated([{ x: 3900, distance: 2400 }], stiff), evidence: [] };
+    const p = plan(job, { catalogue: { mounts: [stiff, better, testMount] } });
     expect(p.reach!.seats[0]!.servedBy).toEqual(['better']);
   });
 }); // prettier-ignore

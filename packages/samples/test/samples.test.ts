@@ -33,6 +33,7 @@ describe('samples', () => {
     expect(plan(guestRoom).holes).toHaveLength(4);
     expect(plan(guestRoom).verdict).toBe('caution');
     expect(plan(atticSnug).findings.map((f) => f.code)).toContain('studs-needed');
-    expect(plan(breakfastBar).findings.map((f) => f.code)).toContain('wall-kind-not-computed');
+    expect(plan(breakfastBar).holes!.map((h) => h.into)).toEqual(['masonry', 'masonry', 'masonry']);
+    expect(plan(breakfastBar).findings.map((f) => f.code)).toContain('joints-unmarked');
   });
 });

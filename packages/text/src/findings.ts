@@ -1,6 +1,7 @@
 import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { bindingName, buildName, schoolName } from './names';
+import { HOLD_SENTENCES } from './holdFindings';
 import { seenName, servedName, wayName } from './looks';
 import { fieldName } from './paths';
 import { capital, rounded, type Say } from './say';
@@ -13,8 +14,7 @@ const list = (names: readonly string[]): string => ENGLISH.format(names);
 
 /** Every finding in words, once: for screen, print and speech. */
 const SENTENCES: Sentences = {
-  'loads-not-checked': () =>
-    'Nobody has worked out yet whether this holds. Check the load against the leaflet and local codes before you drill.',
+  ...HOLD_SENTENCES,
   'nobody-looked': (v) =>
     `Nobody has looked inside the wall at ${v.holes === 1 ? 'this hole' : `these ${v.holes} holes`}. A cable or pipe can cross a stud; a lag goes deeper than the cable's hole. Look first; if in doubt, do not drill.`,
   'looked-one-side': (v) =>
@@ -81,14 +81,6 @@ const SENTENCES: Sentences = {
     `The label does not tell enough for holes. Measure: ${list(v.fields.map((f) => fieldName(f, say)))}.`,
   'arm-hole-missing': (v) => `Arm hole ${v.armHole + 1} is chosen, and this mount has ${v.count}.`,
   'wall-kind-unknown': () => 'Say what the wall is before holes can be given.',
-  'wall-kind-not-computed': (v) =>
-    `Holes in a ${buildName(v.kind)} are not worked out here yet. Everything up to the plate is.`,
-  'fixing-not-computed': (v) =>
-    v.kind === 'none'
-      ? 'This mount does not say which lag screws it takes in a stud wall, so there are no holes.'
-      : `Fixing with ${v.kind} is not worked out here yet.`,
-  'fixing-school-not-computed': () =>
-    'Hanging on rated anchors alone is not worked out here yet. Studs are.',
   'school-needs-object': (v, say) =>
     v.object === ''
       ? `"${schoolName(v.school)}" needs the thing that stands below the set.`
@@ -137,13 +129,9 @@ const SENTENCES: Sentences = {
   'evidence-odd': (v) =>
     `${v.ids.length === 1 ? 'One mark disagrees' : `${v.ids.length} marks disagree`} with the rest. Check there again.`,
   'bit-outside-band': (v, say) =>
-    `The leaflet's bit is ${bitText(v.bitMm, say)}; the usual band for this lag and timber is ${bitText(v.fromMm, say)} to ${bitText(v.toMm, say)}. The leaflet counts.`,
+    `The leaflet's bit is ${bitText(v.bitMm, say)}, outside the band for this lag and timber (${bitText(v.fromMm, say)} to ${bitText(v.toMm, say)}). The plan takes ${bitText(v.usedMm, say)}.`,
   'no-bit': (v, say) =>
     `No stock bit between ${bitText(v.fromMm, say)} and ${bitText(v.toMm, say)} for this lag.`,
-  'lag-too-short': (v, say) =>
-    `The lag ends ${say.length(Math.abs(v.depthMm))} short of the stud. A longer one is needed.`,
-  'drilled-not-replanned': (v) =>
-    `${v.holes === 1 ? 'A hole is' : `${v.holes} holes are`} already drilled. Re-planning around drilled holes is not worked out here yet.`,
   'arm-unknown': () =>
     "The arm's links are not known: it is taken as going straight out. Measure links and head to see what it can really do.",
   'arm-links-many': (v) =>

@@ -40,10 +40,22 @@ export function fitText(fit: Fit, say: Say): string {
       return tiltWords(fit, say);
     case 'people':
       return fit.value === 1 ? 'one can lift the set' : `${String(fit.value)} people lift the set`;
+    case 'holds':
+      return fit.ok
+        ? `its fixings have ${percent(fit.value)} of what they may hold at worst`
+        : `its fixings would have ${percent(fit.value)} of what they may hold`;
+    case 'scheme':
+      return fit.ok
+        ? `searched: holes found, ${percent(fit.value)} of what they may hold`
+        : fit.value === 'none'
+          ? 'searched: no holes that hold on this wall'
+          : `searched: ${percent(fit.value)} of what its fixings may hold`;
     case 'stud-spacing':
       return fit.ok ? 'stud spacing fits' : `stud spacing off by ${say.length(by)}`;
   }
 }
+
+const percent = (use: string | number): string => `${Math.ceil(Number(use) * 100)} %`;
 
 /** The mount's pattern is short of a larger set; a smaller set is short of the mount. */
 const short = (fit: Fit): string =>

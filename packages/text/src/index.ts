@@ -34,3 +34,15 @@ export {
   servedName,
   wayName,
 } from './looks';
+export {
+  changeText,
+  fixingName,
+  fixingSchool,
+  intoName,
+  partFrom,
+  partText,
+  schemeName,
+  schemePrice,
+  stepText,
+} from './holds';
+export { governsText } from './holdFindings';

@@ -80,14 +80,19 @@ export function bindingName(code: string, say: Say): string {
   return plain[kind] ?? code;
 }
 
-/** `Hole 1, left stud, top row`, said at the wall; with more than two studs they are numbered. */
+/** `Hole 1, left stud, top row`, said at the wall; more than two columns are numbered from the left. */
 export function holeName(hole: Hole, holes: readonly Hole[]): string {
-  const studs = [...new Set(holes.map((h) => h.stud))].sort((a, b) => a - b);
-  const at = studs.indexOf(hole.stud);
+  const columns = [...new Set(holes.map(columnOf))].sort((a, b) => a - b);
+  const at = columns.indexOf(columnOf(hole));
+  const thing = hole.into === 'stud' || hole.into === 'metal-stud' ? 'stud' : 'column';
   const side = at === 0 ? 'left' : 'right';
-  const which = studs.length === 2 ? `, ${side} stud` : studs.length > 2 ? `, stud ${at + 1}` : '';
+  const which =
+    columns.length === 2 ? `, ${side} ${thing}` : columns.length > 2 ? `, ${thing} ${at + 1}` : '';
   return `Hole ${hole.order}${which}, ${hole.row} row`;
 }
+
+/** Holes belong to one column by their stud, or where they have none by their place to the nearest 50 mm. */
+const columnOf = ({ x }: Hole): number => Math.round(x / 50);
 
 /** Names of marks for labels and lists. */
 const MARKS: Record<string, string> = {

@@ -1,12 +1,13 @@
 import type { Job, Unit } from '@steddo/contract';
 import { itemName } from './names';
-import { formatTape, fromKg, tapeOf } from '@steddo/core';
+import { formatTape, fromKg, N_PER_POUND, tapeOf } from '@steddo/core';
 
 /** How values are worded in one job: its units, and the names of its things. */
 export interface Say {
   length: (mm: number) => string;
   mass: (kg: number) => string;
   degrees: (deg: number) => string;
+  force: (newtons: number) => string;
   value: (value: number, unit: Unit) => string;
   /** The name of a viewer or a thing on the wall, by id. */
   thing: (id: string) => string;
@@ -18,6 +19,8 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
   const length = (mm: number) => formatTape(mm, tape);
   const mass = (kg: number) =>
     job.units === 'imperial' ? `${rounded(fromKg(kg, 'lb'), 1)} lb` : `${rounded(kg, 1)} kg`;
+  const force = (n: number) =>
+    job.units === 'imperial' ? `${rounded(n / N_PER_POUND, 0)} lb (${rounded(n, 0)} N)` : `${rounded(n, 0)} N`; // prettier-ignore
   const degrees = (deg: number) => `${rounded(deg, Math.abs(deg) < 1 ? 2 : 1)}°`;
   const thing = (id: string) => {
     const item = job.room.objects?.find((o) => o.id === id);
@@ -31,9 +34,11 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
     if (unit === 'mm') return length(v);
     if (unit === 'kg') return mass(v);
     if (unit === 'deg') return degrees(v);
-    return `${rounded(v, 4)}${unit === 'N' ? ' N' : ''}`;
+    if (unit === 'N') return force(v);
+    if (unit === 'Nmm') return `${rounded(v / 1000, 1)} Nm`;
+    return `${rounded(v, 4)}${unit === 'N/mm' ? ' N/mm' : ''}`;
   };
-  return { length, mass, degrees, value, thing };
+  return { length, mass, degrees, force, value, thing };
 }
 
 /** Rounded for reading only: `rounded(2.34567, 1)` is `2.3`. */

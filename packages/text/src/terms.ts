@@ -1,3 +1,5 @@
+import { HOLD_TERMS } from './holdTerms';
+
 /** The words for the parts of a working, and for what binds a place. One place for screen, print and speech. */
 const TERMS: Record<string, string> = {
   two: 'two',
@@ -227,6 +229,7 @@ const TERMS: Record<string, string> = {
   'signed-rise': 'rise, signed',
   rise: 'rise over the span',
   roll: 'turn of the head',
+  ...HOLD_TERMS,
 };
 
 /** Words for a label of a working; an unknown label is a mistake that the tests find. */

@@ -15,6 +15,8 @@ export const opWord: Record<Op, string> = {
   tan: 'rise per run of',
   abs: 'size of',
   hypot: 'straight line over',
+  sqrt: 'square root of',
+  pow: 'to the power:',
   round: 'rounded to',
 };
 

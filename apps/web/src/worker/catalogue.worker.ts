@@ -2,6 +2,7 @@ import * as Comlink from 'comlink';
 import Papa from 'papaparse';
 import { catalogueRows, type Catalogue, type Job, type Mount } from '@steddo/contract';
 import { fetchCatalogue } from '../data/api';
+import type { KitSource } from '@steddo/core';
 import { openLocalStore } from '../data/localStore';
 import {
   MountRanking,
@@ -35,7 +36,12 @@ export interface Loaded {
 
 function combine(): void {
   mounts = withOwn(catalogue, own);
-  ranking.forget();
+  const { anchors, lags, bits } = catalogue;
+  ranking.carry({
+    ...(anchors ? { anchors } : {}),
+    ...(lags ? { lags } : {}),
+    ...(bits ? { bits } : {}),
+  });
 }
 
 const api = {
@@ -57,6 +63,11 @@ const api = {
       }
       return { known: loaded, noServer: true, loading };
     }
+  },
+  /** The crew's kit: what a room without one of its own is planned with. */
+  kit(): KitSource {
+    const { anchors = [], lags = [], bits = [] } = catalogue;
+    return { anchors, lags, bits };
   },
   setOwn(value: Mount[]): void {
     own = value;

@@ -1,5 +1,5 @@
 import type { Catalogue, Fault, Job, Mount, MountType, Ranked } from '@steddo/contract';
-import { comparePlaces, fitContext, placeOf, rankOne, type Place } from '@steddo/core';
+import { comparePlaces, fitContext, placeOf, rankOne, SCHEMED, searchFirst, type KitSource, type Place } from '@steddo/core'; // prettier-ignore
 
 /** What of the catalogue is asked for. */
 export interface MountQuery {
@@ -39,6 +39,13 @@ export const pause = (): Promise<void> => new Promise((resolve) => setTimeout(re
 export class MountRanking {
   private places: Place[] = [];
   private key = '';
+  private kit: KitSource = {};
+
+  /** What is on the van, for jobs that have no kit of their own. */
+  carry(kit: KitSource): void {
+    this.kit = kit;
+    this.forget();
+  }
 
   forget(): void {
     this.key = '';
@@ -62,7 +69,9 @@ export class MountRanking {
     const passing = this.places.filter((p) => passes(p, query));
     const shown = passing.slice(query.from, query.from + query.count);
     return {
-      ranked: shown.map((p) => rankOne(p.mount, job, context)),
+      ranked: shown.map((p) =>
+        rankOne(p.mount, job, context, this.places.indexOf(p) < SCHEMED ? this.kit : undefined),
+      ),
       total: passing.length,
       of: this.places.length,
     };
@@ -83,13 +92,13 @@ export class MountRanking {
         if (!mount.archived) places.push(placeOf(mount, job, context));
       progress(Math.min(i + AT_ONCE, mounts.length), mounts.length);
     }
-    return places.sort(comparePlaces);
+    return searchFirst(places.sort(comparePlaces), job, context, this.kit);
   }
 }
 
 /** Everything of a job that a mount is judged by. */
-const rankingKey = ({ screen, room, aim, choices, guessed }: Job): string =>
-  JSON.stringify([screen, room, aim, choices?.centreX, choices?.centreY, choices?.fold, guessed]);
+const rankingKey = ({ screen, room, aim, choices, guessed, evidence, scans, drilled, fixing, anchors }: Job): string =>
+  JSON.stringify([screen, room, aim, choices?.centreX, choices?.centreY, choices?.fold, choices?.packing, guessed, evidence, scans, drilled, fixing?.school, anchors]); // prettier-ignore
 
 function passes({ mount, stops }: Place, { text, types, fitting }: MountQuery): boolean {
   if (fitting && stops > 0) return false;

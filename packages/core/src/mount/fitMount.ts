@@ -1,5 +1,6 @@
 import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
 import { BOARD_MM, COVERING_LIMIT_MM, PATTERN_MM } from '../tolerances';
+import { holdsRule } from '../load/roughUse';
 import type { FitContext } from './fitContext';
 import { liftPeople } from './liftPeople';
 import { plateRoomRule } from './plateRoom';
@@ -26,6 +27,7 @@ export function fitMount(
     ...coveringRule(mount, room.wall.build),
     ...spacingRule(mount, room.wall.build),
     ...(context ? roomRules(mount, screen, context) : []),
+    ...(context ? holdsRule(mount, job) : []),
   ];
 }
 

@@ -4,7 +4,7 @@ import { toMeasure } from './toMeasure';
 
 /** What the chosen mount's failed rules mean for this job, and what its label leaves to measure. */
 export function mountFindings(mount: Mount, fits: readonly Fit[], job: Job): Finding[] {
-  const failed = fits.filter((f) => !f.ok).map((f) => ruleFinding(f, mount, job));
+  const failed = fits.filter((f) => !f.ok).flatMap((f) => ruleFinding(f, mount, job) ?? []);
   return [
     ...failed,
     ...liftFinding(fits, job),
@@ -21,7 +21,7 @@ function liftFinding(fits: readonly Fit[], job: Job): Finding[] {
   return [finding('lift-people', 'info', 'mount', values, 'revised NIOSH equation, from memory')];
 }
 
-function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding {
+function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding | undefined {
   const value = Number(fit.value);
   const limit = Number(fit.limit);
   switch (fit.rule) {
@@ -73,6 +73,10 @@ function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding {
         neededDeg: value,
         limitDeg: limit,
       });
+    case 'holds':
+    case 'scheme':
+      // the picked mount's own loads say it, with the pose and the fastener
+      return undefined;
     case 'people':
       return finding('mount-people', fit.level, 'mount', {
         people: value,

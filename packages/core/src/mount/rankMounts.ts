@@ -1,4 +1,6 @@
 import type { Fit, Job, Mount, MountType, Ranked } from '@steddo/contract';
+import type { KitSource } from '../scheme/kit';
+import { SCHEMED, schemeRule } from '../scheme/rankSchemes';
 import { fitContext, type FitContext } from './fitContext';
 import { fitMount, shortfall } from './fitMount';
 import { seatShortfall } from './seatRules';
@@ -10,6 +12,8 @@ export interface Place {
   stops: number;
   cautions: number;
   seats: number;
+  /** What the worst fastener has of what it may hold, to the nearest tenth; 1 where it cannot be said. */
+  use: number;
   special: number;
   price: number;
 }
@@ -21,18 +25,30 @@ interface Judged extends Place {
 
 /**
  * Mounts for this set, wall and room, best first: stops, cautions, mounts for special places after
- * the rest, fitness for the seats, least depth, price, then name. Each says why it is where it is; each that
+ * the rest, fitness for the seats, what the worst fastener has to hold, least depth, price, then name. The first
+ * twenty are given the whole scheme search, and rank among themselves by it. Each says why it is where it is; each that
  * fails names the failed rule nearest to passing. Archived mounts are left out. With nothing in the
  * catalogue the list is empty.
  */
-export function rankMounts(mounts: readonly Mount[], job: Job): Ranked[] {
+export function rankMounts(mounts: readonly Mount[], job: Job, crew: KitSource = {}): Ranked[] {
   const context = fitContext(job);
-  return mounts
+  const judged = mounts
     .filter((mount) => !mount.archived)
     .map((mount) => judgeMount(mount, job, context))
-    .sort(comparePlaces)
-    .map(rankedOf);
+    .sort(comparePlaces);
+  const first = judged.slice(0, SCHEMED).map((j) => searched(j, job, context, crew));
+  return [...first.sort(comparePlaces), ...judged.slice(SCHEMED)].map(rankedOf);
 }
+
+/** With the whole scheme search, where nothing stops it already. */
+const searched = (judged: Judged, job: Job, context: FitContext, crew: KitSource): Judged =>
+  judged.stops > 0 ? judged : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, crew)); // prettier-ignore
+
+/** Places of the first of a long list once more, with the whole scheme search; in their new order. */
+export function searchFirst(places: readonly Place[], job: Job, context: FitContext, crew: KitSource = {}): Place[] {
+  const first = places.slice(0, SCHEMED).map((p) => (p.stops > 0 ? p : judgeMount(p.mount, job, context, schemeRule(p.mount, job, crew))));
+  return [...first.sort(comparePlaces), ...places.slice(SCHEMED)];
+} // prettier-ignore
 
 /**
  * The place of one mount among others, without its reasons: for long lists, of which only the first
@@ -43,12 +59,17 @@ export function placeOf(mount: Mount, job: Job, context: FitContext): Place {
   return place;
 }
 
-/** One mount with its reasons, as it stands in the ranked list. */
-export const rankOne = (mount: Mount, job: Job, context: FitContext): Ranked =>
-  rankedOf(judgeMount(mount, job, context));
+/** One mount with its reasons, as it stands in the ranked list; `search` for one of the first twenty. */
+export const rankOne = (mount: Mount, job: Job, context: FitContext, search?: KitSource): Ranked =>
+  rankedOf(search ? searched(judgeMount(mount, job, context), job, context, search) : judgeMount(mount, job, context)); // prettier-ignore
 
-function judgeMount(mount: Mount, job: Job, context: FitContext): Judged {
-  const reasons = fitMount(mount, job, context);
+function judgeMount(
+  mount: Mount,
+  job: Job,
+  context: FitContext,
+  more: readonly Fit[] = [],
+): Judged {
+  const reasons = [...fitMount(mount, job, context), ...more];
   let [stops, cautions] = [0, 0];
   for (const r of reasons) {
     if (r.ok) continue;
@@ -61,11 +82,18 @@ function judgeMount(mount: Mount, job: Job, context: FitContext): Judged {
     stops,
     cautions,
     seats: seatShortfall(reasons),
+    use: useOf(reasons),
     special: Number(SPECIAL.includes(mount.type)),
     // a mount without a price comes after every priced one; finite, so that two of them tie
     price: mount.price ?? Number.MAX_SAFE_INTEGER,
   };
 }
+
+/** Tenths: nobody chooses between two mounts by a hundredth. */
+function useOf(reasons: readonly Fit[]): number {
+  const value = reasons.find((r) => r.rule === 'scheme')?.value ?? reasons.find((r) => r.rule === 'holds')?.value;
+  return typeof value === 'number' ? Math.round(value * 10) / 10 : 1;
+} // prettier-ignore
 
 /** Made for a place of their own (a corner, a camper, a bench, a hole in the wall): after the rest. */
 const SPECIAL: readonly MountType[] = ['corner', 'vehicle', 'monitor-arm', 'recess'];
@@ -76,6 +104,7 @@ export function comparePlaces(a: Place, b: Place): number {
     a.cautions - b.cautions ||
     a.special - b.special ||
     a.seats - b.seats ||
+    a.use - b.use ||
     a.mount.depth.folded - b.mount.depth.folded ||
     a.price - b.price ||
     byText(a.mount.name, b.mount.name) ||

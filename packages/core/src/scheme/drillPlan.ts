@@ -1,14 +1,11 @@
-import type { Finding, Fixing, Hole, Job, Mount, Plan, Side, Working } from '@steddo/contract';
+import type { Finding, Fixing, Job, Mount, Side, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { foldOffsetOf } from '../reach/arm';
-import { boardOf } from '../mount/fitMount';
-import { PILOT_OVERDRILL_MM, SAME_MM } from '../tolerances';
+import { SAME_MM } from '../tolerances';
 import { chanceAt } from '../wall/holeChance';
-import { holeVerdict } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../working';
-import { holesOf } from './holesOf';
-import { leadBand, leadBit, leadDepth } from './leadHole';
+import { HOLLOW_KINDS, MASONRY_KINDS } from './kit';
 import {
   placePlate,
   studsNeeded,
@@ -23,24 +20,20 @@ import {
 export interface PlatePlan {
   x: Working;
   fold?: PlateSpot['fold'];
-  /** Absent when no holes can be given; the findings say why. */
+  /** Absent when no lags can be placed; `lacking` says why. */
   onStuds?: PlateOnStuds;
-  fixing?: Fixing;
   findings: Finding[];
+  /** Why there are no lags in studs: said only where nothing else holds the plate either. */
+  lacking: Finding[];
 }
 
-/** The lag that this mount asks for in this wall, or why there is none that is computed yet. */
-function fixingFor(mount: Mount, job: Job): Fixing | Finding {
+/** The lag that this mount asks for in a stud wall. */
+function lagFor(mount: Mount, job: Job): Fixing | undefined {
   const { kind } = job.room.wall.build;
-  if (kind === 'unknown') return finding('wall-kind-unknown', 'stop', 'wall', {});
-  if (kind !== 'timber-stud') return finding('wall-kind-not-computed', 'stop', 'wall', { kind });
-  const school = job.fixing?.school ?? 'stud-first';
-  if (school === 'rated-anchors')
-    return finding('fixing-school-not-computed', 'stop', 'holes', { school });
+  if (kind !== 'timber-stud' && kind !== 'metal-stud') return undefined;
   const fixing = mount.walls[kind]?.fixing;
-  if (fixing?.kind === 'lag') return fixing;
-  return finding('fixing-not-computed', 'stop', 'holes', { kind: fixing?.kind ?? 'none' });
-}
+  return fixing && !HOLLOW_KINDS.has(fixing.kind) && !MASONRY_KINDS.has(fixing.kind) ? fixing : undefined;
+} // prettier-ignore
 
 /**
  * Where the plate's middle would be with the set's middle where it is wanted: on the pattern's
@@ -82,21 +75,19 @@ export function planPlate(job: Job, mount: Mount, found: StudsFound, centreX: Wo
   const spots = plateSpots(job, mount, centreX);
   const fixedX = chosenPlateX(job);
   const resting = nearestSpot(spots, fixedX);
-  const base = { x: fixedX ?? resting.nominal, fold: resting.fold };
-  const beyond = fixedX ? beyondSlide(mount, fixedX.value - resting.nominal.value) : [];
-  const fixing = fixingFor(mount, job);
-  if ('code' in fixing) return { ...base, findings: [fixing, ...beyond] };
-  if (!mount.plate?.slots?.length) return { ...base, findings: beyond };
-  const search = searchOf(job, mount, fixing, found, centreX);
-  const lacking = lackingFindings(search, mount, fixing);
-  if (lacking.length > 0) return { ...base, findings: [...lacking, ...beyond] };
-  const result = placePlate(search);
+  const findings = fixedX ? beyondSlide(mount, fixedX.value - resting.nominal.value) : [];
+  const base = { x: fixedX ?? resting.nominal, fold: resting.fold, findings, lacking: [] };
+  const made = plateSearch(job, mount, found, centreX);
+  if (!made) return base;
+  const lacking = lackingFindings(made.search, mount, made.fixing);
+  if (lacking.length > 0) return { ...base, lacking };
+  const result = placePlate(made.search);
   if (!result.ok) {
     const missed = finding('no-stud-in-slots', 'stop', 'holes', { shortMm: result.shortMm ?? -1 });
-    return { ...base, findings: [missed, ...beyond] };
+    return { ...base, lacking: [missed] };
   }
   const { x, fold } = result.found;
-  return { x, fold, onStuds: result.found, fixing, findings: beyond };
+  return { x, fold, onStuds: result.found, findings, lacking: [] };
 }
 
 function chosenPlateX(job: Job): Working | undefined {
@@ -114,8 +105,8 @@ function searchOf(job: Job, mount: Mount, fixing: Fixing, found: StudsFound, cen
 
 /** What the plate's place is searched among; undefined where no lags into studs are planned here. */
 export function plateSearch(job: Job, mount: Mount, found: StudsFound, centreX: Working): { search: SearchInput; fixing: Fixing } | undefined {
-  const fixing = fixingFor(mount, job);
-  if ('code' in fixing || !mount.plate?.slots?.length) return undefined;
+  const fixing = lagFor(mount, job);
+  if (!fixing || !mount.plate?.slots?.length) return undefined;
   return { search: searchOf(job, mount, fixing, found, centreX), fixing };
 } // prettier-ignore
 
@@ -144,67 +135,3 @@ function lackingFindings(
     ? [finding('slots-too-few', 'stop', 'holes', { needed: perStud, found: rows })]
     : [];
 }
-
-export interface Drilling {
-  holes: Hole[];
-  scheme?: Plan['scheme'];
-  findings: Finding[];
-}
-
-/** Step two, with the height known: the holes, and every caution that goes with them. */
-export function planHoles(
-  job: Job,
-  mount: Mount,
-  found: StudsFound,
-  plan: PlatePlan,
-  plateBottom: Working,
-): Drilling {
-  const { onStuds, fixing } = plan;
-  if (!onStuds || !fixing || !mount.plate) return { holes: [], findings: [] };
-  const { build } = job.room.wall;
-  const band = leadBand(fixing.diameter, build);
-  const bit = leadBit(fixing, build);
-  if (!bit) return { holes: [], findings: [finding('no-bit', 'stop', 'holes', { ...band })] };
-  const depth = leadDepth(fixing, mount.plate, job);
-  const depthMm = depth.value - PILOT_OVERDRILL_MM - boardOf(build);
-  if (depthMm <= 0)
-    return { holes: [], findings: [finding('lag-too-short', 'stop', 'holes', { depthMm })] };
-  const holes = holesOf({ job, mount, fixing, found, plate: onStuds, plateBottom, bit, depth });
-  const worst = Math.min(...holes.map((h) => h.probability));
-  return {
-    holes,
-    scheme: {
-      key: `studs:${onStuds.columns.map((c) => Math.round(found.studs[c.stud]!.centre)).join('+')}`,
-      kind: 'lags-in-studs',
-      shift: onStuds.shift,
-      worstProbability: worst,
-    },
-    findings: holeFindings(job, holes, bit.value, band),
-  };
-}
-
-function holeFindings(
-  job: Job,
-  holes: readonly Hole[],
-  bitMm: number,
-  band: ReturnType<typeof leadBand>,
-): Finding[] {
-  const found = [finding('loads-not-checked', 'caution', 'holes', {})];
-  for (const hole of oncePerStud(holes)) {
-    const level = holeVerdict(hole.probability);
-    if (level === 'go') continue;
-    const percent = Math.floor(hole.probability * 100);
-    found.push(finding('stud-doubtful', level, 'wall', { hole: hole.id, percent }));
-  }
-  if (bitMm < band.fromMm - SAME_MM || bitMm > band.toMm + SAME_MM)
-    found.push(
-      finding('bit-outside-band', 'info', 'holes', { bitMm, ...band }, 'NDS 12.1.4, from memory'),
-    );
-  const drilled = job.drilled?.length ?? 0;
-  if (drilled > 0)
-    found.push(finding('drilled-not-replanned', 'caution', 'holes', { holes: drilled }));
-  return found;
-}
-
-const oncePerStud = (holes: readonly Hole[]): Hole[] =>
-  holes.filter((h, i) => holes.findIndex((o) => o.stud === h.stud) === i);

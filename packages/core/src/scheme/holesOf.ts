@@ -1,82 +1,143 @@
-import type { Fixing, Hole, Job, Mount, Working } from '@steddo/contract';
+import type { Hole, Job, Mount, Working } from '@steddo/contract';
+import { EDGE_DIAMETERS } from '../tolerances';
 import { holeChance } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
-import { leaf, sum } from '../working';
-import type { PlateOnStuds } from './placePlate';
-
-export interface HoleInput {
-  job: Job;
-  mount: Mount;
-  fixing: Fixing;
-  found: StudsFound;
-  plate: PlateOnStuds;
-  plateBottom: Working;
-  bit: Working;
-  depth: Working;
-}
-
-/** How close to a ticked hole the plan must be for it to be the same hole, mm. */
-const TICKED_MM = 3;
+import { leaf, minus, node, sum } from '../working';
+import { boreOf, stepsOf } from './boreOf';
+import type { Place } from './chooseSlots';
+import type { Candidate, Setting } from './schemeSearch';
+import { foremostOf } from './wallAt';
 
 /**
- * The holes in drilling order: the top row first (level on it), left to right, then the rows below.
- * Each sits on the middle of its stud, or of one ply of a double, at the middle of its slot's height.
+ * The holes of a scheme in drilling order: the top row first (level on it), left to right, then the rows below.
+ * A hole that is there keeps its id and its place; while every hole came out as planned, the others keep their
+ * numbers too; once one did not, what is still to come gets numbers of its own: 11 on, then 21 on. Undefined
+ * where no stock bit suits a lag.
  */
-export function holesOf(input: HoleInput): Hole[] {
-  const { plate, mount } = input;
-  const rowCount = plate.columns[0]?.slots.length ?? 0;
-  const places = Array.from({ length: rowCount }, (_, row) =>
-    plate.columns.map((column) => ({ row, column, slot: column.slots[row]! })),
-  ).flat();
-  return places.map(({ row, column, slot }, index) => {
-    const name = row === 0 ? 'top' : row === rowCount - 1 ? 'bottom' : 'middle';
-    const slotY = mount.plate?.slots?.[slot]?.y ?? 0;
-    const y = sum(
-      'hole-height',
-      input.plateBottom,
-      leaf('slot-up', slotY, 'mm', { path: `mount.plate.slots.${slot}.y` }),
-    );
-    return holeAt(input, {
-      id: `h${index + 1}`,
-      order: index + 1,
-      row: name,
-      slot,
-      stud: column.stud,
-      y,
-    });
+export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefined {
+  const { job, mount, drilled } = setting;
+  const slotY = (p: Place) => mount.plate!.slots![p.slot]!.y;
+  const rows = [...new Set(candidate.places.map(slotY))].sort((a, b) => b - a);
+  const order = [...candidate.places].sort((a, b) => slotY(b) - slotY(a) || a.x - b.x);
+  const foremost = foremostOf(job, order);
+  const taken = new Set([...drilled.done, ...drilled.spoiled].map((d) => d.id));
+  const ids = order.map((p, i) => p.done?.id ?? freeId(`h`, NUMBERS_A_ROUND * drilled.round + i + 1, taken));
+  const first = order.find((p) => !p.done);
+  const holes = order.map((place, i) => {
+    const row = rows.indexOf(slotY(place));
+    const name = row === 0 ? 'top' : row === rows.length - 1 ? 'bottom' : 'middle';
+    return holeAt(setting, candidate, place, { id: ids[i]!, order: i + 1, row: name, foremost, first: i === 0 && place === first });
   });
+  return holes.every((h) => h !== undefined) ? holes : undefined;
+} // prettier-ignore
+
+/** More than any plate has holes: what a round of planning numbers from. */
+const NUMBERS_A_ROUND = 10;
+
+function freeId(letter: string, wanted: number, taken: Set<string>): string {
+  let n = wanted;
+  while (taken.has(`${letter}${n}`)) n += 1;
+  taken.add(`${letter}${n}`);
+  return `${letter}${n}`;
 }
 
-interface Place {
+interface Naming {
   id: string;
   order: number;
   row: Hole['row'];
-  slot: number;
-  stud: number;
-  y: Working;
+  foremost: number;
+  first: boolean;
 }
 
-function holeAt({ job, fixing, found, bit, depth }: HoleInput, place: Place): Hole {
-  const stud = found.studs[place.stud]!;
-  const at = stud.drillAt ?? stud.working ?? leaf('stud-centre', stud.centre, 'mm');
-  const x = at.value;
-  const { y, ...rest } = place;
-  const chance = holeChance(found.belief, x, fixing.diameter);
-  const done = (job.drilled ?? []).some(
-    (d) => d.hole === place.id && Math.hypot(d.x - x, d.y - y.value) <= TICKED_MM,
-  );
+function holeAt(setting: Setting, candidate: Candidate, place: Place, naming: Naming): Hole | undefined {
+  const { job, mount, found } = setting;
+  const bore = boreOf(job, mount, place, naming.foremost);
+  if (!bore) return undefined;
+  const { id, order, row, first } = naming;
+  const { fastener, into, stud } = place;
+  const x = acrossOf(setting, candidate, place);
+  const y = upOf(job, candidate, place, mount);
+  const chance = chanceWorking(found, place);
+  const edge = into === 'stud' && stud !== undefined ? edgeMargin(found, place) : undefined;
   return {
-    ...rest,
-    x,
-    y: y.value,
-    into: 'stud',
-    fixing: { kind: fixing.kind, diameter: fixing.diameter, length: fixing.length },
-    bit: bit.value,
-    depth: depth.value,
-    probability: chance.value,
+    id, order, row, into,
+    x: place.x,
+    y: place.y,
+    fixing: {
+      kind: fastener.kind,
+      diameter: fastener.diameter,
+      ...(fastener.length === undefined ? {} : { length: fastener.length }),
+      ...(fastener.id === undefined ? {} : { id: fastener.id }),
+    },
+    bit: bore.bit.value,
+    depth: bore.depth.value,
+    probability: place.done ? Math.max(place.chance, chance.value) : chance.value,
     hazard: 'nobody-looked',
-    done,
+    done: place.done !== undefined,
+    ...(stud === undefined ? {} : { stud }),
+    slot: place.slot,
+    ...(bore.penetration ? { penetration: bore.penetration.value } : {}),
+    ...(edge ? { edgeMargin: edge.value } : {}),
+    ...(fastener.washer ? { washer: fastener.washer } : {}),
+    steps: stepsOf(place, first),
     working: y,
-    workings: { x: at, bit, depth, probability: chance },
+    workings: {
+      x,
+      bit: bore.bit,
+      depth: bore.depth,
+      probability: chance,
+      ...(bore.penetration ? { penetration: bore.penetration } : {}),
+      ...(edge ? { edgeMargin: edge } : {}),
+    },
   };
+} // prettier-ignore
+
+const drilledPath = (job: Job, id: string, axis: 'x' | 'y'): { path: string } => ({
+  path: `drilled.${(job.drilled ?? []).findLastIndex((d) => d.hole === id)}.${axis}`,
+});
+
+function acrossOf({ job, mount, found }: Setting, { x }: Candidate, place: Place): Working {
+  if (place.done) return leaf('drilled-x', place.x, 'mm', drilledPath(job, place.done.id, 'x'));
+  const stud = place.stud === undefined ? undefined : found.studs[place.stud];
+  if (stud) return stud.drillAt ?? stud.working ?? leaf('stud-centre', stud.centre, 'mm');
+  const slot = mount.plate!.slots![place.slot]!;
+  const off = place.x - x.value - slot.x;
+  return sum(
+    'hole-across',
+    x,
+    leaf('slot-x', slot.x, 'mm', { path: `mount.plate.slots.${place.slot}.x` }),
+    ...(Math.abs(off) > 1e-9 ? [leaf('in-slot', off, 'mm')] : []),
+  );
 }
+
+function upOf(job: Job, { plate, lift }: Candidate, place: Place, mount: Mount): Working {
+  if (place.done) return leaf('drilled-y', place.y, 'mm', drilledPath(job, place.done.id, 'y'));
+  const slotY = mount.plate!.slots![place.slot]!.y;
+  return sum(
+    'hole-height',
+    plate.bottom,
+    ...(lift === 0 ? [] : [leaf('plate-lift', lift, 'mm')]),
+    leaf('slot-up', slotY, 'mm', { path: `mount.plate.slots.${place.slot}.y` }),
+  );
+}
+
+function chanceWorking(found: StudsFound, place: Place): Working {
+  if (place.into === 'stud' || place.into === 'metal-stud')
+    return holeChance(found.belief, place.x, place.fastener.diameter);
+  const label = place.into === 'board' ? 'clear-chance' : place.into === 'masonry' ? 'unit-chance' : 'backing-chance';
+  return node('hole-chance', '+', 'ratio', [leaf(label, place.chance, 'ratio')]);
+} // prettier-ignore
+
+/** What is left beside the screw in its ply, beyond the 1.5 diameters that it needs; mm. */
+function edgeMargin({ studs }: StudsFound, place: Place): Working | undefined {
+  const stud = studs[place.stud!];
+  if (!stud) return undefined;
+  const ply = stud.width / (stud.plies ?? 1);
+  const middle = (stud.drillAt ?? stud.working)?.value ?? stud.centre;
+  return minus(
+    'edge-margin',
+    node('half-stud', '/', 'mm', [leaf('stud-width', ply, 'mm', { path: 'room.wall.build.studWidth' }), leaf('two', 2, 'count')]),
+    leaf('off-stud-middle', Math.abs(place.x - middle), 'mm'),
+    node('edge-needed', '*', 'mm', [leaf('edge-diameters', EDGE_DIAMETERS, 'ratio'), leaf('shank', place.fastener.diameter, 'mm')]),
+  );
+} // prettier-ignore

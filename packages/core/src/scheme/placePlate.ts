@@ -88,10 +88,11 @@ function compare(a: PlateOnStuds, b: PlateOnStuds, aims: readonly Aim[]): number
 }
 
 /** Neighbouring or further studs within the plate's reach, left to right, as many as the mount needs. */
-function studSets(
-  { mount, aims, fixedX }: SearchInput,
+export function studSets(
+  { mount, aims, fixedX }: Pick<SearchInput, 'mount' | 'aims' | 'fixedX'>,
   spot: PlateSpot,
   slide: number,
+  wanted = studsNeeded(mount),
 ): number[][] {
   const middle = fixedX?.value ?? spot.nominal.value;
   const slots = mount.plate?.slots ?? [];
@@ -105,7 +106,7 @@ function studSets(
       for (const rest of choose(i + 1, left - 1)) sets.push([near[i]!, ...rest]);
     return sets;
   };
-  return choose(0, studsNeeded(mount));
+  return choose(0, wanted);
 }
 
 function candidates(
@@ -143,7 +144,10 @@ interface UsableSlot {
 export function usableSlots({
   mount,
   fixing,
-}: Pick<SearchInput, 'mount' | 'fixing'>): UsableSlot[] {
+}: {
+  mount: Mount;
+  fixing: Pick<Fixing, 'diameter'>;
+}): UsableSlot[] {
   return (mount.plate?.slots ?? [])
     .map((slot, index) => ({ slot, index, travel: (slot.length - fixing.diameter) / 2 }))
     .filter(({ slot }) => slot.length >= fixing.diameter && slot.height >= fixing.diameter);

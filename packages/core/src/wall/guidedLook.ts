@@ -48,7 +48,7 @@ const pointOf = ({ x, y }: Hole) => ({ left: x, right: x, bottom: y, top: y });
 
 function lookInto(job: Job, plan: Plan, hole: Hole, bay: Side, y: number): GuidedLook {
   const sign = bay === 'left' ? -1 : 1;
-  const stud = plan.studs?.[hole.stud];
+  const stud = plan.studs?.[hole.stud ?? -1];
   const middle = stud?.centre ?? hole.x;
   const clear = bayAt(middle + sign * (stud?.width ?? 0), plan.studs ?? [], job.room.wall.width);
   // no further than the bay goes, less half the hole's own width

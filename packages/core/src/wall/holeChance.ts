@@ -23,8 +23,27 @@ export function holeChance(belief: WallBelief, x: number, diameter: number): Wor
 export const plyStarts = (plies: 1 | 2, offset: number, plyMm: number): number[] =>
   plies === 1 ? [0] : [-offset, plyMm - offset];
 
+/** Chances that were asked for of a wall, kept with it: a set is moved far more often than its wall is marked. */
+const known = new WeakMap<WallBelief, Map<string, Chance>>();
+
+interface Chance {
+  beside: number;
+  lands: number;
+}
+
 /** P(a ply with its middle within a ply's width of x), and P(the hole at x is all in one ply). */
-export function chanceAt(belief: WallBelief, x: number, diameter: number): { beside: number; lands: number } {
+export function chanceAt(belief: WallBelief, x: number, diameter: number): Chance {
+  const own = known.get(belief) ?? new Map<string, Chance>();
+  if (own.size === 0) known.set(belief, own);
+  const key = `${x}/${diameter}`;
+  const kept = own.get(key);
+  if (kept) return kept;
+  const found = addUp(belief, x, diameter);
+  own.set(key, found);
+  return found;
+}
+
+function addUp(belief: WallBelief, x: number, diameter: number): Chance {
   let [beside, lands] = [0, 0];
   for (const { plyMm, types, chance } of belief.layers) {
     const half = plyMm / 2 - EDGE_DIAMETERS * diameter;

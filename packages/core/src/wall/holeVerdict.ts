@@ -11,8 +11,10 @@ export function holeVerdict(probability: number): Verdict {
  * What may be done at a hole: the wood's word, and that of what is behind it. Something seen there is a
  * stop; while nobody has looked into both bays it is at most a caution.
  */
-export function holeState({ probability, hazard }: Pick<Hole, 'probability' | 'hazard'>): Verdict {
+export function holeState({ probability, hazard, into }: Pick<Hole, 'probability' | 'hazard' | 'into'>): Verdict {
   if (hazard === 'seen') return 'stop';
-  const wood = holeVerdict(probability);
+  const certain = holeVerdict(probability);
+  // a test hole shows a stud behind the board, or a joint under the paint, before harm is done
+  const wood = certain === 'stop' && probability > 0 && (into === 'board' || into === 'masonry') ? 'caution' : certain;
   return wood === 'go' && hazard !== 'clear' ? 'caution' : wood;
-}
+} // prettier-ignore

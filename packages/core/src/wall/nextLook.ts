@@ -84,9 +84,12 @@ const SAME_SCAN_MM = 60;
 function settling(setting: Weighing): NextLook[] {
   const { plan, found, search } = setting;
   const doubtful = (plan.holes ?? []).filter(
-    (h) => h.probability < HOLE_CAUTION && found.studs[h.stud]!.probability < HOLE_GO,
+    (h) =>
+      h.stud !== undefined &&
+      h.probability < HOLE_CAUTION &&
+      found.studs[h.stud]!.probability < HOLE_GO,
   );
-  const studs = [...new Set(doubtful.map((h) => h.stud))];
+  const studs = [...new Set(doubtful.flatMap((h) => h.stud ?? []))];
   return studs.map((stud) => {
     const { stud: _, ...look } = probeAt(setting, stud, search.aims[stud]!.x.value);
     return { ...look, gain: 0, reason: 'settle' };

@@ -1,4 +1,5 @@
 import type { Build, Evidence, Job, Scan } from '@steddo/contract';
+import { drilledEvidence } from '../scheme/drilledHoles';
 import { density } from '../geometry/normal';
 import { NOGGING_HALF_MM, PITCH_RANGE_MM, PLY_WIDTHS_MM, RETURN_STUD_SD_MM, RETURN_STUD_SHARE } from '../tolerances'; // prettier-ignore
 import { pitchPrior, pitchTail, type PitchPrior } from './pitchPrior';
@@ -46,7 +47,7 @@ export function wallInputOf(job: Job): WallInput {
   const [spacingMm, plyMm] = [said('spacing'), said('studWidth')];
   const onMain = (e: { wall?: string | undefined }) => (e.wall ?? 'main') === 'main';
   return {
-    evidence: (job.evidence ?? []).filter(onMain),
+    evidence: [...(job.evidence ?? []).filter(onMain), ...drilledEvidence(job)],
     scans: (job.scans ?? []).filter(onMain),
     widthMm: wall.width,
     ...(spacingMm === undefined ? {} : { spacingMm }),

@@ -1,0 +1,198 @@
+import { z } from 'zod';
+import { share, side } from './parts';
+import { holeHazard } from './wallPlan';
+import { working } from './working';
+
+/** Where the holes go, what goes into them and what each has to hold. Lengths mm, forces N, probabilities 0 to 1. */
+
+const num = z.number();
+
+export const holeInto = z.enum(['stud', 'board', 'masonry', 'metal-stud', 'backing']);
+
+/** What is done at one hole, in order. */
+export const drillStep = z.enum([
+  'test-hole',
+  'pilot',
+  'lag',
+  'drill-board',
+  'insert-toggle',
+  'insert-sleeve',
+  'insert-plug',
+  'drill-masonry',
+  'clear-dust',
+  'set-sleeve',
+  'cut-thread',
+  'drill-metal',
+  'drive-screw',
+  'washer',
+  'finger-tight',
+  'snug',
+  'hang-plate',
+  'level',
+]);
+
+export const hole = z.strictObject({
+  id: z.string(),
+  order: z.number().int(),
+  x: num,
+  y: num,
+  into: holeInto,
+  fixing: z.strictObject({
+    kind: z.string(),
+    diameter: num,
+    length: num.optional(),
+    /** Of the kit; absent for what comes with the mount. */
+    id: z.string().optional(),
+  }),
+  bit: num,
+  depth: num,
+  /** That it meets what it is meant for: wood all round the screw, a hollow, a whole unit. */
+  probability: share,
+  hazard: holeHazard,
+  /** The zones of cables and pipes that it is in, and the look that shows what is behind it. */
+  zones: z.array(z.string()).optional(),
+  look: z.string().optional(),
+  done: z.boolean(),
+  row: z.enum(['top', 'middle', 'bottom']),
+  /** Of the plan's studs; only for a hole into one. */
+  stud: z.number().int().optional(),
+  slot: z.number().int(),
+  /** How far the screw goes into the stud or the backing, tip included. */
+  penetration: num.optional(),
+  /** What is left beside the screw to the ply's edge, beyond the 1.5 diameters that it needs. */
+  edgeMargin: num.optional(),
+  /** A washer goes under this head, so thick. */
+  washer: num.optional(),
+  steps: z.array(drillStep),
+  working,
+  workings: z.strictObject({
+    x: working,
+    bit: working,
+    depth: working,
+    probability: working.optional(),
+    penetration: working.optional(),
+    edgeMargin: working.optional(),
+  }),
+});
+
+/** One thing to take along, how many are needed and how many to spare. */
+export const part = z.strictObject({
+  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'packing', 'probe-bit', 'tool']),
+  /** The kind of fixing, or of bit: wood, masonry, metal. */
+  kind: z.string(),
+  count: z.number().int(),
+  spare: z.number().int(),
+  diameter: num.optional(),
+  length: num.optional(),
+  /** Entry of the kit; absent where it comes with the mount or has to be got. */
+  id: z.string().optional(),
+  from: z.enum(['mount', 'kit', 'get']),
+});
+
+export const schemeKind = z.enum([
+  'lags-in-studs',
+  'screws-in-studs',
+  'lags-and-anchors',
+  'anchors',
+  'masonry',
+  'backing',
+  /** Nothing can be drilled; what would have to change stands beside it. */
+  'none',
+]);
+
+export const scheme = z.strictObject({
+  key: z.string(),
+  kind: schemeKind,
+  shift: num,
+  worstProbability: share,
+  /** Absent where nothing can be said about what it holds. */
+  worstUtilisation: num.optional(),
+  /** Why it may not be used, the first reason; absent where nothing stops it. */
+  stoppedBy: z.string().optional(),
+  plateX: num,
+  armHole: z.number().int().optional(),
+  fold: side.optional(),
+  holes: z.array(z.strictObject({ x: num, y: num, into: holeInto })),
+  bits: z.array(num),
+  parts: z.array(part),
+});
+
+/** The least that would have to change for the holes to pass. */
+export const leastChange = z.strictObject({
+  kind: z.enum([
+    'shift-set',
+    'other-fold',
+    'other-arm-hole',
+    'free-plate',
+    'longer-lag',
+    'other-mount',
+    'other-school',
+    'pack-across-studs',
+  ]),
+  by: num.optional(),
+  to: z.string().optional(),
+});
+
+const fastenerLoad = z.strictObject({
+  hole: z.string(),
+  tension: num,
+  shear: num,
+  allowableTension: num,
+  allowableShear: num,
+  utilisation: num,
+  governs: z.string(),
+  workings: z.strictObject({
+    tension: working,
+    shear: working,
+    allowableTension: working,
+    allowableShear: working,
+    utilisation: working,
+  }),
+});
+
+export const loads = z.strictObject({
+  /** The pose in which the worst fastener has most to hold; a hand leans on it in `handling`. */
+  pose: z.strictObject({ extension: num, yaw: num, x: num, e: num }),
+  handling: z.enum(['none', 'left', 'right']),
+  fasteners: z.array(fastenerLoad),
+  worst: num,
+  /** For pack ratings: what the weakest bears, against four times the load. */
+  fourfold: num.optional(),
+  curve: z.array(z.strictObject({ extension: num, utilisation: num })).optional(),
+  /** Set and mount, N; and all of it about the line that the plate turns about, N mm. */
+  weight: working,
+  moment: working,
+});
+
+/** Something light on the same wall: what holds it there. */
+export const light = z.strictObject({
+  object: z.string(),
+  mass: num,
+  count: z.number().int(),
+  /** What fits best, best first; empty where nothing is rated for it. */
+  choices: z.array(
+    z.strictObject({
+      into: holeInto,
+      kind: z.string(),
+      id: z.string().optional(),
+      utilisation: num,
+      working,
+    }),
+  ),
+  /** Where its fixings go, and how sure that is. */
+  at: z.array(z.strictObject({ x: num, y: num, wood: share, hollow: share })),
+  verdict: z.enum(['go', 'caution', 'stop']),
+  tension: working.optional(),
+  shear: working.optional(),
+});
+
+export type Hole = z.infer<typeof hole>;
+export type HoleInto = z.infer<typeof holeInto>;
+export type DrillStep = z.infer<typeof drillStep>;
+export type SchemePlan = z.infer<typeof scheme>;
+export type SchemeKind = z.infer<typeof schemeKind>;
+export type LeastChange = z.infer<typeof leastChange>;
+export type Loads = z.infer<typeof loads>;
+export type FastenerLoad = Loads['fasteners'][number];
+export type Part = z.infer<typeof part>;
+export type Light = z.infer<typeof light>;

@@ -1,0 +1,166 @@
+import type { Job, Mount } from '@steddo/contract';
+import type { FindingCode } from '../findings';
+import { HOLLOW_KINDS, type Fastener } from '../scheme/kit';
+import { overAt } from '../scheme/wallAt';
+import {
+  PLATE_THICKNESS_MM,
+  RATED_BOARD_MM,
+  RATING_FACTOR,
+  SAME_MM,
+  STUD_DEPTH_MM,
+} from '../tolerances';
+import {
+  gravityOf,
+  lagSizeOf,
+  LEAST_PENETRATION_D,
+  PERMANENT,
+  ROW_SPACING_D,
+  usualThread,
+  type LagSize,
+} from './lagTables';
+import { lagHold, withdrawalPerMm, type LagHold } from './lagWithdrawal';
+import { leastYield, type YieldInput } from './lagYield';
+
+/** What one fastener may hold where it sits, N, and how pull and shear go together. */
+export type Holds =
+  | { by: 'lag'; tension: number; input: Omit<YieldInput, 'angleDeg'>; hold: LagHold; gravity: number; size: LagSize; rows: number; table?: Float64Array }
+  | { by: 'rating'; tension: number; shear: number; ultimate: { tension: number; shear: number } }; // prettier-ignore
+
+/** Why nothing can be said about what it holds. */
+export type NoHold = Extract<
+  FindingCode,
+  'no-rating' | 'lag-off-table' | 'lag-too-short' | 'rated-for-board' | 'grip-outside' | 'head-through-slot' | 'never-in-board' | 'board-unsound' | 'lags-too-close'
+>; // prettier-ignore
+
+export interface Seat {
+  job: Job;
+  mount: Mount;
+  fastener: Fastener;
+  into: 'stud' | 'board' | 'masonry' | 'metal-stud' | 'backing';
+  at: { x: number; y: number };
+  slot: { height: number };
+  /** The wall's foremost face under the plate: what stands back of it is packed. */
+  foremost: number;
+  /** To the nearest lag in the same stud, mm; infinite for a lone one. */
+  apart: number;
+}
+
+/**
+ * What a fastener may hold, or why nothing can be said: a lag by the tables for timber, everything else by its
+ * pack's ultimate rating over four. Nothing without a rating; nothing in patched or wet board.
+ */
+export function holdsOf(seat: Seat): Holds | NoHold {
+  const { fastener, into } = seat;
+  if (headSlips(seat)) return 'head-through-slot';
+  if (into === 'board') return boardHolds(seat);
+  if (fastener.kind === 'lag') return lagHolds(seat);
+  return rated(fastener);
+}
+
+/** A head no larger than the slot is high goes through it, unless a washer lies under it. */
+const headSlips = ({ fastener, slot }: Seat): boolean =>
+  fastener.head !== undefined && !fastener.washer && fastener.head <= slot.height;
+
+function rated({ tension, shear }: Fastener): Holds | NoHold {
+  if (!tension || !shear) return 'no-rating';
+  return {
+    by: 'rating',
+    tension: tension / RATING_FACTOR,
+    shear: shear / RATING_FACTOR,
+    ultimate: { tension, shear },
+  };
+}
+
+function boardHolds({ job, mount, fastener, at, foremost }: Seat): Holds | NoHold {
+  if (!HOLLOW_KINDS.has(fastener.kind)) return 'never-in-board';
+  const { board, packing, build } = overAt(job, at, foremost);
+  if (build.state === 'patched' || build.state === 'wet' || board <= 0) return 'board-unsound';
+  if (fastener.board !== undefined && Math.abs(fastener.board - board) > RATED_BOARD_MM)
+    return 'rated-for-board';
+  const clamped = board + packing + plateOf(mount) + (fastener.washer ?? 0);
+  const { grip } = fastener;
+  if (grip && (clamped < grip.min - SAME_MM || clamped > grip.max + SAME_MM)) return 'grip-outside';
+  return rated(fastener);
+}
+
+export const plateOf = (mount: Mount): number => mount.plate?.thickness ?? PLATE_THICKNESS_MM;
+
+/** Plate, washer, board and packing: what a lag goes through before it meets wood, mm. */
+export function overLag({ job, mount, fastener, at, foremost }: Seat): number {
+  const { board, packing } = overAt(job, at, foremost);
+  return plateOf(mount) + (fastener.washer ?? 0) + board + packing;
+}
+
+function lagHolds(seat: Seat): Holds | NoHold {
+  const { job, mount, fastener, at, foremost, into, apart } = seat;
+  const size = lagSizeOf(fastener.diameter);
+  if (!size || fastener.length === undefined) return 'lag-off-table';
+  const { board, packing, build } = overAt(job, at, foremost);
+  const woodMm = into === 'backing' ? build.thickness : (build.studDepth ?? STUD_DEPTH_MM);
+  if (woodMm === undefined) return 'no-rating';
+  const thread = fastener.threadLength ?? usualThread(fastener.length);
+  const hold = lagHold({ length: fastener.length, thread, tip: size.tipMm }, overLag(seat), woodMm);
+  if (hold.thread < LEAST_PENETRATION_D * size.shankMm - SAME_MM) return 'lag-too-short';
+  if (apart < ROW_SPACING_D.least * size.shankMm) return 'lags-too-close';
+  const gravity = gravityOf(build);
+  return {
+    by: 'lag',
+    tension: withdrawalPerMm(gravity, size.shankMm) * hold.thread * PERMANENT,
+    hold,
+    gravity,
+    size,
+    rows: Math.min(1, apart / (ROW_SPACING_D.full * size.shankMm)),
+    input: { lag: size, gravity, plate: plateOf(mount), gap: board + packing, penetration: hold.penetration },
+  };
+} // prettier-ignore
+
+/** Steps of the pull's angle to the grain for which a lag's shear is kept, per quarter turn. */
+const ANGLES = 90;
+/** Shears by the lag and what it goes through, kept for the next scheme and the next plan. */
+const kept = new Map<string, Float64Array>();
+const MOST_KEPT = 200;
+
+/**
+ * What a fastener may hold in the wall's plane, N, pulling at an angle to the grain: of a lag the next whole
+ * degree further across it, where it holds no more.
+ */
+export function shearHeld(holds: Holds, angleDeg: number): number {
+  if (holds.by === 'rating') return holds.shear;
+  const table = (holds.table ??= tableFor(holds));
+  const i = Math.min(ANGLES, Math.ceil(angleDeg));
+  if (table[i]! < 0) table[i] = exactShear(holds, i).allowable;
+  return table[i]!;
+}
+
+function tableFor({ input, rows }: Extract<Holds, { by: 'lag' }>): Float64Array {
+  const { lag, gravity, plate, gap, penetration } = input;
+  const key = [lag.shankMm, gravity, plate, gap, penetration, rows].join();
+  const known = kept.get(key);
+  if (known) return known;
+  if (kept.size >= MOST_KEPT) kept.clear();
+  const table = new Float64Array(ANGLES + 1).fill(-1);
+  kept.set(key, table);
+  return table;
+}
+
+/** What a fastener may hold in the wall's plane at exactly that angle, and what gives way first. */
+export function exactShear(holds: Holds, angleDeg: number): { allowable: number; mode: string } {
+  if (holds.by === 'rating') return { allowable: holds.shear, mode: 'shear' };
+  const least = leastYield({ ...holds.input, angleDeg });
+  return { allowable: (least.load / least.reduction) * PERMANENT * holds.rows, mode: least.mode };
+}
+
+/**
+ * How much of what it may hold a fastener has to hold. A lag's pull and shear by NDS 12.4.1
+ * (from memory) at the angle between them, an anchor's shares added:
+ *
+ *   lag     Z_a = W Z / (W cos^2 a + Z sin^2 a), u = R / Z_a = (V^2 / Z + T^2 / W) / R
+ *   anchor  u = T / T_a + V / V_a
+ *
+ * 300 N of 1200 out and 400 N of 1600 down on an anchor: 0.5; nothing to hold: 0.
+ */
+export function utilised(holds: Pick<Holds, 'by' | 'tension'>, shearAllowable: number, tension: number, shear: number): number {
+  if (holds.by === 'rating') return tension / holds.tension + shear / shearAllowable;
+  const r = Math.sqrt(tension * tension + shear * shear);
+  return r === 0 ? 0 : ((shear * shear) / shearAllowable + (tension * tension) / holds.tension) / r;
+} // prettier-ignore

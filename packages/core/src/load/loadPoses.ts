@@ -1,0 +1,107 @@
+import type { Job, Mount, Side } from '@steddo/contract';
+import { armOf, moves, reachedBy, type Arm } from '../reach/arm';
+import type { ReachModel } from '../reach/reachModel';
+import { extensionOf, faceOf, setPoint, type Pose, type SetShape } from '../reach/setShape';
+import { SET_THICKNESS_MM } from '../tolerances';
+import { toDeg } from '../units/convert';
+
+/** Where a pose puts the set's weight, and where a hand would lean on it. mm from the wall's left end and out of the wall. */
+export interface LoadPose {
+  /** The set's centre of mass: half its thickness in front of its back. */
+  x: number;
+  e: number;
+  /** The front's lower edge. */
+  frontX: number;
+  frontE: number;
+  /** How far out the middle of its back is, mm, and how far it is turned, degrees. */
+  extension: number;
+  yaw: number;
+}
+
+/** A set on its plate, as far as the load goes. */
+export interface LoadPlace {
+  job: Job;
+  mount: Mount;
+  plateX: number;
+  centreX: number;
+  fold: Side;
+  /** Between bracket and set, mm. */
+  spacer: number;
+}
+
+function poseAt(shape: SetShape, pose: Pose): LoadPose {
+  const heart = setPoint(pose, shape.aside, shape.head + shape.thickness / 2);
+  const face = faceOf(shape, pose);
+  return {
+    x: heart.x,
+    e: heart.z,
+    frontX: face.x,
+    frontE: face.z,
+    extension: extensionOf(shape, pose),
+    yaw: toDeg(pose.yaw),
+  };
+}
+
+/** The one pose of a set that does not move: its centre of mass in front of its middle. */
+function restingPose({ job, mount, centreX, spacer }: LoadPlace): LoadPose {
+  const back = mount.depth.folded + spacer;
+  const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
+  return { x: centreX, e: back + thickness / 2, frontX: centreX, frontE: back + thickness, extension: back, yaw: 0 };
+} // prettier-ignore
+
+const ELBOWS = 7;
+const SHOULDERS = 9;
+
+/**
+ * Poses that an arm could bring the set to if nothing were in its way: the ends of its joints and between,
+ * each turned as far as it goes to both sides and straight out. For comparing schemes; what is
+ * reported goes by the poses that this room leaves. A mount that does not move has its one pose.
+ */
+export function freePoses(place: LoadPlace): LoadPose[] {
+  const arm = armOf(place.mount, place.plateX, place.fold, place.spacer);
+  if (!arm) return [restingPose(place)];
+  const shape = shapeOf(place, arm);
+  return pivots(arm).flatMap((p) => turns(arm.swivel).map((yaw) => poseAt(shape, { ...p, yaw })));
+}
+
+const shapeOf = ({ job, centreX }: LoadPlace, arm: Arm): SetShape => ({
+  // the width bears no part in where the weight is
+  width: 0,
+  thickness: job.screen.thickness ?? SET_THICKNESS_MM,
+  head: arm.head,
+  aside: centreX - arm.folded.x,
+});
+
+function pivots(arm: Arm): { x: number; z: number }[] {
+  const { root, folded } = arm;
+  switch (arm.kind) {
+    case 'none':
+      return [folded];
+    case 'scissor':
+      return [folded, { x: root.x, z: arm.extended }];
+    case 'one':
+      return [folded, ...between(arm.shoulder, SHOULDERS).map((shoulder) => reachedBy({ ...arm, b: 0 }, { shoulder, elbow: 0 }))]; // prettier-ignore
+    case 'two': {
+      const elbows = [0, ...between(arm.elbow, ELBOWS)];
+      const reached = between(arm.shoulder, SHOULDERS).flatMap((shoulder) => elbows.map((elbow) => reachedBy(arm, { shoulder, elbow }))); // prettier-ignore
+      return [folded, ...reached.filter((p) => p.z >= folded.z)];
+    }
+  }
+}
+
+const between = ([lo, hi]: readonly [number, number], count: number): number[] =>
+  Array.from({ length: count }, (_, i) => lo + ((hi - lo) * i) / (count - 1));
+
+const turns = ([lo, hi]: readonly [number, number]): number[] =>
+  [...new Set([lo, Math.min(hi, Math.max(lo, 0)), hi])]; // prettier-ignore
+
+/**
+ * The poses that the arm can bring the set to in this room, each turned to both ends and as straight out
+ * as it goes. Nothing moves, or everything is in the way: the folded set.
+ */
+export function reachablePoses(place: LoadPlace, model: ReachModel | undefined): LoadPose[] {
+  if (!moves(place.mount) || !model) return freePoses(place);
+  const { shape } = model.reach;
+  const folded = poseAt(shape, model.folded);
+  return [folded, ...model.table.stands.flatMap((s) => turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw })))]; // prettier-ignore
+}

@@ -1,0 +1,99 @@
+import { judgeScheme, passes, type Hanging, type Judged } from './judgeScheme';
+import { candidatesOf, type Candidate, type Setting } from './schemeSearch';
+
+/** A candidate with what was found of its load. */
+export interface Scheme {
+  candidate: Candidate;
+  judged: Judged;
+}
+
+export interface Schemes {
+  /** Absent where there is none that a school allows. */
+  best?: Scheme;
+  others: Scheme[];
+  /** What the user had chosen is no longer there. */
+  gone?: string;
+}
+
+const OTHERS = 2;
+
+/**
+ * The best scheme and the next two of another kind. Candidates come in the order of the wood; the first one that
+ * also holds is best, and where none holds, the first. One that a school refuses is never best. What the
+ * installer has chosen among them is taken as long as it is there.
+ */
+export function chooseScheme(setting: Setting, hanging: Hanging, wanted = OTHERS): Schemes {
+  const distinct = firstOfEach(candidatesOf(setting));
+  const allowed = distinct.filter((c) => c.hard === undefined);
+  const asked = setting.job.choices?.scheme;
+  const picked = asked === undefined ? undefined : distinct.find((c) => isScheme(asked, keyOf(c)) && c.hard === undefined);
+  const judged = new Map<Candidate, Judged>();
+  const judge = (c: Candidate): Judged => {
+    const known = judged.get(c) ?? judgeScheme(hanging, c);
+    judged.set(c, known);
+    return known;
+  };
+  const best = picked ?? allowed.find((c) => passes(judge(c))) ?? allowed[0];
+  const others = wanted === 0 ? [] : othersOf(distinct, best, (c) => c.hard === undefined && passes(judge(c)));
+  return {
+    ...(best ? { best: { candidate: best, judged: judge(best) } } : {}),
+    others: others.map((candidate) => ({ candidate, judged: judge(candidate) })),
+    ...(asked !== undefined && !picked && distinct.length > 0 ? { gone: asked } : {}),
+  };
+} // prettier-ignore
+
+/** Of the plates that differ in nothing but a few millimetres the first, which is the best of them. */
+function firstOfEach(candidates: readonly Candidate[]): Candidate[] {
+  const seen = new Set<string>();
+  return candidates.filter((c) => {
+    const name = [
+      c.way.kind,
+      c.way.count,
+      c.fold,
+      c.plate.armHole,
+      ...studsOf(c),
+      c.unused.length,
+    ].join();
+    if (seen.has(name)) return false;
+    seen.add(name);
+    return true;
+  });
+}
+
+const studsOf = ({ places }: Candidate): number[] =>
+  [...new Set(places.flatMap((p) => p.stud ?? []))].sort((a, b) => a - b);
+
+/** The first of each other kind, those that hold before those that do not; then other folds and studs. */
+function othersOf(all: readonly Candidate[], best: Candidate | undefined, holds: (c: Candidate) => boolean): Candidate[] {
+  const rest = all.filter((c) => c !== best);
+  const chosen: Candidate[] = [];
+  const kinds = [...new Set(rest.map((c) => c.way.kind))].filter((k) => k !== best?.way.kind);
+  for (const kind of kinds) {
+    const own = rest.filter((c) => c.way.kind === kind);
+    chosen.push(own.find(holds) ?? own[0]!);
+  }
+  const look = (c: Candidate) => [c.fold, ...studsOf(c)].join();
+  const different = rest.filter((c) => c.way.kind === best?.way.kind && best && look(c) !== look(best));
+  return [...chosen, ...different].slice(0, OTHERS);
+} // prettier-ignore
+
+/** Names a scheme by its kind, where its holes are across, its fold and its arm hole. */
+export function keyOf({ way, places, fold, plate }: Candidate): string {
+  const xs = [...new Set(places.map((p) => Math.round(p.x)))].sort((a, b) => a - b);
+  return `${way.kind}@${xs.join('+')}/${fold ?? '-'}/${plate.armHole ?? '-'}`;
+}
+
+/** As far as a mark may move for it still to be the scheme that was chosen, mm. */
+const SAME_PLACE_MM = 25;
+
+/** Whether a key that was chosen once means this scheme, though a stud has since been found a little aside. */
+function isScheme(asked: string, key: string): boolean {
+  const [a, b] = [parts(asked), parts(key)];
+  return a.rest === b.rest && a.xs.length === b.xs.length && a.xs.every((x, i) => Math.abs(x - b.xs[i]!) <= SAME_PLACE_MM);
+} // prettier-ignore
+
+function parts(key: string): { xs: number[]; rest: string } {
+  const [kind = '', place = ''] = key.split('@');
+  const [xs = '', fold = '', armHole = ''] = place.split('/');
+  return { xs: xs.split('+').map(Number), rest: [kind, fold, armHole].join('/') };
+}

@@ -1,0 +1,78 @@
+import type { Anchor, Bit, Build, Catalogue, Fixing, Job, Lag, Mount } from '@steddo/contract';
+
+/** What is on the van: the job's own kit, or else the crew's. */
+export interface Kit {
+  anchors: readonly Anchor[];
+  lags: readonly Lag[];
+  bits: readonly Bit[];
+}
+
+export type KitSource = Partial<Pick<Catalogue, 'anchors' | 'lags' | 'bits'>>;
+
+/** The kit that a job is planned with: each list of its own where it has one, otherwise the catalogue's. */
+export const kitOf = (job: Pick<Job, 'anchors' | 'lags' | 'bits'>, crew: KitSource = {}): Kit => ({
+  anchors: job.anchors ?? crew.anchors ?? [],
+  lags: job.lags ?? crew.lags ?? [],
+  bits: job.bits ?? crew.bits ?? [],
+});
+
+/** One fixing as the plan uses it: the mount's own, or one of the kit. Lengths mm, ratings N as the pack prints them. */
+export interface Fastener {
+  kind: Fixing['kind'];
+  diameter: number;
+  length?: number | undefined;
+  threadLength?: number | undefined;
+  washer?: number | undefined;
+  head?: number | undefined;
+  /** The bit that its leaflet or pack asks for. */
+  hole?: number | undefined;
+  tension?: number | undefined;
+  shear?: number | undefined;
+  board?: number | undefined;
+  grip?: { min: number; max: number } | undefined;
+  walls?: readonly Build['kind'][] | undefined;
+  reusable?: boolean | undefined;
+  id?: string;
+  /** Where its numbers stand in the job. */
+  path: string;
+}
+
+/** Anchors that hold on the back of a board; only these go into a hollow. Weakest to strongest. */
+export const HOLLOW_KINDS: ReadonlySet<Fixing['kind']> = new Set<Fixing['kind']>([
+  'plug',
+  'winged-plug',
+  'screw-in',
+  'splitting-screw',
+  'sleeve',
+  'spring-toggle',
+  'strap-toggle',
+]);
+
+export const MASONRY_KINDS: ReadonlySet<Fixing['kind']> = new Set<Fixing['kind']>([
+  'masonry-sleeve',
+  'masonry-screw',
+]);
+
+/** How strong each kind of hollow-wall anchor is among them: the order in which the trade names them. */
+export const strengthOf = (kind: Fixing['kind']): number => [...HOLLOW_KINDS].indexOf(kind);
+
+export const fromMount = (mount: Mount, kind: Build['kind']): Fastener | undefined => {
+  const fixing = mount.walls[kind]?.fixing;
+  if (!fixing) return undefined;
+  const { pilot, ...rest } = fixing;
+  return { ...rest, hole: pilot, path: `mount.walls.${kind}.fixing` };
+};
+
+/** An anchor of the kit; without a bolt's diameter it cannot be put through a slot and is left out. */
+export const fromAnchor = (anchor: Anchor): Fastener | undefined =>
+  anchor.diameter === undefined
+    ? undefined
+    : { ...anchor, diameter: anchor.diameter, path: `anchors.${anchor.id}` };
+
+/** A lag of the kit in place of the mount's own; the leaflet's pilot goes with the leaflet's diameter alone. */
+export const fromLag = (lag: Lag, instead: Fastener): Fastener => ({
+  ...lag,
+  kind: 'lag',
+  hole: Math.abs(lag.diameter - instead.diameter) < 0.05 ? instead.hole : undefined,
+  path: `lags.${lag.id}`,
+});

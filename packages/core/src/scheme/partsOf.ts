@@ -1,0 +1,60 @@
+import type { Hole, Part } from '@steddo/contract';
+import { LOOK } from '../tolerances';
+import type { Fastener, Kit } from './kit';
+
+/** Two bits this close are the same bit, mm. */
+const SAME_BIT_MM = 0.08;
+
+/** Fixings that are spoiled when their bolt comes out, or that spin: one more is taken along. */
+const ONE_TO_SPARE = 1;
+
+/**
+ * What a scheme asks to be taken along: fixings with one to spare, a washer for each head that needs one, every
+ * bit once, a flag of tape for the depth, and the thin bit to probe with. What is there already is not counted.
+ */
+export function partsOf(holes: readonly Hole[], fasteners: readonly Fastener[], kit: Kit): Part[] {
+  const open = holes.filter((h) => !h.done);
+  const parts: Part[] = [];
+  for (const fastener of [...new Set(fasteners)]) {
+    const count = open.filter((h) => h.fixing.kind === fastener.kind && h.fixing.id === fastener.id).length;
+    if (count === 0) continue;
+    const from = fastener.id === undefined ? 'mount' : 'kit';
+    const { kind, diameter, length, id } = fastener;
+    parts.push({ what: 'fixing', kind, count, spare: ONE_TO_SPARE, diameter, from, ...(length === undefined ? {} : { length }), ...(id === undefined ? {} : { id }) });
+    if (fastener.washer) parts.push({ what: 'washer', kind, count, spare: ONE_TO_SPARE, diameter, from });
+  }
+  const bits = new Map<string, Hole>();
+  for (const h of open) bits.set(`${bitKind(h)}:${h.bit.toFixed(2)}`, h);
+  for (const h of bits.values()) parts.push(bitPart(h, kit));
+  if (open.length > 0) parts.push({ what: 'depth-flag', kind: 'tape', count: bits.size, spare: 0, from: 'kit' });
+  if (open.some((h) => h.into === 'stud' || h.into === 'board'))
+    parts.push({ what: 'probe-bit', kind: 'wood', count: 1, spare: 0, diameter: PROBE_BIT_MM, from: kitHas(kit, PROBE_BIT_MM) ? 'kit' : 'get' });
+  if (open.some((h) => h.hazard !== 'clear' && h.into !== 'masonry'))
+    parts.push({ what: 'bit', kind: 'look', count: 1, spare: 0, diameter: LOOK.drillMm, from: kitHas(kit, LOOK.drillMm) ? 'kit' : 'get' });
+  return parts;
+} // prettier-ignore
+
+/** A small drill to probe with: 3 mm. Common practice. */
+const PROBE_BIT_MM = 3;
+
+const bitKind = (hole: Hole): 'wood' | 'masonry' | 'metal' =>
+  hole.into === 'masonry' ? 'masonry' : hole.into === 'metal-stud' ? 'metal' : 'wood';
+
+const kitHas = (kit: Kit, diameter: number, kind?: string): boolean =>
+  kit.bits.some((b) => Math.abs(b.diameter - diameter) <= SAME_BIT_MM && (b.kind === undefined || kind === undefined || b.kind === kind)); // prettier-ignore
+
+function bitPart(hole: Hole, kit: Kit): Part {
+  const kind = bitKind(hole);
+  const own = kit.bits.find(
+    (b) => Math.abs(b.diameter - hole.bit) <= SAME_BIT_MM && (b.kind ?? kind) === kind,
+  );
+  return {
+    what: 'bit',
+    kind,
+    count: 1,
+    spare: 0,
+    diameter: hole.bit,
+    ...(own ? { id: own.id } : {}),
+    from: own ? 'kit' : 'get',
+  };
+}

@@ -1,0 +1,178 @@
+import type { Finding, Hole, Job } from '@steddo/contract';
+import { finding, type FindingCode } from '../findings';
+import {
+  gravityOf,
+  lagSizeOf,
+  LEAST_PENETRATION_D,
+  ROW_SPACING_D,
+  usualThread,
+} from '../load/lagTables';
+import { lagHold } from '../load/lagWithdrawal';
+import { overLag, plateOf, type NoHold, type Seat } from '../load/holds';
+import { ANCHOR_SET_MM, ANGLED_MM, FACE_STEP_MM, HOLE_CAUTION, HOLE_GO, STUD_DEPTH_MM } from '../tolerances'; // prettier-ignore
+import { holeVerdict } from '../wall/holeVerdict';
+import type { Kit } from './kit';
+import { inBand, leadBand } from './leadHole';
+import type { Candidate, Setting } from './schemeSearch';
+import { overAt, wallAt } from './wallAt';
+import { refusedBy, type NoWay } from './ways';
+
+/** What there is to say about a chosen scheme besides its load. */
+export function schemeFindings(setting: Setting, candidate: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
+  return [
+    ...woodFindings(holes),
+    ...boardFindings(setting, candidate, holes),
+    ...solidFindings(setting, holes),
+    ...bitFindings(setting.job, candidate, holes, kit),
+    ...heldFindings(candidate),
+    ...unevenFinding(setting.job, candidate),
+    ...(setting.mount.type === 'corner' ? [finding('corner-one-wall', 'caution', 'holes', {})] : []),
+  ];
+} // prettier-ignore
+
+/** Each stud whose hole may miss it, once. */
+function woodFindings(holes: readonly Hole[]): Finding[] {
+  const firsts = holes.filter((h, i) => h.stud !== undefined && holes.findIndex((o) => o.stud === h.stud) === i);
+  return firsts.flatMap((hole) => {
+    const level = holeVerdict(hole.probability);
+    const percent = Math.floor(hole.probability * 100);
+    return level === 'go' ? [] : [finding('stud-doubtful', level, 'wall', { hole: hole.id, percent })];
+  });
+} // prettier-ignore
+
+function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hole[]): Finding[] {
+  if (!way.board) return [];
+  const found = [finding('test-hole-first', 'info', 'holes', {})];
+  if (job.room.wall.build.kind === 'timber-stud')
+    found.push(finding('not-all-in-studs', 'caution', 'holes', { kind: way.kind }));
+  const doubtful = holes.filter((h) => h.into === 'board' && !h.done && h.probability < HOLE_GO);
+  if (doubtful.length > 0) {
+    const percent = Math.floor(Math.min(...doubtful.map((h) => h.probability)) * 100);
+    found.push(finding('board-doubtful', 'caution', 'wall', { holes: doubtful.map((h) => h.id), percent }));
+  }
+  return found;
+} // prettier-ignore
+
+function solidFindings({ job, plan }: Setting, holes: readonly Hole[]): Finding[] {
+  const masonry = holes.filter((h) => h.into === 'masonry');
+  const backing = holes.filter((h) => h.into === 'backing');
+  const ids = (list: readonly Hole[]) => list.map((h) => h.id);
+  const found: Finding[] = [];
+  const inJoint = masonry.filter((h) => h.probability === 0);
+  if (inJoint.length > 0) found.push(finding('in-joint', 'stop', 'wall', { holes: ids(inJoint) }));
+  if (masonry.length > 0 && !plan.courses && job.room.wall.build.masonry !== 'concrete') {
+    const percent = Math.floor(Math.min(...masonry.map((h) => h.probability)) * 100);
+    found.push(finding('joints-unmarked', 'caution', 'wall', { percent }));
+  }
+  const missed = backing.filter((h) => h.probability < HOLE_CAUTION);
+  if (missed.length > 0) found.push(finding('backing-missed', 'stop', 'wall', { holes: ids(missed) }));
+  const unmarked = backing.filter((h) => h.probability >= HOLE_CAUTION && h.probability < HOLE_GO);
+  if (unmarked.length > 0) found.push(finding('backing-edges-unmarked', 'caution', 'wall', { holes: ids(unmarked) }));
+  return found;
+} // prettier-ignore
+
+const SAME_BIT_MM = 0.08;
+
+function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
+  const found: Finding[] = [];
+  const lag = way.main?.kind === 'lag' ? way.main : undefined;
+  const wood = places.find((p) => p.into === 'stud');
+  if (lag && wood) {
+    const band = leadBand(lag.diameter, gravityOf(wallAt(job, wood.x, wood.y).build));
+    const bit = holes.find((h) => h.into === 'stud')!.bit;
+    if (lag.hole !== undefined && !inBand(lag.hole, band))
+      found.push(finding('bit-outside-band', 'info', 'holes', { bitMm: lag.hole, ...band, usedMm: bit }, 'NDS 12.1.4, from memory'));
+  }
+  if (kit.bits.length === 0) return found;
+  for (const bitMm of new Set(holes.filter((h) => !h.done).map((h) => h.bit)))
+    if (!kit.bits.some((b) => Math.abs(b.diameter - bitMm) <= SAME_BIT_MM))
+      found.push(finding('bit-to-get', 'info', 'holes', { bitMm }));
+  return found;
+} // prettier-ignore
+
+/** What holes that are there have done to the plan. */
+function heldFindings({ unused, lift }: Candidate): Finding[] {
+  const found = unused.map((d) => finding('hole-unusable', 'caution', 'holes', { hole: d.id }));
+  if (lift !== 0) found.push(finding('plate-follows-holes', 'caution', 'holes', { liftMm: lift }));
+  return found;
+}
+
+function unevenFinding(job: Job, { places }: Candidate): Finding[] {
+  const faces = places.map((p) => wallAt(job, p.x, p.y).face);
+  const stepMm = Math.max(...faces) - Math.min(...faces);
+  return stepMm > FACE_STEP_MM ? [finding('faces-uneven', 'caution', 'holes', { stepMm })] : [];
+}
+
+/** What no hole can be given for, before any place was looked for. */
+export const noWayFinding = ({ code, kind }: NoWay): Finding =>
+  code === 'wall-kind-unknown'
+    ? finding(code, 'stop', 'wall', {})
+    : finding(code, 'stop', 'holes', { kind });
+
+/** Why a school does not allow a scheme, or what has to be acknowledged for it; with the numbers. */
+export function refusalFinding(code: FindingCode, job: Job, numbers: { percent: number; tensionN: number; allowableN: number; anchors: number }): Finding | undefined {
+  const { diagonal: diagonalMm } = job.screen;
+  switch (code) {
+    case 'anchors-refused':
+    case 'arm-on-anchors-refused':
+    case 'studs-not-sought':
+      return finding(code, 'stop', 'holes', {});
+    case 'large-on-anchors-refused': {
+      const limitMm = numbers.anchors > ANCHOR_SET_MM.fewCount ? ANCHOR_SET_MM.many : ANCHOR_SET_MM.few;
+      return finding(code, 'stop', 'holes', { diagonalMm, limitMm });
+    }
+    case 'arm-on-anchors':
+      return finding(code, 'stop', 'holes', numbers);
+    case 'large-on-anchors':
+      return finding(code, 'stop', 'holes', { diagonalMm, ...numbers });
+    default:
+      return undefined;
+  }
+} // prettier-ignore
+
+export const mustAcknowledge = ({ way }: Candidate, { job, mount }: Setting): FindingCode | undefined =>
+  refusedBy(way, job, mount); // prettier-ignore
+
+/** Why nothing can be said about what a fastener holds. */
+export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefined): Finding {
+  if (!seat || code === 'load-unknown') return finding('load-unknown', 'stop', 'holes', {});
+  const { fastener, job, mount, at, foremost } = seat;
+  const { board, packing, build } = overAt(job, at, foremost);
+  const at4 = (d: number) => d * (lagSizeOf(fastener.diameter)?.shankMm ?? fastener.diameter);
+  switch (code) {
+    case 'no-rating':
+    case 'never-in-board':
+      return finding(code, 'stop', 'holes', { kind: fastener.kind });
+    case 'lag-off-table':
+      return finding(code, 'stop', 'holes', { diameterMm: fastener.diameter });
+    case 'lag-too-short':
+      return finding(code, 'stop', 'holes', { threadMm: threadIn(seat), needMm: at4(LEAST_PENETRATION_D) });
+    case 'lags-too-close':
+      return finding(code, 'stop', 'holes', { apartMm: seat.apart, needMm: at4(ROW_SPACING_D.least) });
+    case 'rated-for-board':
+      return finding(code, 'stop', 'holes', { boardMm: board, ratedMm: fastener.board ?? 0 });
+    case 'grip-outside': {
+      const thickMm = board + packing + plateOf(mount) + (fastener.washer ?? 0);
+      return finding(code, 'stop', 'holes', { thickMm, minMm: fastener.grip?.min ?? 0, maxMm: fastener.grip?.max ?? 0 });
+    }
+    case 'head-through-slot':
+      return finding(code, 'stop', 'holes', { headMm: fastener.head ?? 0, slotMm: seat.slot.height });
+    case 'board-unsound':
+      return finding(code, 'stop', 'holes', { state: build.state ?? 'none' });
+  }
+} // prettier-ignore
+
+function threadIn(seat: Seat): number {
+  const { fastener, job, at } = seat;
+  const length = fastener.length ?? 0;
+  const thread = fastener.threadLength ?? usualThread(length);
+  const wood = wallAt(job, at.x, at.y).build.studDepth ?? STUD_DEPTH_MM;
+  const tip = lagSizeOf(fastener.diameter)?.tipMm ?? 0;
+  return lagHold({ length, thread, tip }, overLag(seat), wood).thread;
+}
+
+/** A stud that the slots miss by a little: some drive the lag at an angle, and there is a better way. */
+export const angledFinding = (shortMm: number): Finding[] =>
+  shortMm > 0 && shortMm <= ANGLED_MM
+    ? [finding('angled-lag', 'caution', 'holes', { offMm: shortMm })]
+    : [];

@@ -1,0 +1,222 @@
+import type { Job, Mount, Plan, Side, Slot, Working } from '@steddo/contract';
+import type { FindingCode } from '../findings';
+import { blockedPlate } from '../placement/blockedPlate';
+import { onMainWall, plateMayCover } from '../placement/itemRules';
+import { HOLE_CAUTION, PLATE_STEP_MM, SAME_MM } from '../tolerances';
+import { hazardsOf } from '../wall/hazardZones';
+import { chanceAt } from '../wall/holeChance';
+import { holeVerdict } from '../wall/holeVerdict';
+import type { StudsFound } from '../wall/inferStuds';
+import { leaf, minus, sum } from '../working';
+import { drilledHoles, type DoneHole, type DrilledHoles } from './drilledHoles';
+import type { Fastener, Kit } from './kit';
+import { chooseSlots, type Place, type PlateHere } from './chooseSlots';
+import { aimsAt, plateSpots } from './drillPlan';
+import { studSets, studsNeeded, usableSlots, type Aim, type PlateSpot } from './placePlate';
+import { isRefusal, kindRank, refusedBy, schoolOf, waysOf, type NoWay, type Way } from './ways';
+
+/** Where a plate may hang up and down: one arm hole, and where that puts its bottom. */
+export interface PlateAt {
+  armHole?: number;
+  bottom: Working;
+  /** How far its arm hole is from the one that the height was chosen with. */
+  trim: number;
+}
+
+/** All that a scheme is chosen by. */
+export interface Setting {
+  job: Job;
+  mount: Mount;
+  found: StudsFound;
+  plan: Pick<Plan, 'courses' | 'backing'>;
+  spots: readonly PlateSpot[];
+  fixedX?: Working | undefined;
+  plates: readonly PlateAt[];
+  ways: readonly Way[];
+  drilled: DrilledHoles;
+  seen: readonly { left: number; right: number; bottom: number; top: number }[];
+  aims: (diameter: number) => Aim[];
+  /** That a screw of a diameter at x is all in one ply. */
+  chanceOf: (x: number, diameter: number) => number;
+}
+
+/** A plate with every hole of it: what is compared. */
+export interface Candidate {
+  way: Way;
+  fold?: Side | undefined;
+  plate: PlateAt;
+  x: Working;
+  shift: number;
+  /** How far holes that are there already move the plate up from where the height wants it, mm. */
+  lift: number;
+  places: Place[];
+  /** Holes that are there and find no slot. */
+  unused: DoneHole[];
+  /** Worst hole: sure, doubtful, not to be drilled. */
+  doubt: number;
+  /** Holes at something that was seen in the wall. */
+  seen: number;
+  /** What keeps it from being used at all, whatever it holds. */
+  hard?: FindingCode | undefined;
+}
+
+export interface SettingInput {
+  job: Job;
+  mount: Mount;
+  found: StudsFound;
+  plan: Pick<Plan, 'courses' | 'backing'>;
+  centreX: Working;
+  plates: readonly PlateAt[];
+  kit: Kit;
+}
+
+/** The setting of a search, or why no hole can be given in this wall. */
+export function settingOf({ job, mount, found, plan, centreX, plates, kit }: SettingInput): Setting | NoWay {
+  const ways = waysOf(job, mount, kit);
+  if ('code' in ways) return ways;
+  const chosen = job.choices?.plateX;
+  const byDiameter = new Map<number, Aim[]>();
+  return {
+    job, mount, found, plan, plates, ways,
+    spots: plateSpots(job, mount, centreX),
+    drilled: drilledHoles(job),
+    seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
+    ...(chosen === undefined ? {} : { fixedX: leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' }) }),
+    chanceOf: (x, diameter) => Math.min(1, chanceAt(found.belief, x, diameter).lands),
+    aims: (diameter) => {
+      const known = byDiameter.get(diameter) ?? aimsAt(found, diameter);
+      byDiameter.set(diameter, known);
+      return known;
+    },
+  };
+} // prettier-ignore
+
+/**
+ * Every plate worth trying, with its holes, best first as far as the wood goes: what it holds is asked
+ * afterwards, in that order. Plate centre, arm hole, fold, slots and fasteners together: for each way, fold
+ * and arm hole the nominal centre and every centre at which a slot's end comes over a stud or over a hole that is
+ * there already, between which nothing better lies; for holes in board, masonry and backing every 5 mm.
+ */
+export function candidatesOf(setting: Setting): Candidate[] {
+  const obstacles = onMainWall(setting.job.room.objects).filter((i) => !plateMayCover(i));
+  const made: Candidate[] = [];
+  for (const way of setting.ways)
+    for (const spot of setting.spots)
+      for (const plate of setting.plates)
+        for (const studs of studsFor(setting, way, spot))
+          for (const x of centresFor(setting, way, spot, studs)) {
+            const here = candidateAt(setting, way, spot, plate, studs, x);
+            if (here && !onObstacle(here, setting.mount, obstacles)) made.push(here);
+          }
+  return made.sort((a, b) => compareCandidates(a, b, setting));
+}
+
+const slideOf = ({ mount }: Setting): number => mount.slide ?? 0;
+
+const fastenerOf = (way: Way): Fastener => (way.main ?? way.board)!;
+
+/** Which studs a way's slots come over: as many as the mount asks for, one beside board, none in board alone. */
+function studsFor(setting: Setting, way: Way, spot: PlateSpot): number[][] {
+  const { mount } = setting;
+  if (way.into !== 'stud' && way.into !== 'metal-stud') return [[]];
+  const search = searchOf(setting, way);
+  if (way.kind === 'lags-and-anchors') return studsNeeded(mount) < 2 ? [] : studSets(search, spot, slideOf(setting), 1);
+  return studSets(search, spot, slideOf(setting), studsNeeded(mount));
+} // prettier-ignore
+
+const searchOf = (setting: Setting, way: Way) => {
+  const { mount, spots, fixedX } = setting;
+  const { diameter } = fastenerOf(way);
+  return { mount, fixing: { diameter, count: way.count }, aims: setting.aims(diameter), spots, ...(fixedX ? { fixedX } : {}) };
+}; // prettier-ignore
+
+/** Plate centres to try: the nominal one, and those that bring a slot's end over a stud or over a hole that is there. */
+function centresFor(setting: Setting, way: Way, spot: PlateSpot, studs: readonly number[]): Working[] {
+  const { fixedX, mount, drilled } = setting;
+  if (fixedX) return [fixedX];
+  const slide = slideOf(setting);
+  const search = searchOf(setting, way);
+  const slots = usableSlots(search);
+  const ends = studs.flatMap((i) => slots.flatMap((s) => endsOver(search.aims[i]!.x, s.slot, s.travel, s.index)));
+  const held = drilled.done.flatMap((d) => slots.flatMap((s) => endsOver(leaf('drilled-x', d.x, 'mm'), s.slot, s.travel, s.index)));
+  const steps = studs.length > 0 && way.kind !== 'lags-and-anchors' ? [] : slideSteps(spot.nominal, slide);
+  const near = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
+  const all = [spot.nominal, ...[...ends, ...held, ...steps].filter(near)];
+  const seen = new Set<number>();
+  return mount.plate ? all.filter((x) => !seen.has(Math.round(x.value * 1e3)) && seen.add(Math.round(x.value * 1e3))) : [];
+} // prettier-ignore
+
+/** Plate centres at which something is at either end of a slot's travel. */
+function endsOver(at: Working, slot: Slot, travel: number, index: number): Working[] {
+  const path = `mount.plate.slots.${index}`;
+  const centred = minus('plate-from-stud', at, leaf('slot-x', slot.x, 'mm', { path: `${path}.x` }));
+  const play = leaf('slot-travel', travel, 'mm', { path: `${path}.length` });
+  return [minus('plate-x', centred, play), sum('plate-x', centred, play)];
+}
+
+function slideSteps(nominal: Working, slide: number): Working[] {
+  const count = Math.floor(slide / PLATE_STEP_MM);
+  return Array.from({ length: count }, (_, i) => (i + 1) * PLATE_STEP_MM).flatMap((by) => [
+    sum('plate-x', nominal, leaf('plate-shift', by, 'mm')),
+    minus('plate-x', nominal, leaf('plate-shift', by, 'mm')),
+  ]);
+}
+
+function candidateAt(setting: Setting, way: Way, spot: PlateSpot, plate: PlateAt, studs: readonly number[], x: Working): Candidate | undefined {
+  const here: PlateHere = { setting, way, x: x.value, bottom: plate.bottom.value, studs };
+  const chosen = chooseSlots(here);
+  if (!chosen) return undefined;
+  const { places, unused, lift } = chosen;
+  const chances = places.filter((p) => p.into === way.into || !way.main).map((p) => p.chance);
+  const refused = refusedBy(way, setting.job, setting.mount) ?? unsought(setting, way, places);
+  return {
+    way, plate, x, lift, places, unused,
+    fold: spot.fold,
+    shift: x.value - spot.nominal.value,
+    doubt: Math.max(...chances.map((c) => DOUBT[holeVerdict(c)])),
+    seen: places.filter((p) => setting.seen.some((s) => p.x >= s.left && p.x <= s.right && p.y >= s.bottom && p.y <= s.top)).length,
+    hard: refused && isRefusal(refused) ? refused : undefined,
+  };
+} // prettier-ignore
+
+/** Wood first: nothing goes into board before somebody has looked for the studs there. */
+function unsought({ job }: Setting, way: Way, places: readonly Place[]): FindingCode | undefined {
+  if (!way.board || schoolOf(job) === 'rated-anchors') return undefined;
+  const sure = places.every((p) => p.into !== 'board' || p.chance >= HOLE_CAUTION);
+  return sure ? undefined : 'studs-not-sought';
+}
+
+const DOUBT = { go: 0, caution: 1, stop: 2 } as const;
+
+/** The plate would sit on something that it may not cover. */
+function onObstacle({ x, plate, lift }: Candidate, mount: Mount, obstacles: ReturnType<typeof onMainWall>): boolean {
+  const bottom = plate.bottom.value + lift;
+  return obstacles.some((item) =>
+    blockedPlate(item, mount.plate!, x.value).some(([from, to]) => bottom > from + SAME_MM && bottom < to - SAME_MM),
+  );
+} // prettier-ignore
+
+/** Shifts that nobody would tell apart are one shift for the school that puts the set's place first, mm. */
+const SAME_SHIFT_MM = 5;
+
+/**
+ * What the schools put first. Both have what is refused and what was seen last. Wood first: the kind, holes that
+ * are there already, how sure, then the shift. Rated anchors anywhere: how sure and the shift before the kind.
+ * After that the arm hole nearest to the chosen one and the widest stance.
+ */
+export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Setting, 'job'>): number {
+  const hard = Number(a.hard !== undefined) - Number(b.hard !== undefined) || a.seen - b.seen;
+  const kind = kindRank(a.way.kind) - kindRank(b.way.kind) || a.way.count - b.way.count;
+  const held = a.unused.length - b.unused.length;
+  const shift = Math.abs(a.shift) - Math.abs(b.shift);
+  const exact = Math.abs(shift) > SAME_MM ? shift : 0;
+  const rest = a.plate.trim - b.plate.trim || stance(b) - stance(a) || (a.fold ?? '').localeCompare(b.fold ?? '');
+  if (schoolOf(job) !== 'rated-anchors') return hard || kind || held || a.doubt - b.doubt || exact || rest;
+  const coarse = Math.round(Math.abs(a.shift) / SAME_SHIFT_MM) - Math.round(Math.abs(b.shift) / SAME_SHIFT_MM);
+  return hard || held || a.doubt - b.doubt || coarse || kind || exact || rest;
+} // prettier-ignore
+
+const stance = ({ places }: Candidate): number => {
+  const xs = places.map((p) => p.x);
+  return Math.max(...xs) - Math.min(...xs);
+};

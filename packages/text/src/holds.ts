@@ -1,0 +1,142 @@
+import type { DrillStep, Hole, Part, SchemeKind, SchemePlan } from '@steddo/contract';
+import { rounded, type Say } from './say';
+
+/** Words for what holds a plate: schemes, fixings, parts, what is done at a hole. */
+
+const FIXINGS: Record<string, string> = {
+  lag: 'lag screw',
+  bolt: 'bolt',
+  plug: 'plastic plug',
+  'winged-plug': 'winged plug',
+  'screw-in': 'screw-in anchor',
+  'splitting-screw': 'splitting screw-in anchor',
+  sleeve: 'expanding sleeve',
+  'spring-toggle': 'spring toggle',
+  'strap-toggle': 'strap toggle',
+  'masonry-sleeve': 'masonry sleeve',
+  'masonry-screw': 'masonry screw',
+  'self-tapping': 'self-tapping screw',
+};
+export const fixingName = (kind: string): string => FIXINGS[kind] ?? kind;
+
+const SCHEMES: Record<SchemeKind, string> = {
+  'lags-in-studs': 'Lags in studs',
+  'screws-in-studs': 'Screws in studs',
+  'lags-and-anchors': 'Lags in one stud, toggles beside',
+  anchors: 'Anchors in board',
+  masonry: 'Sleeves in masonry',
+  backing: 'Screws in the backing',
+  none: 'Nothing yet',
+};
+export const schemeName = (kind: SchemeKind): string => SCHEMES[kind];
+
+const SCHOOLS: Record<string, { name: string; says: string }> = {
+  'studs-only': { name: 'Studs only', says: 'Never hollow-wall anchors for a screen.' },
+  'stud-first': {
+    name: 'Stud first',
+    says: 'Wood if at all possible; anchors alone only for a light set close to the wall, never an arm.',
+  },
+  'rated-anchors': {
+    name: 'Rated anchors',
+    says: 'Anywhere that the pack rating allows, over four. An arm or a large set has to be acknowledged.',
+  },
+};
+export const fixingSchool = (school: string): { name: string; says: string } =>
+  SCHOOLS[school] ?? { name: school, says: '' };
+
+/** What the scheme costs, in a line: `1 in left, wood 98 of 100, holds 31 %, 4 holes, bit 7/32 in`. */
+export function schemePrice(scheme: SchemePlan, say: Say): string {
+  const across = Math.round(Math.abs(scheme.shift));
+  const shift = across === 0 ? 'no shift' : `plate ${say.length(Math.abs(scheme.shift))} ${scheme.shift > 0 ? 'right' : 'left'}`; // prettier-ignore
+  return [
+    shift,
+    `sure in ${Math.floor(scheme.worstProbability * 100)} of 100`,
+    ...(scheme.worstUtilisation === undefined
+      ? []
+      : [`uses ${Math.ceil(scheme.worstUtilisation * 100)} %`]),
+    `${scheme.holes.length} holes`,
+    ...(scheme.bits.length > 0
+      ? [`bit ${scheme.bits.map((b) => say.length(b)).join(' and ')}`]
+      : []),
+  ].join(', ');
+}
+
+/** What would have to change, as an order: `shift the set 2 in to the right`. */
+export function changeText(kind: string, byMm: number, to: string, say: Say): string {
+  switch (kind) {
+    case 'shift-set':
+      return `shift the set ${say.length(Math.abs(byMm))} to the ${byMm > 0 ? 'right' : 'left'}`;
+    case 'other-fold':
+      return 'fold the arm to the other side';
+    case 'other-arm-hole':
+      return 'hang the arms on the set by another hole';
+    case 'free-plate':
+      return 'let the plate go where the studs are, and slide the set back';
+    case 'longer-lag':
+      return `take the ${to} of the kit, ${say.length(byMm)} longer`;
+    case 'other-mount':
+      return `take another mount: ${to}`;
+    case 'other-school':
+      return `"${fixingSchool(to).name}" would allow another way`;
+    default:
+      return 'pack a level timber across two studs and fix the plate to that';
+  }
+}
+
+const STEPS: Record<DrillStep, string> = {
+  'test-hole': 'Test first with the 3 mm bit. Wood? Stop and say so.',
+  pilot: 'Pilot hole, straight and level, to the flag.',
+  lag: 'Drive the lag; the last turns by hand.',
+  'drill-board': 'Drill through the board only.',
+  'insert-toggle':
+    'Push the toggle through, pull it flush behind the board; insulation can hold it crooked.',
+  'insert-sleeve': 'Push the sleeve in.',
+  'insert-plug': 'Tap the plug in flush.',
+  'drill-masonry': 'Hammer drill, in the brick or block, not the joint.',
+  'clear-dust': 'Blow and brush the dust out.',
+  'set-sleeve': 'Sleeve in flush, closed end first.',
+  'cut-thread': 'Drive the screw slowly: it cuts its own thread.',
+  'drill-metal': 'Drill the board, then the flange, slowly.',
+  'drive-screw': 'Drive the screw; stop when it is snug.',
+  washer: 'Washer under the head.',
+  'finger-tight': 'Finger-tight first to prove the thread; pull while tightening, do not push.',
+  snug: 'Snug, not tight; go diagonally.',
+  'hang-plate': 'One bolt, snug, in the middle of its slot, and let the plate hang.',
+  level: 'Level on the plate; turn the level end for end. Then mark the others.',
+};
+export const stepText = (step: DrillStep): string => STEPS[step];
+
+const INTO: Record<Hole['into'], string> = {
+  stud: 'stud',
+  board: 'board',
+  masonry: 'masonry',
+  'metal-stud': 'metal stud',
+  backing: 'backing',
+};
+export const intoName = (into: Hole['into']): string => INTO[into];
+
+const BITS: Record<string, string> = { wood: 'wood bit', masonry: 'masonry bit', metal: 'metal bit', look: 'bit for looking in' }; // prettier-ignore
+
+/** `4 lag screws 7.9 x 64 mm, and 1 to spare`. */
+export function partText(part: Part, say: Say): string {
+  const spare = part.spare > 0 ? `, and ${part.spare} to spare` : '';
+  const size = part.diameter === undefined ? '' : ` ${rounded(part.diameter, 1)}${part.length === undefined ? '' : ` x ${rounded(part.length, 0)}`} mm`; // prettier-ignore
+  switch (part.what) {
+    case 'fixing':
+      return `${part.count} ${fixingName(part.kind)}${part.count === 1 ? '' : 's'}${size}${spare}`;
+    case 'washer':
+      return `${part.count} washer${part.count === 1 ? '' : 's'} under their heads${spare}`;
+    case 'bit':
+      return `${BITS[part.kind] ?? 'bit'} ${say.length(part.diameter ?? 0)} (${rounded(part.diameter ?? 0, 1)} mm)`;
+    case 'probe-bit':
+      return `thin bit to probe with, ${rounded(part.diameter ?? 0, 1)} mm`;
+    case 'depth-flag':
+      return 'tape for a flag on each bit, as a depth stop';
+    default:
+      return `${part.kind}${size}`;
+  }
+}
+
+/** Where a part comes from. */
+export const partFrom = (from: Part['from']): string =>
+  from === 'mount' ? 'with the mount' : from === 'kit' ? 'in the kit' : 'to get';
