@@ -19,6 +19,7 @@ const USED = {
   backspace: 'mdiBackspaceOutline',
   trash: 'mdiTrashCanOutline',
   swap: 'mdiSwapHorizontal',
+  speak: 'mdiVolumeHigh',
 };
 const lines = Object.entries(USED).map(([name, key]) => `  ${name}: '${mdi[key]}',`);
 writeFileSync(

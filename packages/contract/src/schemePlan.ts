@@ -72,6 +72,9 @@ export const hole = z.strictObject({
     probability: working.optional(),
     penetration: working.optional(),
     edgeMargin: working.optional(),
+    /** Below the level line through the first hole, and right of that hole. */
+    belowLine: working.optional(),
+    fromFirst: working.optional(),
   }),
 });
 

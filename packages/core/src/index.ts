@@ -146,6 +146,7 @@ export {
 export { N_PER_POUND } from './load/lagTables';
 export { kitOf, type Kit, type KitSource } from './scheme/kit';
 export { schoolOf, type FixingSchool } from './scheme/ways';
+export { FIXING_SCHOOLS, fixingSchools, type SchoolSays } from './fixingSchools';
 
 // judgements and workings
 export { restsOnGuess } from './guesses';

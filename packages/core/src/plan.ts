@@ -38,9 +38,10 @@ import {
 import { wishOf } from './placement/schools';
 import { outlineOf, type Outline } from './screen/outlineOf';
 import { classFindings, patternClass } from './screen/patternClass';
+import { lightPart } from './load/lightPart';
 import { loadsPart } from './load/loadsPart';
 import { planPlate, type PlatePlan } from './scheme/drillPlan';
-import type { KitSource } from './scheme/kit';
+import { kitOf, type KitSource } from './scheme/kit';
 import { schemePart, type SchemeMade } from './scheme/schemePart';
 import { screwPart } from './screen/screwPart';
 import { threadFindings } from './screen/screwFindings';
@@ -89,6 +90,7 @@ function planOf(job: Job, options: PlanOptions): Plan {
   const found = inferStuds(job);
   const { odd } = found;
   wallPart(job, base, found);
+  early.push(...lightPart(job, base, found, kitOf(job, options.kit ?? options.catalogue)));
   if (odd.length > 0) {
     base.odd = odd;
     early.push(finding('evidence-odd', 'caution', 'wall', { ids: odd }));

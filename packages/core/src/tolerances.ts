@@ -257,3 +257,6 @@ export const FACE_STEP_MM = 1;
 /** Sheet steel of a plate, and depth of a stud, when nobody has measured them, mm. Ours; 2 x 4, common practice. */
 export const PLATE_THICKNESS_MM = 3;
 export const STUD_DEPTH_MM = 89;
+
+/** Kept from where a drill met metal or something that nobody could name, mm. Ours. */
+export const METAL_OFF_MM = 60;

@@ -117,7 +117,7 @@ function turnedShapes({ placement: p }: Plan, { model, at }: Swung): Shape[] {
   return [{ kind: 'rect', role: 'set-tilted', id: 'set-turned', left, right, bottom, top }];
 }
 
-function plateShapes(job: Job, plan: Plan): Shape[] {
+export function plateShapes(job: Job, plan: Plan): Shape[] {
   const plate = plan.placement?.plate;
   const mount = job.mount;
   if (!plate || !mount?.plate) return [];

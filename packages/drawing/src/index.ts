@@ -1,6 +1,7 @@
 /** Plan to drawing: lines and labels in mm, pure; for screen and, later, sheets. */
 export { faceScene, type FaceExtras, type LabelSet } from './faceScene';
 export { bayScene, hiddenScene } from './bayScene';
+export { drillScene } from './drillScene';
 export { sideScene } from './sideScene';
 export { HEAD_MM, aboveScene, floorDepth, floorSides } from './aboveScene';
 export { MAP_FAIR_DEG, MAP_GOOD_DEG, type FloorMap, type Swung } from './armShapes';

@@ -1,6 +1,6 @@
 import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
-import { bindingName, buildName, schoolName } from './names';
+import { bindingName, buildName, holeList, schoolName } from './names';
 import { HOLD_SENTENCES } from './holdFindings';
 import { seenName, servedName, wayName } from './looks';
 import { fieldName } from './paths';
@@ -125,7 +125,7 @@ const SENTENCES: Sentences = {
   'slots-too-few': (v) =>
     `The plate has ${v.found} usable slot ${v.found === 1 ? 'row' : 'rows'} and needs ${v.needed} on each stud.`,
   'stud-doubtful': (v) =>
-    `${v.hole}: wood in ${v.percent} of 100. Mark both edges, or probe, before you drill.`,
+    `${holeList([v.hole])}: wood in ${v.percent} of 100. Mark both edges, or probe, before you drill.`,
   'evidence-odd': (v) =>
     `${v.ids.length === 1 ? 'One mark disagrees' : `${v.ids.length} marks disagree`} with the rest. Check there again.`,
   'bit-outside-band': (v, say) =>
@@ -163,9 +163,6 @@ const SENTENCES: Sentences = {
   'level-beyond-slots': (v) =>
     `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
 };
-
-const holeList = (ids: readonly string[]): string =>
-  `${ids.length === 1 ? 'Hole' : 'Holes'} ${list(ids.map((id) => id.replace(/^h/, '')))}`;
 
 /** What keeps a seat from being faced, and what would do it. */
 export function stopText(by: string, neededMm: number, say: Say): string {

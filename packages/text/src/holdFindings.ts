@@ -1,11 +1,9 @@
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { changeText, fixingName } from './holds';
+import { holeList } from './names';
 import { capital, rounded, type Say } from './say';
 
 type Sentences<C extends FindingCode> = { [K in C]: (v: FindingValues[K], say: Say) => string };
-
-const ENGLISH = new Intl.ListFormat('en-GB');
-const holeList = (holes: readonly string[]): string => capital(ENGLISH.format(holes));
 
 const GOVERNS: Record<string, string> = {
   withdrawal: 'it would pull out',
@@ -21,7 +19,7 @@ export const HOLD_SENTENCES = {
   'loads-checked': (v: FindingValues['loads-checked']) =>
     `The worst fastener has ${v.percent} % of what it may hold. A check of arithmetic on what was entered, not an engineer's approval.`,
   'load-too-great': (v: FindingValues['load-too-great']) =>
-    `${v.hole} would have ${v.percent} % of what it may hold: ${governsText(v.governs)}. It must not hang like this.`,
+    `${holeList([v.hole])} would have ${v.percent} % of what it may hold: ${governsText(v.governs)}. It must not hang like this.`,
   'load-unknown': () =>
     'Nothing can be said about what this holds: with fasteners in one place and no plate to bear beside them it would turn. Do not hang it like this.',
   'no-rating': (v) =>
@@ -70,7 +68,7 @@ export const HOLD_SENTENCES = {
     `The stud misses the slots by ${say.length(v.offMm)}. Some drive the lag at an angle: it splits the stud's edge and holds less than any table says. Shift the set instead.`,
   'scheme-gone': () => 'The scheme chosen before is no longer possible; the best one counts.',
   'hole-unusable': (v) =>
-    `${v.hole} comes under no slot of this plate any more. It stays empty; the set covers it.`,
+    `${holeList([v.hole])} comes under no slot of this plate any more. It stays empty; the set covers it.`,
   'plate-follows-holes': (v, say) =>
     `The plate follows the holes that are there: it and the set sit ${say.length(Math.abs(v.liftMm))} ${v.liftMm > 0 ? 'higher' : 'lower'}.`,
   'board-doubtful': (v) =>

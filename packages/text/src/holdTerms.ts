@@ -138,4 +138,9 @@ export const HOLD_TERMS: Record<string, string> = {
   'light-count': 'fixings',
   'light-pull': 'pull on each',
   'light-shear': 'weight on each',
+  'fixing-height': 'fixings, from the floor',
+  'object-bottom': 'its lower edge',
+  'lever-count': 'lever times fixings',
+  'below-line': 'below the level line through the first hole',
+  'from-first': 'right of the first hole',
 };

@@ -6,7 +6,9 @@ export {
   bindingName,
   buildName,
   distanceRule,
+  holeList,
   holeName,
+  holeNumber,
   itemName,
   levelWord,
   markName,
@@ -46,3 +48,4 @@ export {
   stepText,
 } from './holds';
 export { governsText } from './holdFindings';
+export { markWords, resultName, spokenMark, type MarkWords } from './atTheWall';

@@ -80,6 +80,13 @@ export function bindingName(code: string, say: Say): string {
   return plain[kind] ?? code;
 }
 
+/** `Holes 1, 2 and 3`, by their ids. */
+export const holeList = (ids: readonly string[]): string =>
+  `${ids.length === 1 ? 'Hole' : 'Holes'} ${new Intl.ListFormat('en-GB').format(ids.map(holeNumber))}`;
+
+/** The number in a hole's id: what the hand calls it by. */
+export const holeNumber = (id: string): string => id.replace(/^h/, '');
+
 /** `Hole 1, left stud, top row`, said at the wall; more than two columns are numbered from the left. */
 export function holeName(hole: Hole, holes: readonly Hole[]): string {
   const columns = [...new Set(holes.map(columnOf))].sort((a, b) => a - b);
@@ -88,7 +95,7 @@ export function holeName(hole: Hole, holes: readonly Hole[]): string {
   const side = at === 0 ? 'left' : 'right';
   const which =
     columns.length === 2 ? `, ${side} ${thing}` : columns.length > 2 ? `, ${thing} ${at + 1}` : '';
-  return `Hole ${hole.order}${which}, ${hole.row} row`;
+  return `${holeList([hole.id])}${which}, ${hole.row} row`;
 }
 
 /** Holes belong to one column by their stud, or where they have none by their place to the nearest 50 mm. */

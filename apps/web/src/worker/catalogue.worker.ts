@@ -65,7 +65,8 @@ const api = {
     }
   },
   /** The crew's kit: what a room without one of its own is planned with. */
-  kit(): KitSource {
+  async kit(): Promise<KitSource> {
+    if (!loaded) await api.load();
     const { anchors = [], lags = [], bits = [] } = catalogue;
     return { anchors, lags, bits };
   },

@@ -79,7 +79,7 @@ function othersOf(all: readonly Candidate[], best: Candidate | undefined, holds:
 
 /** Names a scheme by its kind, where its holes are across, its fold and its arm hole. */
 export function keyOf({ way, places, fold, plate }: Candidate): string {
-  const xs = [...new Set(places.map((p) => Math.round(p.x)))].sort((a, b) => a - b);
+  const xs = [...new Set(places.map((p) => Math.round(p.line ?? p.x)))].sort((a, b) => a - b);
   return `${way.kind}@${xs.join('+')}/${fold ?? '-'}/${plate.armHole ?? '-'}`;
 }
 

@@ -1,7 +1,7 @@
 import type { HoleInto, Slot } from '@steddo/contract';
 import { SAME_MM } from '../tolerances';
 import { clearChance } from './clearChance';
-import { isSound, type DoneHole } from './drilledHoles';
+import { mayDrill, type DoneHole } from './drilledHoles';
 import type { Fastener } from './kit';
 import { usableSlots } from './placePlate';
 import type { Setting } from './schemeSearch';
@@ -18,6 +18,8 @@ export interface Place {
   fastener: Fastener;
   chance: number;
   stud?: number;
+  /** The line up the wall that it belongs to: its stud's. */
+  line?: number;
   /** It is there already. */
   done?: DoneHole;
 }
@@ -121,14 +123,15 @@ function overStud(here: PlateHere, held: readonly Held[], lift: number, stud: nu
     const off = Math.abs(aim.x.value - x - s.slot.x);
     if (off > s.travel + SAME_MM) continue;
     const y = bottom + lift + s.slot.y;
-    if (!isSound(setting.drilled, aim.x.value, y) || !isWallFor(setting, way.into, aim.x.value, y)) continue;
+    if (!mayDrill(setting.drilled, way.into, { x: aim.x.value, y }, fastener.diameter)) continue;
+    if (!isWallFor(setting, way.into, aim.x.value, y)) continue;
     const other = rows.get(s.slot.y);
     if (other && Math.abs(aim.x.value - x - slotX(setting, other.slot)) <= off) continue;
-    rows.set(s.slot.y, { x: aim.x.value, y, slot: s.index, into: way.into, fastener, chance: aim.chance, stud });
+    rows.set(s.slot.y, { x: aim.x.value, y, slot: s.index, into: way.into, fastener, chance: aim.chance, line: aim.x.value, stud });
   }
   for (const { done, at } of own) {
     const chance = setting.chanceOf(done.x, fastener.diameter);
-    rows.set(at.slot.y, { x: done.x, y: done.y, slot: at.index, into: way.into, fastener, chance, stud, done });
+    rows.set(at.slot.y, { x: done.x, y: done.y, slot: at.index, into: way.into, fastener, chance, stud, line: aim.x.value, done });
   }
   const list = [...rows.entries()].sort((a, b) => b[0] - a[0]).map(([, place]) => place);
   return list.length < wanted ? undefined : pickRows(list, wanted);
@@ -202,7 +205,7 @@ function columnAt(here: PlateHere, held: readonly Held[], lift: number, fastener
     if (there) return [{ x: there.x, y: there.y, slot: s.index, into, fastener, chance: 1, done: there }];
     const y = bottom + lift + s.slot.y;
     const tried = [0, -s.travel, s.travel].map((by) => x + s.slot.x + by)
-      .filter((at) => isSound(setting.drilled, at, y) && isWallFor(setting, into, at, y))
+      .filter((at) => mayDrill(setting.drilled, into, { x: at, y }, fastener.hole ?? fastener.diameter) && isWallFor(setting, into, at, y))
       .map((at) => ({ at, chance: chanceFor(setting, into, fastener, at, y) }));
     const best = tried.reduce<(typeof tried)[number] | undefined>((b, t) => (!b || t.chance > b.chance + SAME_CHANCE ? t : b), undefined);
     return best ? [{ x: best.at, y, slot: s.index, into, fastener, chance: best.chance }] : [];

@@ -28,8 +28,28 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
     const name = row === 0 ? 'top' : row === rows.length - 1 ? 'bottom' : 'middle';
     return holeAt(setting, candidate, place, { id: ids[i]!, order: i + 1, row: name, foremost, first: i === 0 && place === first });
   });
-  return holes.every((h) => h !== undefined) ? holes : undefined;
+  return holes.every((h) => h !== undefined) ? fromFirst(holes) : undefined;
 } // prettier-ignore
+
+/**
+ * Every hole but the first by the level line through the first and by how far along it: one height from the
+ * floor, then the level.
+ */
+function fromFirst(holes: readonly Hole[]): Hole[] {
+  const [first] = holes;
+  return holes.map((h) =>
+    h === first || !first
+      ? h
+      : {
+          ...h,
+          workings: {
+            ...h.workings,
+            belowLine: minus('below-line', first.working, h.working),
+            fromFirst: minus('from-first', h.workings.x, first.workings.x),
+          },
+        },
+  );
+}
 
 /** More than any plate has holes: what a round of planning numbers from. */
 const NUMBERS_A_ROUND = 10;

@@ -15,7 +15,7 @@ import type { Kit } from './kit';
 import { inBand, leadBand } from './leadHole';
 import type { Candidate, Setting } from './schemeSearch';
 import { overAt, wallAt } from './wallAt';
-import { refusedBy, type NoWay } from './ways';
+import { refusedBy, schoolOf, type NoWay } from './ways';
 
 /** What there is to say about a chosen scheme besides its load. */
 export function schemeFindings(setting: Setting, candidate: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
@@ -34,7 +34,9 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
 function woodFindings(holes: readonly Hole[]): Finding[] {
   const firsts = holes.filter((h, i) => h.stud !== undefined && holes.findIndex((o) => o.stud === h.stud) === i);
   return firsts.flatMap((hole) => {
-    const level = holeVerdict(hole.probability);
+    const worst = holeVerdict(hole.probability);
+    // a hole that is there has met wood; what is in doubt is how much of it is left beside the screw
+    const level = worst === 'stop' && hole.done ? 'caution' : worst;
     const percent = Math.floor(hole.probability * 100);
     return level === 'go' ? [] : [finding('stud-doubtful', level, 'wall', { hole: hole.id, percent })];
   });
@@ -44,7 +46,7 @@ function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hol
   if (!way.board) return [];
   const found = [finding('test-hole-first', 'info', 'holes', {})];
   if (job.room.wall.build.kind === 'timber-stud')
-    found.push(finding('not-all-in-studs', 'caution', 'holes', { kind: way.kind }));
+    found.push(finding('not-all-in-studs', schoolOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }));
   const doubtful = holes.filter((h) => h.into === 'board' && !h.done && h.probability < HOLE_GO);
   if (doubtful.length > 0) {
     const percent = Math.floor(Math.min(...doubtful.map((h) => h.probability)) * 100);

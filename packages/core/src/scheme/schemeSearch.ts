@@ -2,7 +2,7 @@ import type { Job, Mount, Plan, Side, Slot, Working } from '@steddo/contract';
 import type { FindingCode } from '../findings';
 import { blockedPlate } from '../placement/blockedPlate';
 import { onMainWall, plateMayCover } from '../placement/itemRules';
-import { HOLE_CAUTION, PLATE_STEP_MM, SAME_MM } from '../tolerances';
+import { HOLE_CAUTION, PLATE_STEP_MM, SAME_MM, SPOILED_MM } from '../tolerances';
 import { hazardsOf } from '../wall/hazardZones';
 import { chanceAt } from '../wall/holeChance';
 import { holeVerdict } from '../wall/holeVerdict';
@@ -79,7 +79,7 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
   return {
     job, mount, found, plan, plates, ways,
     spots: plateSpots(job, mount, centreX),
-    drilled: drilledHoles(job),
+    drilled: usable(drilledHoles(job), found),
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
     ...(chosen === undefined ? {} : { fixedX: leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' }) }),
     chanceOf: (x, diameter) => Math.min(1, chanceAt(found.belief, x, diameter).lands),
@@ -90,6 +90,21 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
     },
   };
 } // prettier-ignore
+
+/** A hole that drifted out of its stud's middle so far that it more likely lacks wood beside it is no use any more. */
+function usable(drilled: DrilledHoles, found: StudsFound): DrilledHoles {
+  const off = (d: DoneHole) => d.into === 'stud' && chanceAt(found.belief, d.x, LEAST_SHANK_MM).lands < LIKELY;
+  if (!drilled.done.some(off)) return drilled;
+  const gone = drilled.done.filter(off);
+  return {
+    ...drilled,
+    done: drilled.done.filter((d) => !off(d)),
+    off: gone,
+    spoiled: [...drilled.spoiled, ...gone.map((d) => ({ id: d.id, x: d.x, y: d.y, keepOff: SPOILED_MM }))],
+  };
+} // prettier-ignore
+const LEAST_SHANK_MM = 6.35;
+const LIKELY = 0.5;
 
 /**
  * Every plate worth trying, with its holes, best first as far as the wood goes: what it holds is asked
@@ -170,7 +185,8 @@ function candidateAt(setting: Setting, way: Way, spot: PlateSpot, plate: PlateAt
   const chances = places.filter((p) => p.into === way.into || !way.main).map((p) => p.chance);
   const refused = refusedBy(way, setting.job, setting.mount) ?? unsought(setting, way, places);
   return {
-    way, plate, x, lift, places, unused,
+    way, plate, x, lift, places,
+    unused: [...unused, ...(setting.drilled.off ?? [])],
     fold: spot.fold,
     shift: x.value - spot.nominal.value,
     doubt: Math.max(...chances.map((c) => DOUBT[holeVerdict(c)])),

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Fault, Job, Plan, Stage } from '@steddo/contract';
-import type { Command, TapeStyle } from '@steddo/core';
+import type { Command, KitSource, TapeStyle } from '@steddo/core';
 import type { Say } from '@steddo/text';
 
 /** What every part of a room's screen works with. */
@@ -9,6 +9,8 @@ export interface RoomContextValue {
   /** The document, or what it would be with the drag in hand. */
   job: Job;
   plan: Plan;
+  /** The crew's kit, for a room that has none of its own. */
+  kit: KitSource;
   say: Say;
   tape: TapeStyle;
   readOnly: boolean;

@@ -2,13 +2,14 @@ import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, Plan, Stage } from '@steddo/contract';
-import { applyCommand, plan as makePlan, tapeOf, type Command } from '@steddo/core';
+import { applyCommand, plan as makePlan, tapeOf, type Command, type KitSource } from '@steddo/core';
 import { sayFor } from '@steddo/text';
 import type { RoomState } from '../../data/rooms';
 import { CanvasProvider } from '../../canvas/CanvasContext';
 import { ArmProvider } from '../reach/ArmContext';
 import { WallProvider } from '../wall/WallContext';
 import { rooms } from '../../data/shared';
+import { useKit } from '../../data/useKit';
 import { useEditTurn, useRoom, type EditTurn } from '../../data/useRoom';
 import { PadProvider } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
@@ -85,7 +86,8 @@ function OpenRoom({
     () => (previewed ? applyCommand(state.job, previewed).job : state.job),
     [state.job, previewed],
   );
-  const { plan, late } = usePlan(job);
+  const kit = useKit();
+  const { plan, late } = usePlan(job, kit);
   const dispatch = useCallback((command: Command) => rooms.dispatch(id, command), [id]);
   const goTo = useCallback((next: Stage) => router.setParams({ stage: next }), []);
   const value = useMemo<RoomContextValue>(
@@ -93,6 +95,7 @@ function OpenRoom({
       id,
       job,
       plan,
+      kit,
       say: sayFor(job),
       tape: tapeOf(job.units),
       readOnly: turn !== 'mine',
@@ -100,7 +103,7 @@ function OpenRoom({
       preview,
       goTo,
     }),
-    [id, job, plan, turn, dispatch, goTo],
+    [id, job, plan, kit, turn, dispatch, goTo],
   );
   return (
     <RoomContextProvider value={value}>
@@ -120,15 +123,15 @@ function OpenRoom({
 }
 
 /** The plan of a job; while a job cannot be planned the last good one stays, and is said to be late. */
-function usePlan(job: Job): { plan: Plan; late: boolean } {
+function usePlan(job: Job, kit: KitSource): { plan: Plan; late: boolean } {
   const last = useRef<Plan | undefined>(undefined);
   return useMemo(() => {
     try {
-      last.current = makePlan(job);
+      last.current = makePlan(job, { kit });
       return { plan: last.current, late: false };
     } catch (error) {
       if (!last.current) throw error;
       return { plan: last.current, late: true };
     }
-  }, [job]);
+  }, [job, kit]);
 }

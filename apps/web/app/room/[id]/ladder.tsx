@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router';
+import { LadderPage } from '../../../src/features/ladder/LadderPage';
+
+export default function LadderRoute() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <LadderPage id={id} />;
+}

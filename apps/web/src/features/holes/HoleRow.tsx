@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Hole, Mark } from '@steddo/contract';
+import { holeState } from '@steddo/core';
+import { holeName, intoName, stepText } from '@steddo/text';
+import { Icon } from '../../ui/Icon';
+import { Tap } from '../../ui/Tap';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { Verdict } from '../../ui/Verdict';
+import { Figure } from '../../work/Figure';
+import { sideWord } from '../room/numbers';
+import { useRoomContext } from '../room/RoomContext';
+import { LOOKED } from '../wall/WallTable';
+
+/** One hole with every measure that the hand needs; what is done at it folds under its name. */
+export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
+  const palette = usePalette();
+  const { plan } = useRoomContext();
+  const [open, setOpen] = useState(false);
+  if (!mark) return null;
+  const { fromFloor, fromCentre, fromLeft } = mark.workings;
+  const { belowLine, fromFirst, penetration, edgeMargin } = hole.workings;
+  const after = sideWord(fromCentre.value);
+  const name = holeName(hole, plan.holes ?? []);
+  return (
+    <View
+      testID={`hole-${hole.id}`}
+      style={{ paddingHorizontal: 16, paddingVertical: 6, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+    >
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <Txt kind="bold">{name}</Txt>
+        </View>
+        <Txt kind="small" soft>{hole.done ? 'done' : LOOKED[hole.hazard]}</Txt>
+        <Verdict verdict={hole.done ? 'go' : holeState(hole)} />
+      </View>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
+        <Figure label="up from the floor" working={fromFloor} size={26} />
+        <Figure label="off the centre line" working={fromCentre} size={22} {...(after ? { after } : {})} />
+        <Figure label="from the left wall" working={fromLeft} />
+        <Figure label="bit" working={hole.workings.bit} as="bit" />
+        <Figure label="depth, to the flag" working={hole.workings.depth} />
+        {hole.workings.probability ? (
+          <Figure label={CERTAIN[hole.into]} working={hole.workings.probability} as="percent" size={16} />
+        ) : null}
+      </View>
+      <Tap
+        label={`${name}: steps, ${open ? 'hide' : 'show'}`}
+        expanded={open}
+        testID={`steps-${hole.id}`}
+        onPress={() => setOpen(!open)}
+      >
+        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+          <View style={{ flex: 1 }}>
+            <Txt kind="small">{`into ${intoName(hole.into)}: what is done here`}</Txt>
+          </View>
+          <Icon name={open ? 'up' : 'down'} />
+        </View>
+      </Tap>
+      {open ? (
+        <View style={{ gap: 4, paddingBottom: 6 }}>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
+            {belowLine ? <Figure label="below the level line" working={belowLine} size={18} /> : null}
+            {fromFirst ? <Figure label="right of the first hole" working={fromFirst} size={18} /> : null}
+            {penetration ? <Figure label="screw in the wood" working={penetration} size={18} /> : null}
+            {edgeMargin ? <Figure label="left beside it" working={edgeMargin} size={18} /> : null}
+          </View>
+          {hole.steps.map((s, i) => (
+            <Txt key={s} kind="small">{`${i + 1}. ${stepText(s)}`}</Txt>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+} // prettier-ignore
+
+/** What the share of certainty is of. */
+export const CERTAIN: Record<Hole['into'], string> = {
+  stud: 'wood',
+  'metal-stud': 'stud',
+  board: 'hollow',
+  masonry: 'off the joints',
+  backing: 'backing',
+};

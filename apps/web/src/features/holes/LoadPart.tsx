@@ -1,0 +1,90 @@
+import { lazy, Suspense } from 'react';
+import { View } from 'react-native';
+import { governsText, holeList } from '@steddo/text';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { Figure } from '../../work/Figure';
+import { Fold } from '../room/Fold';
+import { useRoomContext } from '../room/RoomContext';
+
+const UseChart = lazy(() => import('./UseChart'));
+
+/** What every fastener has to hold and may, in the worst pose; and how that grows with the arm's reach. */
+export function LoadPart() {
+  const { plan, say } = useRoomContext();
+  const palette = usePalette();
+  const { loads } = plan;
+  if (!loads) return null;
+  const { pose, handling, curve } = loads;
+  return (
+    <View testID="loads">
+      <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 4 }}>
+        <Txt kind="small" soft>
+          {`Worst ${curve ? `with the set ${say.length(pose.extension)} out, turned ${say.degrees(Math.abs(pose.yaw))}${pose.yaw === 0 ? '' : pose.yaw > 0 ? ' right' : ' left'}` : 'as it hangs'}${handling === 'none' ? '' : `, with a hand leaning on it and pushing it ${handling}`}.`}
+        </Txt>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
+          <Figure label="all that pulls down" working={loads.weight} />
+          <Figure label="moment off the wall" working={loads.moment} />
+        </View>
+        {loads.fourfold === undefined ? null : (
+          <Txt kind="small">{`Its ratings bear ${(loads.fourfold * 4).toFixed(1)} times the load; four times is asked (IEC 62368-1, UL 2442, from memory).`}</Txt>
+        )}
+      </View>
+      {loads.fasteners.map((f) => (
+        <View
+          key={f.hole}
+          testID={`load-${f.hole}`}
+          style={{ paddingHorizontal: 16, paddingVertical: 4, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+        >
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <View style={{ flex: 1 }}>
+              <Txt kind="bold">{holeList([f.hole])}</Txt>
+            </View>
+            <Txt kind="small" soft>{governsText(f.governs)}</Txt>
+          </View>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
+            <Figure label="of what it may" working={f.workings.utilisation} as="use" size={22} />
+            <Figure label="pull" working={f.workings.tension} />
+            <Figure label="may pull" working={f.workings.allowableTension} />
+            <Figure label="across" working={f.workings.shear} />
+            <Figure label="may across" working={f.workings.allowableShear} />
+          </View>
+        </View>
+      ))}
+      {curve ? (
+        <Fold name="as the arm comes out" start>
+          <Suspense fallback={<Txt>…</Txt>}>
+            <UseChart curve={curve} />
+          </Suspense>
+          <CurveTable curve={curve} />
+        </Fold>
+      ) : null}
+    </View>
+  );
+} // prettier-ignore
+
+function CurveTable({ curve }: { curve: readonly { extension: number; utilisation: number }[] }) {
+  const { say } = useRoomContext();
+  const palette = usePalette();
+  return (
+    <View role="table" aria-label="share of what the worst fastener may hold, by how far out the set is">
+      {curve.map((c) => (
+        <View
+          key={c.extension}
+          role="row"
+          testID="curve-row"
+          style={{ flexDirection: 'row', paddingHorizontal: 16, minHeight: 32, alignItems: 'center' }}
+        >
+          <View role="cell" style={{ flex: 1 }}>
+            <Txt>{`${say.length(c.extension)} out`}</Txt>
+          </View>
+          <View role="cell">
+            <Txt kind="bold" color={c.utilisation > 1 ? palette.stop : palette.ink}>
+              {`${Math.ceil(c.utilisation * 100)} %`}
+            </Txt>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+} // prettier-ignore

@@ -1,0 +1,49 @@
+import type { Drilled, Hole, Job, Plan } from '@steddo/contract';
+import type { Command } from '@steddo/core';
+
+/** Where the hand is: at a mark, at the level after the first one, or through. */
+export type LadderAt =
+  | { at: 'none' }
+  | { at: 'mark'; hole: Hole; done: number; of: number }
+  | { at: 'level'; first: Hole; done: number; of: number }
+  | { at: 'finished'; of: number };
+
+/** One hole, then the level, then the rest; `levelled` is the first hole that somebody has levelled from. */
+export function ladderAt(plan: Plan, levelled: string | undefined): LadderAt {
+  const holes = plan.holes ?? [];
+  const next = holes.find((h) => !h.done);
+  const ready = holes.filter((h) => h.done);
+  const [of, done] = [holes.length, ready.length];
+  if (of === 0) return { at: 'none' };
+  if (!next) return { at: 'finished', of };
+  const [first] = ready;
+  if (first && levelled !== first.id) return { at: 'level', first, done, of };
+  return { at: 'mark', hole: next, done, of };
+}
+
+/** Keeps what came of a hole, and where it really is. */
+export function tick(job: Job, hole: Hole, result: Drilled['result'], moved = { x: 0, y: 0 }, at = new Date()): Command {
+  const value: Drilled = {
+    hole: hole.id,
+    x: hole.x + moved.x,
+    y: hole.y + moved.y,
+    result,
+    into: hole.into,
+    diameter: hole.fixing.diameter,
+    at: at.toISOString(),
+  };
+  return { do: 'put', path: `drilled.${job.drilled?.length ?? 0}`, value };
+} // prettier-ignore
+
+/** What may be said of a hole besides that it is good: what it was not, by what it was sent for. */
+export function otherResults(hole: Hole): Drilled['result'][] {
+  switch (hole.into) {
+    case 'board':
+      return ['stud', 'metal', 'spun', 'broken'];
+    case 'stud':
+    case 'metal-stud':
+      return ['hollow', 'metal', 'broken'];
+    default:
+      return ['hollow', 'blocked', 'broken'];
+  }
+}

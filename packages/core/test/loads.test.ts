@@ -1,0 +1,209 @@
+import fc from 'fast-check';
+import type { Job, Mount } from '@steddo/contract';
+import { evaluate, plan } from '../src';
+import {
+  fastenerForces,
+  groupLoad,
+  middleOf,
+  type FastenerGroup,
+  type Push,
+} from '../src/load/fastenerForces';
+import { testJob, testMount } from './jobs';
+
+const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const point = fc.record({
+  x: fc.integer({ min: -300, max: 300 }),
+  y: fc.integer({ min: -150, max: 150 }),
+});
+const push = fc.record({
+  x: number(-600, 600),
+  y: number(-400, 400),
+  e: number(0, 700),
+  down: number(0, 500),
+  side: number(-80, 80),
+});
+const groups = fc.record({
+  points: fc.uniqueArray(point, { minLength: 2, maxLength: 8, selector: (p) => `${p.x}/${p.y}` }),
+  solid: fc.boolean(),
+}).map((g): FastenerGroup => ({ ...g, plate: { left: -350, right: 350, bottom: -200, top: 200 } })); // prettier-ignore
+
+/** Where the plate presses: the lowest row or the pressed side, or the plate's own edge. */
+function turnsAbout(
+  { points, plate, solid }: FastenerGroup,
+  axis: 'y' | 'x',
+  sign: 1 | -1,
+): number {
+  const along = points.map((p) => sign * p[axis]);
+  const inner = Math.min(...along);
+  const edge = axis === 'y' ? plate!.bottom : sign > 0 ? plate!.left : -plate!.right;
+  return solid || Math.max(...along) - inner < 1e-6 ? edge : inner;
+}
+
+describe('the forces of a fastener group', () => {
+  it('are in equilibrium with the load: three forces and three moments', () => {
+    fc.assert(
+      fc.property(groups, fc.array(push, { minLength: 1, maxLength: 3 }), (group, pushes) => {
+        const { points } = group;
+        const load = groupLoad(middleOf(points), pushes);
+        const forces = fastenerForces(group, load)!;
+        const sum = (f: (i: number) => number) => points.reduce((s, _, i) => s + f(i), 0);
+        // in the plane: what hangs on the fasteners is what pulls at them, and turns as it does
+        expect(sum((i) => forces[i]!.shearX)).toBeCloseTo(
+          pushes.reduce((s, p) => s + p.side, 0),
+          6,
+        );
+        expect(sum((i) => forces[i]!.shearY)).toBeCloseTo(
+          -pushes.reduce((s, p) => s + p.down, 0),
+          6,
+        );
+        const turning = pushes.reduce((s, p) => s - p.x * p.down - p.y * p.side, 0);
+        expect(
+          sum((i) => points[i]!.x * forces[i]!.shearY - points[i]!.y * forces[i]!.shearX),
+        ).toBeCloseTo(turning, 3);
+        // off the wall: each moment is held by its own pulls about the line where the plate presses
+        const down = pushes.reduce((s, p) => s + p.down * p.e, 0);
+        const alone = (part: 'over' | 'swing') =>
+          fastenerForces(group, { ...load, over: 0, swing: 0, [part]: load[part] })!;
+        const low = turnsAbout(group, 'y', 1);
+        const over = alone('over');
+        expect(sum((i) => over[i]!.tension * (points[i]!.y - low))).toBeCloseTo(down, 3);
+        const side = pushes.reduce((s, p) => s + p.side * p.e, 0);
+        const sign = side >= 0 ? -1 : 1;
+        const pressed = turnsAbout(group, 'x', sign);
+        const swing = alone('swing');
+        expect(sum((i) => swing[i]!.tension * (sign * points[i]!.x - pressed))).toBeCloseTo(
+          Math.abs(side),
+          3,
+        );
+        // nothing pushes a screw into the wall, and both pulls are there together
+        forces.forEach((f, i) => {
+          expect(f.tension).toBeGreaterThanOrEqual(-1e-9);
+          expect(f.tension).toBeCloseTo(over[i]!.tension + swing[i]!.tension, 6);
+        });
+      }),
+      { seed: 93, numRuns: 400 },
+    );
+  });
+  it('two of each halve each one; twice as far out doubles the moment and the pulls', () => {
+    fc.assert(
+      fc.property(groups, push, (group, one) => {
+        const load = groupLoad(middleOf(group.points), [one]);
+        const single = fastenerForces(group, load)!;
+        const twice = { ...group, points: [...group.points, ...group.points] };
+        const double = fastenerForces(twice, groupLoad(middleOf(twice.points), [one]))!;
+        single.forEach((f, i) => {
+          expect(double[i]!.tension).toBeCloseTo(f.tension / 2, 6);
+          expect(double[i]!.shearX).toBeCloseTo(f.shearX / 2, 6);
+          expect(double[i]!.shearY).toBeCloseTo(f.shearY / 2, 6);
+        });
+        const far = groupLoad(middleOf(group.points), [{ ...one, e: 2 * one.e }]);
+        expect(far.over).toBeCloseTo(2 * load.over, 6);
+        fastenerForces(group, far)!.forEach((f, i) =>
+          expect(f.tension).toBeCloseTo(2 * single[i]!.tension, 5),
+        );
+      }),
+      { seed: 94, numRuns: 200 },
+    );
+  });
+  it('by hand: two lags 130 apart, 100 N at 300 out; the lower one turns, the upper one is pulled', () => {
+    const group = { points: [{ x: 0, y: 130 }, { x: 0, y: 0 }], solid: false, plate: { left: -60, right: 60, bottom: -40, top: 170 } };
+    const push100: Push = { x: 0, y: 65, e: 300, down: 100, side: 0 };
+    const forces = fastenerForces(group, groupLoad(middleOf(group.points), [push100]))!;
+    expect(forces.map((f) => f.tension)).toEqual([expect.closeTo((100 * 300) / 130, 9), 0]);
+    // on masonry both are pulled about the plate's lower edge: y = 170 and 40
+    const solid = fastenerForces({ ...group, solid: true }, groupLoad(middleOf(group.points), [push100]))!;
+    expect(solid[0]!.tension).toBeCloseTo((30_000 * 170) / (170 ** 2 + 40 ** 2), 9);
+    // 150 aside of their line: the couple of two is 100 * 150 / 130 across
+    const aside = fastenerForces(group, groupLoad(middleOf(group.points), [{ ...push100, x: 150 }]))!;
+    expect(Math.abs(aside[0]!.shearX)).toBeCloseTo((100 * 150) / 130, 9);
+    expect(aside[0]!.shearY).toBeCloseTo(-50, 9);
+  }); // prettier-ignore
+  it('there is no answer where nothing can hold it', () => {
+    const load = groupLoad({ x: 0, y: 0 }, [{ x: 100, y: 0, e: 100, down: 100, side: 0 }]);
+    expect(fastenerForces({ points: [{ x: 0, y: 0 }], solid: false }, load)).toBeUndefined();
+    const row = [{ x: -100, y: 0 }, { x: 100, y: 0 }];
+    expect(fastenerForces({ points: row, solid: false }, { ...load, torque: 0 })).toBeUndefined();
+    const plate = { left: -150, right: 150, bottom: -60, top: 60 };
+    expect(fastenerForces({ points: row, solid: false, plate }, { ...load, torque: 0 })![0]!.tension).toBeCloseTo(10_000 / (2 * 60), 9);
+  }); // prettier-ignore
+});
+
+const armMount: Mount = {
+  ...testMount,
+  id: 'swing',
+  type: 'full-motion',
+  slide: 130,
+  depth: { folded: 66, extended: 520 },
+  swivel: { left: 60, right: 60 },
+  arm: { kind: 'links', links: [292, 165], head: 60, limits: { shoulder: [-90, 90], elbow: [-178, 178] }, foldOffset: 127 },
+  mass: 5,
+  movingMass: 3,
+}; // prettier-ignore
+const armJob = (change: Partial<Job> = {}): Job =>
+  testJob({ mount: armMount, choices: { centreY: 1300 }, ...change });
+
+describe('the loads of a plan', () => {
+  it('of a set that stays: its weight at half its thickness, all by hand', () => {
+    const mount = { ...testMount, mass: 2 };
+    const p = plan(testJob({ mount }));
+    const weight = 14 * 9.80665;
+    const moment = weight * (60 + 30);
+    expect(p.loads!.weight.value).toBeCloseTo(weight, 9);
+    expect(p.loads!.moment.value).toBeCloseTo(moment, 6);
+    const at = (id: string) => p.loads!.fasteners.find((f) => f.hole === id)!;
+    // two rows 120 apart, two in each: the upper two are pulled with M / (2 * 120), each has a quarter of the weight
+    expect(at('h1').tension).toBeCloseTo(moment / 240, 3);
+    expect(at('h3').tension).toBeCloseTo(0, 6);
+    expect(at('h1').shear).toBeCloseTo(weight / 4, 1);
+    expect(p.loads!.curve).toBeUndefined();
+    expect(p.loads!.handling).toBe('none');
+  });
+  it('each number has a working that comes to it, back to the job', () => {
+    for (const job of [testJob(), armJob()]) {
+      const { fasteners } = plan(job).loads!;
+      for (const f of fasteners) {
+        expect(evaluate(f.workings.tension)).toBeCloseTo(f.tension, 6);
+        expect(evaluate(f.workings.shear)).toBeCloseTo(f.shear, 6);
+        expect(evaluate(f.workings.allowableShear)).toBeCloseTo(f.allowableShear, 6);
+        expect(evaluate(f.workings.utilisation)).toBeCloseTo(f.utilisation, 9);
+      }
+    }
+  });
+  it('of an arm are the worst of its poses, with a hand on it', () => {
+    const { loads } = plan(armJob());
+    expect(loads!.handling).not.toBe('none');
+    const most = Math.max(...loads!.curve!.map((c) => c.utilisation));
+    // the curve keeps shears of whole degrees, never above the exact ones
+    expect(loads!.worst).toBeLessThanOrEqual(most + 1e-9);
+    expect(loads!.worst / most).toBeGreaterThan(0.98);
+    const outs = loads!.curve!.map((c) => c.extension);
+    expect([...outs].sort((a, b) => a - b)).toEqual(outs);
+    // straight out at least; turned, the middle of a set that hangs aside comes further
+    expect(outs.at(-1)!).toBeGreaterThan(519.9);
+  });
+  it('grow with spacers, with packing, with the mass; shrink with heavier timber', () => {
+    const worst = (job: Job) => plan(job).loads!.worst;
+    const base = worst(armJob());
+    const screen = { ...testJob().screen };
+    expect(worst(armJob({ screen: { ...screen, mass: 15 } }))).toBeGreaterThan(base);
+    expect(worst(armJob({ choices: { centreY: 1300, packing: 6 } }))).toBeGreaterThan(base);
+    const { room } = testJob();
+    const wall = { ...room.wall, build: { ...room.wall.build, timber: 'southern-pine' as const } };
+    expect(worst(armJob({ room: { ...room, wall } }))).toBeLessThan(base);
+    // a spacer behind a stepped back brings the set out
+    const stepped = { ...screen, back: 'stepped' as const, insert: { thread: 'M6', depth: 14 } };
+    const bag = (spacer: number, length: number) => ({ bracket: 2.5, screws: [{ thread: 'M6', length }], spacers: [spacer], washers: [] });
+    const spaced = (spacer: number, length: number) => plan(armJob({ screen: stepped, mount: { ...armMount, bag: bag(spacer, length) } }));
+    const [far, near] = [spaced(45, 60), spaced(10, 25)];
+    expect([far, near].map((p) => p.screen.screws![0]!.spacer)).toEqual([45, 10]);
+    expect(far.loads!.worst).toBeGreaterThan(near.loads!.worst);
+  }); // prettier-ignore
+  it('over what it may hold is a stop that nobody can acknowledge', () => {
+    const heavy = armJob({ screen: { ...testJob().screen, mass: 38 }, fixing: { acknowledged: [{ code: 'load-too-great' }] } });
+    const p = plan(heavy);
+    const found = p.findings.find((f) => f.code === 'load-too-great')!;
+    expect(found).toMatchObject({ level: 'stop', acknowledgeable: false, acknowledged: false });
+    expect(p.loads!.worst).toBeGreaterThan(1);
+    expect(p.verdict).toBe('stop');
+  }); // prettier-ignore
+});
