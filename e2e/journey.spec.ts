@@ -89,9 +89,9 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
     expect(Math.abs((await figureValue(row, 'from the left wall')) - left!)).toBeLessThan(0.5);
     expect(await figureValue(row, 'bit')).toBeCloseTo(5.5, 6);
     // 64 lag - 2.5 plate - 2 washer + 5
-    expect(await figureValue(row, 'depth')).toBeCloseTo(64.5, 6);
+    expect(await figureValue(row, 'depth, to the flag')).toBeCloseTo(64.5, 6);
   }
-  await expect(byId('finding-loads-not-checked')).toHaveCount(1);
+  await expect(byId('finding-loads-checked')).toHaveCount(1);
   await expect(byId('finding-nobody-looked')).toHaveCount(1);
   await expect(byId('panel').getByText('mind').first()).toBeVisible();
 

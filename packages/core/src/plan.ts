@@ -168,8 +168,9 @@ function place(
   }
   if (spot.binding.length > 0) found.push(movedFinding(job, spot));
   found.push(...(spot.chain?.findings ?? []));
-  found.push(...hang(frame, base, plate, wood, spot, crew));
-  return [...found, ...levelPart(frame, base)];
+  // what keeps the holes away comes before what else there is to measure
+  const hung = hang(frame, base, plate, wood, spot, crew);
+  return [...hung, ...found, ...levelPart(frame, base)];
 }
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
@@ -194,11 +195,11 @@ function hang(
   const tilt = tiltOf(angles, job);
   base.placement.angles = angles;
   if (tilt) Object.assign(base.placement, { tiltNeeded: tilt.value, tiltWorking: tilt });
-  const found = sightFindings(angles, job, frame.spacer);
-  found.push(
-    ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
+  const found = [
     ...(made?.findings ?? plate?.lacking ?? []),
-  );
+    ...sightFindings(angles, job, frame.spacer),
+    ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
+  ];
   drill(frame, base, on, spot, made);
   found.push(...reachOf(frame, base, on, wood));
   if (!made?.candidate) return found;

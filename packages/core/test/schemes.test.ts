@@ -270,6 +270,13 @@ describe('in mid-job', () => {
     for (const h of p.holes ?? [])
       if (h.into === 'stud') expect(Math.abs(h.x - holes[0]!.x)).toBeGreaterThan(8);
   });
+  it('what is there stays in the list though nothing more can be planned', () => {
+    const drilled = [tick(holes[0]!, 'good')];
+    const p = plan({ ...base, drilled, fixing: { school: 'studs-only' }, evidence: edgesAt(1800) });
+    expect(p.holes).toMatchObject([{ id: 'h1', done: true, x: holes[0]!.x, y: holes[0]!.y }]);
+    expect(p.verdict).not.toBe('go');
+    expect(p.loads).toBeUndefined();
+  });
   it('two holes at heights that one plate cannot have: the first counts, the other stays empty', () => {
     const drilled = [tick(holes[0]!, 'good'), tick(holes[1]!, 'drifted', { x: 0, y: 7 })];
     const p = plan({ ...base, drilled });
@@ -291,7 +298,7 @@ describe('the search against trying every place', () => {
     first: fc.integer({ min: 1550, max: 1800 }),
     apart: fc.integer({ min: 300, max: 460 }),
     spoiled: fc.array(fc.record({ column: fc.nat({ max: 2 }), up: fc.integer({ min: -5, max: 220 }) }), { maxLength: 2 }),
-    armHoles: fc.constantFrom([-10], [-50, -10, 30]),
+    armHoles: fc.constantFrom<number[]>([-10], [-50, -10, 30]),
   }); // prettier-ignore
   it('finds a plate exactly where there is one, and never shifts further than it has to', () => {
     let [found, none] = [0, 0];

@@ -5,7 +5,7 @@ import { grow, type Label, type Scene, type Shape } from './scene';
 
 /** So much of the wall about the plate is in view, mm. */
 const AROUND_MM = 70;
-const RING_MM = 17;
+const RING_MM = 28;
 
 /**
  * The plate alone, for one hole after the other: studs behind it, its slots, the holes that are there, and the
@@ -38,5 +38,10 @@ function labelsOf(job: Job, plan: Plan, id: string): Label[] {
   const mark = plan.marks?.find((m) => m.id === id);
   const hole = plan.holes?.find((h) => h.id === id);
   if (!mark || !hole) return [];
-  return [{ id: `${id}-up`, text: formatTape(mark.fromFloor, tapeOf(job.units)), x: hole.x, y: hole.y, side: 'above' }]; // prettier-ignore
-}
+  const tape = tapeOf(job.units);
+  const { fromFirst, belowLine } = hole.workings;
+  const along = fromFirst && Math.abs(fromFirst.value) >= 0.5 ? `${formatTape(Math.abs(fromFirst.value), tape)} along` : '';
+  const down = belowLine && Math.abs(belowLine.value) >= 0.5 ? `${formatTape(Math.abs(belowLine.value), tape)} ${belowLine.value > 0 ? 'below' : 'above'}` : '';
+  const text = [down, along].filter(Boolean).join(', ');
+  return [{ id: `${id}-place`, text: text || `${formatTape(mark.fromFloor, tape)} up`, x: hole.x, y: hole.y, side: 'above' }];
+} // prettier-ignore

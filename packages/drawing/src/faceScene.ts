@@ -252,6 +252,9 @@ function heightLabels(plan: Plan, show: Show): Label[] {
   });
 }
 
+/** Holes this close belong to one line up the wall, mm. */
+const SAME_LINE_MM = 5;
+
 /** One height for each row and one distance for each stud: as the marks are made. */
 function holeLabels(plan: Plan, show: Show): Label[] {
   const holes = plan.holes ?? [];
@@ -262,12 +265,18 @@ function holeLabels(plan: Plan, show: Show): Label[] {
     const last = holes.filter((o) => o.y === h.y).reduce((a, b) => (b.x > a.x ? b : a));
     return { id: `row-${h.id}`, text: `${show(h.y)} up`, x: last.x, y: h.y, side: 'right' };
   });
-  const columns = firstBy((h) => h.x).map((h): Label => {
+  const aside = (h: (typeof holes)[number]) => show(Math.abs(marks.get(h.id)?.fromCentre ?? 0));
+  // a hole that is there may be a hair off the line of the others: what reads alike is one label
+  const lines = firstBy((h) => h.x).filter(
+    (h, i, all) =>
+      all.findIndex((o) => aside(o) === aside(h) && Math.abs(o.x - h.x) < SAME_LINE_MM) === i,
+  );
+  const columns = lines.map((h): Label => {
     const off = marks.get(h.id)?.fromCentre ?? 0;
     const side = off < 0 ? 'left' : 'right';
     return {
       id: `column-${h.id}`,
-      text: `${show(Math.abs(off))} ${side}`,
+      text: `${aside(h)} ${side}`,
       x: h.x,
       y: plan.placement?.bottom ?? h.y,
       side: 'below',

@@ -1,5 +1,5 @@
 import type { Drilled, Hole, Mark, Plan } from '@steddo/contract';
-import { bitText } from './findings';
+import { bitText } from './bits';
 import { intoName, stepText } from './holds';
 import { holeName } from './names';
 import type { Say } from './say';

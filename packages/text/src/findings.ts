@@ -1,6 +1,7 @@
 import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { bindingName, buildName, holeList, schoolName } from './names';
+import { bitText } from './bits';
 import { HOLD_SENTENCES } from './holdFindings';
 import { seenName, servedName, wayName } from './looks';
 import { fieldName } from './paths';
@@ -209,16 +210,6 @@ export const measuredName = (to: string): string =>
 
 /** Level differences are smaller than a tape's division in any unit. */
 export const small = (mm: number): string => `${rounded(mm, 1)} mm`;
-
-/** A bit: sixty-fourths of an inch where it is one, else millimetres. */
-export function bitText(mm: number, say: Pick<Say, 'length'>): string {
-  const ticks = (mm / 25.4) * 64;
-  const imperial = say.length(25.4).endsWith('in');
-  if (!imperial || Math.abs(ticks - Math.round(ticks)) > 0.15) return `${rounded(mm, 1)} mm`;
-  let [top, bottom] = [Math.round(ticks), 64];
-  while (top % 2 === 0 && bottom > 1) [top, bottom] = [top / 2, bottom / 2];
-  return `${top}/${bottom} in`;
-}
 
 /** The sentence for a finding. */
 export function findingText(finding: Finding, say: Say): string {

@@ -1,4 +1,5 @@
 import type { FindingCode, FindingValues } from '@steddo/core';
+import { bitText } from './bits';
 import { changeText, fixingName } from './holds';
 import { holeList } from './names';
 import { capital, rounded, type Say } from './say';
@@ -82,7 +83,7 @@ export const HOLD_SENTENCES = {
   'backing-edges-unmarked': (v) =>
     `${holeList(v.holes)}: not every edge of the backing is marked. Trace its outline first.`,
   'backing-missed': (v) => `${holeList(v.holes)} would miss the backing.`,
-  'bit-to-get': (v, say) => `The kit has no bit of ${bitWords(v.bitMm, say)}. Take one along.`,
+  'bit-to-get': (v, say) => `The kit has no bit of ${bitText(v.bitMm, say)}. Take one along.`,
   'faces-uneven': (v, say) =>
     `The wall steps by ${say.length(v.stepMm)} under the plate. Pack the lower part to one plane with a straight timber, and use longer bolts through it.`,
   'corner-one-wall': () =>
@@ -100,5 +101,3 @@ const numbersText = (v: { percent: number; tensionN: number; allowableN: number 
   v.percent < 0
     ? 'what they hold cannot be said.'
     : `in the worst pose one is pulled with ${rounded(v.tensionN, 0)} N, and a quarter of its rating is ${rounded(v.allowableN, 0)} N; ${v.percent} % of what it may hold.`;
-
-const bitWords = (mm: number, say: Say): string => `${say.length(mm)} (${rounded(mm, 1)} mm)`;

@@ -1,4 +1,5 @@
 import type { DrillStep, Hole, Part, SchemeKind, SchemePlan } from '@steddo/contract';
+import { bitText } from './bits';
 import { rounded, type Say } from './say';
 
 /** Words for what holds a plate: schemes, fixings, parts, what is done at a hole. */
@@ -56,7 +57,7 @@ export function schemePrice(scheme: SchemePlan, say: Say): string {
       : [`uses ${Math.ceil(scheme.worstUtilisation * 100)} %`]),
     `${scheme.holes.length} holes`,
     ...(scheme.bits.length > 0
-      ? [`bit ${scheme.bits.map((b) => say.length(b)).join(' and ')}`]
+      ? [`bit ${scheme.bits.map((b) => bitText(b, say)).join(' and ')}`]
       : []),
   ].join(', ');
 }
@@ -127,7 +128,7 @@ export function partText(part: Part, say: Say): string {
     case 'washer':
       return `${part.count} washer${part.count === 1 ? '' : 's'} under their heads${spare}`;
     case 'bit':
-      return `${BITS[part.kind] ?? 'bit'} ${say.length(part.diameter ?? 0)} (${rounded(part.diameter ?? 0, 1)} mm)`;
+      return `${BITS[part.kind] ?? 'bit'} ${bitText(part.diameter ?? 0, say)}`;
     case 'probe-bit':
       return `thin bit to probe with, ${rounded(part.diameter ?? 0, 1)} mm`;
     case 'depth-flag':

@@ -1,5 +1,6 @@
 /** Findings, workings, marks and faults as sentences: one place for screen, print and speech. */
-export { bitText, findingText, knownFindings, measuredName, small, stopText } from './findings';
+export { bitText } from './bits';
+export { findingText, knownFindings, measuredName, small, stopText } from './findings';
 export { fitText } from './fits';
 export { amountFaultText, tapeFaultText } from './faults';
 export {

@@ -1,5 +1,4 @@
 import { View } from 'react-native';
-import { METRIC } from '@steddo/core';
 import { rounded } from '@steddo/text';
 import { useRoomContext } from '../features/room/RoomContext';
 import { GuessBadge } from '../ui/GuessBadge';
@@ -39,11 +38,15 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
       ? 'not yet'
       : kind === 'mass'
         ? say.mass(value)
-        : kind === 'angle'
-          ? say.degrees(value)
-          : kind === 'count'
-            ? `x ${rounded(value, 3)}`
-            : say.length(value);
+        : kind === 'force'
+          ? say.force(value)
+          : kind === 'angle'
+            ? say.degrees(value)
+            : kind === 'count'
+              ? `x ${rounded(value, 3)}`
+              : field.alwaysMm
+                ? `${rounded(value, 2)} mm`
+                : say.length(value);
   return (
     <Tap
       label={`${field.label}, ${words}${field.guess ? ', a guess' : ''}`}
@@ -69,10 +72,10 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
         {field.guess ? <GuessBadge /> : null}
         {value === undefined ? (
           <Txt soft>measure</Txt>
-        ) : kind === 'length' ? (
+        ) : kind === 'length' && !field.alwaysMm ? (
           <TapeValue
             mm={value}
-            tape={field.alwaysMm ? METRIC : tape}
+            tape={tape}
             size={size.figure}
             color={field.guess ? palette.soft : undefined}
           />

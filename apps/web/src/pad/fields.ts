@@ -4,6 +4,7 @@ import {
   parseAmount,
   parseTape,
   formatTape,
+  N_PER_POUND,
   toKg,
   type Command,
   type LengthUnit,
@@ -17,8 +18,8 @@ export interface Field {
   /** Path in the job; the draft is kept under it. */
   path: string;
   label: string;
-  kind: 'length' | 'mass' | 'angle' | 'count';
-  /** mm, kg, degrees or a plain number; absent when there is none yet. */
+  kind: 'length' | 'mass' | 'angle' | 'count' | 'force';
+  /** mm, kg, degrees, newtons or a plain number; absent when there is none yet. */
   value?: number;
   guess?: boolean;
   /** Bounds in the unit of the file; beyond them the pad says what it takes. */
@@ -36,19 +37,22 @@ export type Typed =
   | { ok: false; reason: string; perhaps?: { value: number; unit: LengthUnit } };
 
 /** The unit that a bare number is in. */
-export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg' | 'x';
+export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg' | 'x' | 'N';
 
 export const unitsFor = (field: Field): readonly EntryUnit[] =>
   field.kind === 'length'
     ? ['in', 'ft', 'mm', 'cm']
     : field.kind === 'mass'
       ? ['lb', 'kg']
-      : field.kind === 'count'
-        ? ['x']
-        : ['deg'];
+      : field.kind === 'force'
+        ? ['N', 'lb']
+        : field.kind === 'count'
+          ? ['x']
+          : ['deg'];
 
 export function unitAtStart(field: Field, units: Units): EntryUnit {
   if (field.kind === 'mass') return units === 'imperial' ? 'lb' : 'kg';
+  if (field.kind === 'force') return units === 'imperial' ? 'lb' : 'N';
   if (field.kind === 'angle') return 'deg';
   if (field.kind === 'count') return 'x';
   return field.alwaysMm || units === 'metric' ? 'mm' : 'in';
@@ -57,10 +61,11 @@ export function unitAtStart(field: Field, units: Units): EntryUnit {
 /** Reads what was typed by the field's rules, or says in a sentence what it takes. */
 export function readTyped(text: string, field: Field, unit: EntryUnit, say: Say): Typed {
   if (field.kind === 'length') return readLength(text, field, unit as LengthUnit, say);
-  const units = field.kind === 'mass' ? ['lb', 'kg'] : field.kind === 'count' ? ['x'] : ['°'];
-  const read = parseAmount(text, units, field.min, field.max, (v, u) =>
-    field.kind === 'mass' ? toKg(v, (u ?? unit) === 'lb' ? 'lb' : 'kg') : v,
-  );
+  const read = parseAmount(text, AMOUNT_UNITS[field.kind], field.min, field.max, (v, u) => {
+    const pounds = (u ?? unit) === 'lb';
+    if (field.kind === 'mass') return toKg(v, pounds ? 'lb' : 'kg');
+    return field.kind === 'force' && pounds ? v * N_PER_POUND : v;
+  });
   if (read.ok) return { ok: true, value: read.value };
   return {
     ok: false,
@@ -68,9 +73,22 @@ export function readTyped(text: string, field: Field, unit: EntryUnit, say: Say)
   };
 }
 
+const AMOUNT_UNITS: Record<Exclude<Field['kind'], 'length'>, string[]> = {
+  mass: ['lb', 'kg'],
+  force: ['lb', 'n'],
+  count: ['x'],
+  angle: ['°'],
+};
+
 const plain = (value: number): string => rounded(value, 3);
 const amountWords = (field: Field, say: Say) =>
-  field.kind === 'mass' ? say.mass : field.kind === 'count' ? plain : say.degrees;
+  field.kind === 'mass'
+    ? say.mass
+    : field.kind === 'force'
+      ? say.force
+      : field.kind === 'count'
+        ? plain
+        : say.degrees;
 
 function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typed {
   const read = parseTape(text, {
@@ -93,8 +111,9 @@ function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typ
 
 /** A value as it would be typed, without its unit. */
 export function asTyped(value: number, field: Field, unit: EntryUnit): string {
-  if (unit === 'lb') return rounded(fromKg(value, 'lb'), 2);
-  if (unit === 'kg' || unit === 'deg' || unit === 'x') return rounded(value, 3);
+  if (unit === 'lb')
+    return rounded(field.kind === 'force' ? value / N_PER_POUND : fromKg(value, 'lb'), 2);
+  if (unit === 'kg' || unit === 'deg' || unit === 'x' || unit === 'N') return rounded(value, 3);
   if (unit === 'mm' || unit === 'cm' || unit === 'm')
     return rounded(fromMm(value, unit), unit === 'mm' ? 1 : 2);
   const tape: TapeStyle = { unit, divisionMm: 25.4 / 16 };
@@ -106,6 +125,7 @@ export function asTyped(value: number, field: Field, unit: EntryUnit): string {
 export function stepOf(field: Field, unit: EntryUnit): { value: number; text: string } {
   if (unit === 'in' || unit === 'ft') return { value: 25.4 / 16, text: '1/16' };
   if (unit === 'mm' || unit === 'cm' || unit === 'm') return { value: 1, text: '1 mm' };
+  if (field.kind === 'force') return { value: unit === 'lb' ? N_PER_POUND : 1, text: '1' };
   if (unit === 'lb') return { value: toKg(0.1, 'lb'), text: '0.1' };
   return { value: 0.1, text: '0.1' };
 }

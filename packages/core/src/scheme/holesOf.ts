@@ -32,6 +32,30 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
 } // prettier-ignore
 
 /**
+ * Holes that are there while nothing else can be planned: they stay in the list, as they are. One whose fixing
+ * nobody knows any more is left to the record.
+ */
+export function holesThere(setting: Setting): Hole[] {
+  const { job, mount, drilled, ways } = setting;
+  return drilled.done.flatMap((done, i): Hole[] => {
+    const way = ways.find((w) => (done.into === 'board' ? w.board : w.into === done.into && w.main));
+    const fastener = done.into === 'board' ? way?.board : way?.main;
+    if (!fastener) return [];
+    const place: Place = { x: done.x, y: done.y, slot: 0, into: done.into, fastener, chance: 1, done };
+    const bore = boreOf(job, mount, place, foremostOf(job, [place]));
+    if (!bore) return [];
+    const at = (axis: 'x' | 'y') => leaf(`drilled-${axis}`, done[axis], 'mm', drilledPath(job, done.id, axis));
+    return [{
+      id: done.id, order: i + 1, x: done.x, y: done.y, into: done.into,
+      fixing: { kind: fastener.kind, diameter: fastener.diameter },
+      bit: bore.bit.value, depth: bore.depth.value, probability: 1, hazard: 'nobody-looked', done: true,
+      row: 'top', slot: 0, steps: [],
+      working: at('y'), workings: { x: at('x'), bit: bore.bit, depth: bore.depth },
+    }];
+  });
+} // prettier-ignore
+
+/**
  * Every hole but the first by the level line through the first and by how far along it: one height from the
  * floor, then the level.
  */

@@ -17,7 +17,7 @@ import type { StudsFound } from '../wall/inferStuds';
 import { half, leaf, minus, named, sum } from '../working';
 import { chooseScheme, keyOf, type Scheme, type Schemes } from './chooseScheme';
 import type { PlatePlan } from './drillPlan';
-import { holesOf } from './holesOf';
+import { holesOf, holesThere } from './holesOf';
 import { passes, type Hanging, type Judged } from './judgeScheme';
 import { kitOf, type Kit, type KitSource } from './kit';
 import { leadBand } from './leadHole';
@@ -68,7 +68,8 @@ export function schemePart(input: SchemeInput, mount: Mount): SchemeMade | undef
   if ('code' in setting) return { ...none, findings: [noWayFinding(setting)] };
   const schemes = chooseScheme(setting, hanging);
   const change = () => changeFor(input, mount, kit);
-  if (!schemes.best) return { ...none, ...refused(input, setting, schemes, change) };
+  if (!schemes.best)
+    return { ...none, holes: holesThere(setting), ...refused(input, setting, schemes, change) };
   return { ...none, ...made(input, mount, setting, schemes.best, schemes, kit, change) };
 }
 

@@ -84,7 +84,7 @@ function AnchorChoices({ anchor, onChange }: { anchor: Anchor; onChange: (change
       <View style={{ padding: 12, gap: 8 }}>
         <Action quiet label="name it" disabled={readOnly} onPress={() => setNaming(true)} />
         <Txt kind="small" soft>
-          Enter the pack's ultimate rating for this board in newtons (1 lb is 4.45 N). A quarter of it is used. No rating, no answer.
+          Enter the pack's ultimate rating for this board. A quarter of it is used. No rating, no answer.
         </Txt>
       </View>
       {naming ? <NameDialog title="what is it called?" value={anchorTitle(anchor)} onClose={() => setNaming(false)} onTake={(name) => onChange({ name })} /> : null}
@@ -113,8 +113,8 @@ function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
     entryField(crew, 'anchors', a.id, name, { label, kind, value, min: 0.1, max, ...(hint ? { hint } : {}) });
   const grip = a.grip ?? { min: 1, max: 60 };
   return [
-    of('tension', 'rating, straight out', a.tension, 100_000, 'count', 'newtons, the pack\'s ultimate'),
-    of('shear', 'rating, across', a.shear, 100_000, 'count', 'newtons'),
+    of('tension', 'rating, straight out', a.tension, 100_000, 'force', 'ultimate, as the pack prints it'),
+    of('shear', 'rating, across', a.shear, 100_000, 'force'),
     of('board', 'board it is rated for', a.board, 100),
     of('hole', 'hole', a.hole, 60),
     of('diameter', 'bolt', a.diameter, 30),

@@ -43,11 +43,11 @@ export function LoadPart() {
             <Txt kind="small" soft>{governsText(f.governs)}</Txt>
           </View>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
-            <Figure label="of what it may" working={f.workings.utilisation} as="use" size={22} />
-            <Figure label="pull" working={f.workings.tension} />
-            <Figure label="may pull" working={f.workings.allowableTension} />
-            <Figure label="across" working={f.workings.shear} />
-            <Figure label="may across" working={f.workings.allowableShear} />
+            <Figure label="of what it may" working={f.workings.utilisation} as="use" size={20} />
+            <Figure label="pull" working={f.workings.tension} size={15} />
+            <Figure label="may pull" working={f.workings.allowableTension} size={15} />
+            <Figure label="across" working={f.workings.shear} size={15} />
+            <Figure label="may across" working={f.workings.allowableShear} size={15} />
           </View>
         </View>
       ))}

@@ -55,8 +55,8 @@ function SchemeRow({ scheme, best, disabled, onChoose }: { scheme: SchemePlan; b
       selected={best}
       label={`${name}, ${schemePrice(scheme, say)}`}
       testID={`scheme-${scheme.kind}`}
-      disabled={disabled || best}
-      onPress={onChoose}
+      disabled={disabled}
+      onPress={() => (best ? undefined : onChoose())}
       style={{ ...chosenRow(palette, best), paddingHorizontal: 10, paddingVertical: 8 }}
     >
       <Txt kind="bold">{best ? `${name}: as planned` : `or: ${name.toLowerCase()}`}</Txt>

@@ -32,11 +32,18 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
   const awake = useWakeLock();
   const speech = useSpeech();
   const [levelled, setLevelled] = useState(() => levelledFrom(id));
+  const [felt, setFelt] = useState(false);
   const here = ladderAt(plan, levelled);
   const hole = here.at === 'mark' ? here.hole : undefined;
   const mark = hole && plan.marks?.find((m) => m.id === hole.id);
   const words = hole && mark ? markWords(hole, mark, plan, say) : undefined;
   const stops = plan.findings.filter((f) => f.level === 'stop' && !f.acknowledged);
+  // while wall or holes say stop nothing is ticked as good; what came of a hole can still be said
+  const held = stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
+  const onFelt = () => {
+    if (hole) dispatch(tick(job, hole, 'felt-something'));
+    setFelt(true);
+  };
   const level = (first: Hole) => {
     keepLevelled(id, first.id);
     setLevelled(first.id);
@@ -75,22 +82,13 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
           <Body here={here} onLevel={level}>
             {hole && mark && words ? <MarkFace hole={hole} mark={mark} words={words} /> : null}
           </Body>
-          {hole ? <Ticks key={hole.id} hole={hole} readOnly={readOnly || stops.some((f) => HARD.includes(f.code))} onTick={(result, by) => dispatch(tick(job, hole, result, by))} /> : null}
+          {hole ? <Ticks key={hole.id} hole={hole} readOnly={readOnly} held={held} onTick={(result, by) => dispatch(tick(job, hole, result, by))} onFelt={onFelt} /> : null}
         </View>
       </View>
+      {felt ? <FeltSheet onClose={() => setFelt(false)} /> : null}
     </View>
   );
 } // prettier-ignore
-
-/** While one of these stands nothing is drilled. */
-const HARD = [
-  'seen-at-hole',
-  'felt-something',
-  'load-too-great',
-  'no-rating',
-  'never-in-board',
-  'board-unsound',
-];
 
 function headingOf(here: LadderAt): string {
   switch (here.at) {
@@ -139,13 +137,9 @@ const Big = ({ children }: { children: ReactNode }) => (
 
 type OnTick = (result: Drilled['result'], by?: { x: number; y: number }) => void;
 
-function Ticks({ hole, readOnly, onTick }: { hole: Hole; readOnly: boolean; onTick: OnTick }) {
-  const [open, setOpen] = useState<'moved' | 'felt' | 'more'>();
+function Ticks({ hole, readOnly, held, onTick, onFelt }: { hole: Hole; readOnly: boolean; held: boolean; onTick: OnTick; onFelt: () => void }) {
+  const [open, setOpen] = useState<'moved' | 'more'>();
   const palette = usePalette();
-  const felt = () => {
-    onTick('felt-something');
-    setOpen('felt');
-  };
   const [usual, ...rare] = otherResults(hole);
   const small = (r: Drilled['result'], press: () => void) => (
     <Small key={r} label={resultName(r)} testID={`tick-${r}`} disabled={readOnly} onPress={press} />
@@ -158,9 +152,9 @@ function Ticks({ hole, readOnly, onTick }: { hole: Hole; readOnly: boolean; onTi
       </View>
       <View style={{ flexDirection: 'row', gap: 6 }}>
         <Small label="something else" testID="tick-more" disabled={readOnly} onPress={() => setOpen('more')} />
-        {small('felt-something', felt)}
+        {small('felt-something', onFelt)}
       </View>
-      <Action label={resultName('good')} testID="tick-good" disabled={readOnly} onPress={() => onTick('good')} />
+      <Action label={resultName('good')} testID="tick-good" disabled={readOnly || held} onPress={() => onTick('good')} />
       {open === 'more' ? (
         <BottomSheet title="what came of it?" onClose={() => setOpen(undefined)} testID="more-sheet">
           <View style={{ gap: 10 }}>
@@ -188,7 +182,6 @@ function Ticks({ hole, readOnly, onTick }: { hole: Hole; readOnly: boolean; onTi
           }}
         />
       ) : null}
-      {open === 'felt' ? <FeltSheet onClose={() => setOpen(undefined)} /> : null}
     </View>
   );
 } // prettier-ignore

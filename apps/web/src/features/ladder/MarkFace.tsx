@@ -11,6 +11,9 @@ import { CERTAIN } from '../holes/HoleRow';
 import { sideWord } from '../room/numbers';
 import { useRoomContext } from '../room/RoomContext';
 
+/** Nearer than this to the line nobody tells, mm. */
+const LEVEL_MM = 0.5;
+
 /** The figures of one mark, large: from the floor for the first, from the level line for the rest. */
 export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words: MarkWords }) {
   const { say } = useRoomContext();
@@ -26,8 +29,18 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
       <Txt kind="small">{words.mind}</Txt>
       {belowLine && fromFirst ? (
         <>
-          <BigFigure label={Math.abs(belowLine.value) < 0.5 ? 'on the level line' : belowLine.value > 0 ? 'below the level line' : 'above the level line'} working={belowLine} big />
-          <BigFigure label="from the first hole" working={fromFirst} after={sideWord(fromFirst.value)} />
+          {Math.abs(belowLine.value) < LEVEL_MM ? (
+            <Txt style={{ ...font.bold, fontSize: 30, lineHeight: 38 }} testID="on-the-level">
+              on the level line
+            </Txt>
+          ) : (
+            <BigFigure label={belowLine.value > 0 ? 'below the level line' : 'above the level line'} working={belowLine} big />
+          )}
+          {Math.abs(fromFirst.value) < LEVEL_MM ? (
+            <Txt kind="title">straight below the first hole</Txt>
+          ) : (
+            <BigFigure label="from the first hole" working={fromFirst} after={sideWord(fromFirst.value)} big={Math.abs(belowLine.value) < LEVEL_MM} />
+          )}
         </>
       ) : (
         <BigFigure label="up from the floor" working={mark.workings.fromFloor} big />

@@ -27,6 +27,7 @@ export function Fold({
       <Tap
         label={`${name}, ${open ? 'hide' : 'show'}`}
         expanded={open}
+        testID={`fold-${/^\w+/.exec(name)?.[0] ?? name}`}
         onPress={() => setOpen(!open)}
         style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
       >
