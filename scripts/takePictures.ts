@@ -22,12 +22,6 @@ const toStep = async (page: Page) => {
   await tap('guide')(page);
   for (let back = 0; back < 3; back += 1) await page.getByRole('button', { name: 'back' }).click();
 };
-const compared = async (page: Page) => {
-  for (const id of ['louvre-2', 'batten-2', 'pintle-1'])
-    await tap(`why-${id}`, `compare-${id}`, `why-${id}`)(page);
-  await tap('compare')(page);
-};
-
 const mapped = async (page: Page) => {
   await tap('pose-shared', 'coverage')(page);
   await page.getByTestId('coverage-legend').waitFor();
@@ -56,13 +50,19 @@ const looking = async (page: Page) => {
   await page.getByTestId('camera-sheet').waitFor();
 };
 
+/** What an arm's fasteners hold as it comes out. */
+const loaded = async (page: Page) => {
+  await tap('fold-loads')(page);
+  await page.getByTestId('use-chart').locator('svg').waitFor();
+  await page.getByTestId('use-chart').scrollIntoViewIfNeeded();
+};
+
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
   { name: 'phone-set-guide', path: '/room/guest-room/set', first: toStep },
   { name: 'phone-screw', path: '/room/guest-room/set', first: tap('view-screw') },
   { name: 'phone-room', path: '/room/attic-snug/room' },
   { name: 'phone-mount', path: '/room/guest-room/mount', first: tap('why-louvre-2') },
-  { name: 'phone-compare', path: '/room/guest-room/mount', first: compared },
   { name: 'phone-height', path: '/room/guest-room/height' },
   { name: 'phone-reach', path: '/room/attic-snug/reach', first: tap('bring-v2') },
   { name: 'phone-map', path: '/room/breakfast-bar/reach', first: mapped },
@@ -76,9 +76,10 @@ const SHOTS: Shot[] = [
   { name: 'phone-practice', path: PRACTICE, first: sliding },
   { name: 'phone-camera', path: PRACTICE, first: looking },
   { name: 'phone-holes', path: '/room/guest-room/holes' },
+  { name: 'phone-loads', path: '/room/breakfast-bar/holes', first: loaded },
+  { name: 'phone-ladder', path: '/room/guest-room/ladder' },
   { name: 'phone-level', path: '/room/guest-room/level', dark: true },
   { name: 'wide-wall', path: '/room/guest-room/wall', wide: true },
-  { name: 'wide-height', path: '/room/attic-snug/height', wide: true },
   { name: 'wide-reach', path: '/room/attic-snug/reach', wide: true, first: tap('pose-shared') },
 ];
 

@@ -381,4 +381,76 @@ export const MUTATIONS = [
       ['tolerances.ts', 'besideMm: 76.2', 'besideMm: 7.62'],
     ],
   ),
+  ...part(
+    'loads',
+    ['lags', 'loads'],
+    [
+      ['load/lagWithdrawal.ts', '(1800 * gravity ** 1.5 *', '(1800 * gravity ** 1.45 *'],
+      ['load/lagYield.ts', 'b: gap + lm / 2', 'b: gap - lm / 2'],
+      ['load/lagYield.ts', 'Math.max(2.2, 10 * dr + 0.5)', 'Math.max(2.2, 10 * d + 0.5)'],
+      [
+        'load/lagYield.ts',
+        'penetration - lag.tipMm / 2 : penetration',
+        'penetration : penetration',
+      ],
+      ['load/lagYield.ts', 'const across = 1 + angleDeg / 360;', 'const across = 1;'],
+      ['load/lagTables.ts', 'export const PERMANENT = 0.9;', 'export const PERMANENT = 1;'],
+      [
+        'load/fastenerForces.ts',
+        'shearX: load.side / n - twist *',
+        'shearX: load.side / n + twist *',
+      ],
+      ['load/fastenerForces.ts', 'if (!solid && !oneLine)', 'if (!oneLine)'],
+      [
+        'load/groupUse.ts',
+        'e: pose.e + packing, down: weights.set + weights.moving',
+        'e: pose.e, down: weights.set + weights.moving',
+      ],
+      ['load/groupUse.ts', "moves(mount) ? ['none', 'left', 'right'] : ['none']", "['none']"],
+      ['scheme/leadHole.ts', 'gravity <= 0.5 ? [0.4, 0.7]', 'gravity <= 0.5 ? [0.4, 0.8]'],
+      ['load/holds.ts', 'tension: tension / RATING_FACTOR,', 'tension,'],
+      [
+        'load/holds.ts',
+        "build.state === 'patched' || build.state === 'wet' ||",
+        "build.state === 'patched' ||",
+      ],
+      [
+        'load/holds.ts',
+        '(tension * tension) / holds.tension',
+        '(tension * tension) / shearAllowable',
+      ],
+    ],
+  ),
+  ...part(
+    'schemes',
+    ['schemes'],
+    [
+      [
+        'scheme/ways.ts',
+        "school === 'rated-anchors' ? 'arm-on-anchors' : 'arm-on-anchors-refused'",
+        "'arm-on-anchors'",
+      ],
+      [
+        'scheme/chooseSlots.ts',
+        'const play = (at.slot.height - fastener.diameter) / 2;',
+        'const play = at.slot.height - fastener.diameter;',
+      ],
+      [
+        'scheme/drilledHoles.ts',
+        'Math.hypot(s.x - x, s.y - y) >= s.keepOff',
+        'Math.hypot(s.x - x, s.y - y) >= 0',
+      ],
+      [
+        'scheme/drilledHoles.ts',
+        "into === 'board') return !near(drilled.wood, WOOD_REACHES_MM + TOGGLE_ROOM_MM);",
+        "into === 'board') return true;",
+      ],
+      [
+        'scheme/solidChance.ts',
+        'jointGap(courses, x, y) >= JOINT_MM ? 1 : 0',
+        'jointGap(courses, x, y) >= 0 ? 1 : 0',
+      ],
+      ['scheme/holesOf.ts', 'NUMBERS_A_ROUND * drilled.round + i + 1', 'i + 1'],
+    ],
+  ),
 ];

@@ -3,7 +3,7 @@ import type { Catalogue, Mount } from '@steddo/contract';
 import type { Db } from './client';
 import { catalogueEntries, catalogueHistory } from './schema';
 
-const KINDS = ['mounts', 'anchors', 'screens', 'lags'] as const;
+const KINDS = ['mounts', 'anchors', 'screens', 'lags', 'bits'] as const;
 
 export interface CatalogueFile {
   /** Changes with every change of the catalogue. */

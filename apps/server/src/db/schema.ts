@@ -35,7 +35,7 @@ export const refused = sqliteTable('refused', {
 });
 
 const catalogueColumns = {
-  kind: text('kind', { enum: ['mounts', 'anchors', 'screens', 'lags'] }).notNull(),
+  kind: text('kind', { enum: ['mounts', 'anchors', 'screens', 'lags', 'bits'] }).notNull(),
   id: text('id').notNull(),
   version: integer('version').notNull().default(1),
   savedAt: text('saved_at').notNull().default(''),

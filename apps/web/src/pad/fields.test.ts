@@ -50,3 +50,14 @@ describe('what is typed', () => {
     expect([stepOf(length, 'in').value, stepOf(length, 'mm').value]).toEqual([25.4 / 16, 1]);
   });
 });
+
+describe('forces', () => {
+  const rating: Field = { path: 'anchors.a.tension', label: 'rating', kind: 'force', min: 0.1, max: 100_000, command: () => ({ do: 'all', commands: [] }) }; // prettier-ignore
+  it('are newtons in the file, pounds as typed where that is the unit', () => {
+    expect(readTyped('225', rating, 'lb', say)).toMatchObject({ ok: true, value: expect.closeTo(1000.85, 2) });
+    expect(readTyped('1000 N', rating, 'lb', say)).toMatchObject({ ok: true, value: 1000 });
+    expect(readTyped('1000', rating, 'N', say)).toMatchObject({ ok: true, value: 1000 });
+    expect(readTyped('strong', rating, 'N', say).ok).toBe(false);
+    expect(asTyped(1000.85, rating, 'lb')).toBe('225');
+  }); // prettier-ignore
+});
