@@ -12,6 +12,7 @@ import {
   coverage,
   evaluate,
   fitContext,
+  fixingSchools,
   inferStuds,
   gridOver,
   nearestPose,
@@ -21,12 +22,14 @@ import {
   plan,
   rankMounts,
   reachModelOf,
+  roughUse,
+  schemeRule,
   seatOff,
   seatsOf,
   stackScrews,
 } from '@steddo/core';
 import { aboveScene } from '@steddo/drawing';
-import { atticSnug, demoCatalogue, guestRoom } from '@steddo/samples';
+import { atticSnug, breakfastBar, demoCatalogue, guestRoom } from '@steddo/samples';
 
 /** The measuring half of npm run bench: times of the core and of the first page, as ratios in one run. */
 const median = (times: number[]): number =>
@@ -135,6 +138,10 @@ const rows: [string, number, string][] = [
   ['the same from 240 readings', infer240, `${(infer240 / infer24).toFixed(2)} x that of 24`],
   ['the same in the direct form, 24 readings', direct24, `${(direct24 / infer24).toFixed(1)} x; wanted 20 x`],
   ['where to look next', timed(() => nextLooks(halfKnown, halfPlan), 12), 'wanted under 300 ms, in a worker'],
+  ['plan of an arm with its holes and loads, set moved up and down', timed(() => plan(applyCommand(breakfastBar, { do: 'put', path: 'choices.centreY', value: 1350 + (dragged += 1) % 60 }).job), 40), 'wanted under a frame, 16 ms'],
+  ['three schools of fastening side by side', timed(() => fixingSchools(guestRoom, { kit: demoCatalogue }), 20), 'three plans; when the fold is open'],
+  ['the whole scheme search for one mount of the list', timed(() => schemeRule(guestRoom.mount!, guestRoom, demoCatalogue), 20), 'for the first twenty'],
+  ['what the fixings of 20,000 mounts hold, in closed form', timed(() => many.reduce((n, m) => n + (roughUse(m, guestRoom) ?? 0), 0), 5), 'part of the ranking'],
   ['heights for the customer', timed(() => offeredHeights(guestRoom), 40), 'once, when the page opens'],
 ]; // prettier-ignore
 for (const [name, ms, wanted] of rows)

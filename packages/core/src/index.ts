@@ -56,7 +56,8 @@ export {
   searchFirst,
   type Place,
 } from './mount/rankMounts';
-export { SCHEMED } from './scheme/rankSchemes';
+export { SCHEMED, schemeRule } from './scheme/rankSchemes';
+export { roughUse } from './load/roughUse';
 export { comparedOf, type Compared } from './mount/compareMounts';
 export { liftLimitKg, liftPeople } from './mount/liftPeople';
 export { toMeasure } from './mount/toMeasure';

@@ -72,6 +72,17 @@ describe('yield of a lag', () => {
     expect(allowed(lagIn({ angleDeg: 90 }))).toBeLessThan(allowed(lagIn()));
   });
 
+  it('across the grain every mode is divided by a quarter more (NDS 2018 table 12.3.1B, from memory)', () => {
+    const along = yieldParts(lagIn());
+    yieldParts(lagIn({ angleDeg: 90 })).forEach((p, i) => {
+      expect(p.reduction / along[i]!.reduction).toBeCloseTo(1.25, 12);
+    });
+    expect(along[0]!.reduction).toBeCloseTo(10 * 0.173 + 0.5, 9);
+    expect(yieldParts(lagIn({ lag: lagSizeOf(9.525)! })).map((p) => p.reduction)).toEqual([
+      4, 4, 3.6, 3.2, 3.2, 3.2,
+    ]);
+  });
+
   /*
    * Against virtual work: the lag as a rigid-plastic bar that may bend at one place in the plate and one in the
    * wood. The plate moves by 1; whatever it crushes and bends on its way is the least load over every place of

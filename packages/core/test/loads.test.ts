@@ -8,6 +8,7 @@ import {
   type FastenerGroup,
   type Push,
 } from '../src/load/fastenerForces';
+import { pushesOf } from '../src/load/groupUse';
 import { testJob, testMount } from './jobs';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -158,6 +159,17 @@ describe('the loads of a plan', () => {
     expect(p.loads!.curve).toBeUndefined();
     expect(p.loads!.handling).toBe('none');
   });
+  it('packing brings everything further out: the set, the plate and the hand that leans on it', () => {
+    const pose = { x: 2000, e: 90, frontX: 2010, frontE: 120, extension: 60, yaw: 0 };
+    const at = { weights: { set: 100, moving: 20, still: 10 }, plateX: 1990, plateY: 1400, centreY: 1420, bottomY: 1100, packing: 25 };
+    expect(pushesOf(pose, 'right', at).map((p) => [p.e, p.down, p.side])).toEqual([[115, 120, 0], [25, 10, 0], [145, 100, 50]]);
+    // and the moment of a plan says the same: 14 kg, 60 + 30 and 25 more
+    const packed = plan(testJob({ mount: { ...testMount, mass: 2 }, choices: { packing: 25 } }));
+    expect(packed.findings.map((f) => f.code)).toContain('lag-too-short');
+    const long = { ...testMount, mass: 2, walls: { 'timber-stud': { fixing: { ...testMount.walls['timber-stud']!.fixing!, length: 102, threadLength: 60 } } } };
+    const held = plan(testJob({ mount: long, choices: { packing: 25 } }));
+    expect(held.loads!.moment.value).toBeCloseTo(14 * 9.80665 * 115, 6);
+  }); // prettier-ignore
   it('each number has a working that comes to it, back to the job', () => {
     for (const job of [testJob(), armJob()]) {
       const { fasteners } = plan(job).loads!;

@@ -152,6 +152,7 @@ describe('other walls', () => {
       expect(h.probability).toBe(1);
     }
     expect(p.loads!.fasteners.every((f) => f.allowableTension === 1300)).toBe(true);
+    expect(p.loads!.fasteners.map((f) => f.hole)).toEqual(p.holes!.map((h) => h.id));
     expect(p.loads!.fourfold).toBeCloseTo(1 / p.loads!.worst, 9);
     expect(codes(plan(job))).toContain('joints-unmarked');
   }); // prettier-ignore
@@ -236,6 +237,13 @@ describe('in mid-job', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 0, y: 1 })] });
     expect(codes(p)).not.toContain('plate-follows-holes');
     expect(p.placement!.centre.y).toBeCloseTo(plan(base).placement!.centre.y, 9);
+  });
+  it('1.5 mm is more than half the play of 10 mm slots about 7.94 mm lags: the plate goes along, its bolts in the middle again', () => {
+    const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 0, y: 1.5 })] });
+    expect(p.findings.find((f) => f.code === 'plate-follows-holes')!.values.liftMm).toBeCloseTo(
+      1.5,
+      9,
+    );
   });
   it('6 mm aside: it stays, and says how much wood is left beside it', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 6, y: 0 })] });
@@ -363,6 +371,17 @@ describe('what to take along', () => {
     expect(holes![1]!.workings.belowLine!.value).toBeCloseTo(0, 9);
     expect(holes![2]!.workings.belowLine!.value).toBeCloseTo(120, 9);
     expect(holes![1]!.workings.fromFirst!.value).toBeCloseTo(holes![1]!.x - holes![0]!.x, 9);
+  });
+  it('a lag that comes out behind the stud is said', () => {
+    const wall = testMount.walls['timber-stud']!;
+    const long = {
+      ...testMount,
+      walls: { 'timber-stud': { ...wall, fixing: { ...wall.fixing!, length: 127 } } },
+    };
+    // 127 - 3 - 2 - 12.7 in the wood, and the stud is 89 deep
+    const past = plan(testJob({ mount: long })).findings.find((f) => f.code === 'lag-past-stud')!;
+    expect(Number(past.values.byMm)).toBeCloseTo(127 - 17.7 - 89, 6);
+    expect(codes(plan(kitJob()))).not.toContain('lag-past-stud');
   });
   it('a bit that the kit lacks is named', () => {
     const bits = [{ id: 'b1', diameter: 3 }];

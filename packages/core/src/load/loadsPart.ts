@@ -48,6 +48,8 @@ function loadsOf(hanging: Hanging, { carrying, worst }: Extract<Judged, { ok: tr
       workings: { ...workings, utilisation },
     };
   });
+  const place = (f: FastenerLoad) => holes.findIndex((h) => h.id === f.hole);
+  fasteners.sort((a, b) => place(a) - place(b));
   const most = Math.max(...fasteners.map((f) => f.utilisation));
   const curve = curveOf(poses, worst);
   return {

@@ -87,7 +87,7 @@ const longerLag: Change = ({ job, mount, centreX, kit, passes }) => {
 
 const otherMount: Change = ({ mount, ranking }) => {
   const other = ranking.find((r) => r.id !== mount.id && r.verdict !== 'stop' && r.toMeasure.length === 0);
-  return other && { kind: 'other-mount', to: other.id };
+  return other && { kind: 'other-mount', to: other.name };
 }; // prettier-ignore
 
 const otherSchool: Change = ({ job, centreX, passes }) => {

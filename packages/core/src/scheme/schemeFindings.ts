@@ -25,6 +25,7 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
     ...solidFindings(setting, holes),
     ...bitFindings(setting.job, candidate, holes, kit),
     ...heldFindings(candidate),
+    ...pastStudFinding(setting.job, holes),
     ...unevenFinding(setting.job, candidate),
     ...(setting.mount.type === 'corner' ? [finding('corner-one-wall', 'caution', 'holes', {})] : []),
   ];
@@ -97,6 +98,15 @@ function heldFindings({ unused, lift }: Candidate): Finding[] {
   const found = unused.map((d) => finding('hole-unusable', 'caution', 'holes', { hole: d.id }));
   if (lift !== 0) found.push(finding('plate-follows-holes', 'caution', 'holes', { liftMm: lift }));
   return found;
+}
+
+/** A lag longer than plate, board and stud together: what is behind the stud meets its point. */
+function pastStudFinding(job: Job, holes: readonly Hole[]): Finding[] {
+  const past = holes
+    .filter((h) => h.into === 'stud' && h.penetration !== undefined)
+    .map((h) => h.penetration! - (wallAt(job, h.x, h.y).build.studDepth ?? STUD_DEPTH_MM));
+  const byMm = Math.max(0, ...past);
+  return byMm > 0 ? [finding('lag-past-stud', 'caution', 'holes', { byMm })] : [];
 }
 
 function unevenFinding(job: Job, { places }: Candidate): Finding[] {
