@@ -42,8 +42,11 @@ test('every mount with its reasons; the one that fails least is named as nearest
   await expect.poll(() => names.count()).toBeLessThan(all);
   await expect(page.getByTestId('mount-perch-1')).toHaveCount(0);
   await page.getByTestId('mount-search').fill('pintle');
+  // on one stud, swung aside, an arm has more than its lags may hold
+  await expect(page.getByTestId('mount-count')).toContainText('None of');
+  await page.getByTestId('mount-search').fill('slat');
   await expect(page.getByTestId('mount-louvre-2')).toHaveCount(0);
-  await expect(page.getByTestId('mount-pintle-2')).toBeVisible();
+  await expect(page.getByTestId('mount-slat-2')).toBeVisible();
   await page.getByTestId('choice-tilt').click();
   await expect(page.getByTestId('mount-count')).toContainText('None of');
   await page.getByTestId('mount-search').fill('');

@@ -26,7 +26,8 @@ async function smallTargets(page: Page): Promise<string[]> {
 
 /** In the dark only the colours are others: the rest was gone through in the light. */
 async function seriousFaults(page: Page, scheme: 'light' | 'dark') {
-  const axe = new AxeBuilder({ page });
+  // the lines of a drawing are no part of the page's structure; the drawing itself is
+  const axe = new AxeBuilder({ page }).exclude('svg > *');
   if (scheme === 'dark') axe.withRules(['color-contrast']);
   const { violations } = await axe.analyze();
   return violations
@@ -37,11 +38,11 @@ async function seriousFaults(page: Page, scheme: 'light' | 'dark') {
 /** What has to be there before a page counts as shown, and what to open on it. */
 const PAGES: { path: string; shown: string; open?: string[]; together?: boolean }[] = [
   { path: '', shown: 'room-guest-room' },
-  { path: '/room/guest-room/set', shown: 'set-back', open: ['view-front', 'view-screw', 'guide'] },
-  { path: '/room/attic-snug/room', shown: 'face', open: ['view-above', 'view-side'] },
+  { path: '/room/guest-room/set', shown: 'set-back', open: ['view-screw', 'guide'] },
+  { path: '/room/attic-snug/room', shown: 'face', open: ['view-above'] },
   { path: '/room/guest-room/mount', shown: 'mount-louvre-2', open: ['why-louvre-2'] },
-  { path: '/room/guest-room/height', shown: 'school-eyes', open: ['view-side'] },
-  { path: '/room/attic-snug/reach', shown: 'seat-v2', open: ['view-side', 'coverage'] },
+  { path: '/room/guest-room/height', shown: 'school-eyes' },
+  { path: '/room/attic-snug/reach', shown: 'seat-v2', open: ['coverage'] },
   { path: '/room/guest-room/wall', shown: 'face' },
   {
     path: '/room/breakfast-bar/holes',

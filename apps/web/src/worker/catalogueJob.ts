@@ -1,5 +1,5 @@
 import type { Catalogue, Fault, Job, Mount, MountType, Ranked } from '@steddo/contract';
-import { comparePlaces, fitContext, placeOf, rankOne, SCHEMED, searchFirst, type KitSource, type Place } from '@steddo/core'; // prettier-ignore
+import { comparePlaces, fitContext, placeOf, rankOne, searchFirst, type KitSource, type Place } from '@steddo/core'; // prettier-ignore
 
 /** What of the catalogue is asked for. */
 export interface MountQuery {
@@ -69,9 +69,7 @@ export class MountRanking {
     const passing = this.places.filter((p) => passes(p, query));
     const shown = passing.slice(query.from, query.from + query.count);
     return {
-      ranked: shown.map((p) =>
-        rankOne(p.mount, job, context, this.places.indexOf(p) < SCHEMED ? this.kit : undefined),
-      ),
+      ranked: shown.map((p) => rankOne(p.mount, job, context, p.searched ? this.kit : undefined)),
       total: passing.length,
       of: this.places.length,
     };

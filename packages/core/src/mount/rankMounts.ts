@@ -16,6 +16,8 @@ export interface Place {
   use: number;
   special: number;
   price: number;
+  /** It was given the whole scheme search. */
+  searched?: boolean;
 }
 
 /** A place with the rules that led to it. */
@@ -26,7 +28,7 @@ interface Judged extends Place {
 /**
  * Mounts for this set, wall and room, best first: stops, cautions, mounts for special places after
  * the rest, fitness for the seats, what the worst fastener has to hold, least depth, price, then name. The first
- * twenty are given the whole scheme search, and rank among themselves by it. Each says why it is where it is; each that
+ * twenty are given the whole scheme search, and rank by what it finds. Each says why it is where it is; each that
  * fails names the failed rule nearest to passing. Archived mounts are left out. With nothing in the
  * catalogue the list is empty.
  */
@@ -37,7 +39,7 @@ export function rankMounts(mounts: readonly Mount[], job: Job, crew: KitSource =
     .map((mount) => judgeMount(mount, job, context))
     .sort(comparePlaces);
   const first = judged.slice(0, SCHEMED).map((j) => searched(j, job, context, crew));
-  return [...first.sort(comparePlaces), ...judged.slice(SCHEMED)].map(rankedOf);
+  return [...first, ...judged.slice(SCHEMED)].sort(comparePlaces).map(rankedOf);
 }
 
 /** With the whole scheme search, where nothing stops it already. */
@@ -46,8 +48,12 @@ const searched = (judged: Judged, job: Job, context: FitContext, crew: KitSource
 
 /** Places of the first of a long list once more, with the whole scheme search; in their new order. */
 export function searchFirst(places: readonly Place[], job: Job, context: FitContext, crew: KitSource = {}): Place[] {
-  const first = places.slice(0, SCHEMED).map((p) => (p.stops > 0 ? p : judgeMount(p.mount, job, context, schemeRule(p.mount, job, crew))));
-  return [...first.sort(comparePlaces), ...places.slice(SCHEMED)];
+  const first = places.slice(0, SCHEMED).map((p): Place => {
+    if (p.stops > 0) return p;
+    const { reasons: _, ...place } = judgeMount(p.mount, job, context, schemeRule(p.mount, job, crew));
+    return { ...place, searched: true };
+  });
+  return [...first, ...places.slice(SCHEMED)].sort(comparePlaces);
 } // prettier-ignore
 
 /**
