@@ -1,15 +1,5 @@
-import type {
-  Catalogue,
-  Conflict,
-  Finding,
-  Job,
-  Mount,
-  Placement,
-  Plan,
-  Working,
-} from '@steddo/contract';
+import type { Catalogue, Conflict, Finding, Job, Plan, Working } from '@steddo/contract';
 import { acknowledge, finding, verdictOf } from './findings';
-import { asPairs, feasible } from './geometry/intervals';
 import { guessFinding, planWorkings } from './guesses';
 import { levelContext } from './level/levelContext';
 import { readLevel } from './level/readLevel';
@@ -22,6 +12,7 @@ import { armHoles } from './placement/chain';
 import { centreRule } from './placement/centreRule';
 import { liftOnFindings } from './placement/liftOnFindings';
 import { marksOf } from './placement/marksOf';
+import { placementOf } from './placement/placementOf';
 import {
   anglesAt,
   edges,
@@ -29,7 +20,6 @@ import {
   placeSideways,
   schoolHeights,
   sidewaysWay,
-  sidewaysLimits,
   spotAt,
   tiltOf,
   type Frame,
@@ -311,45 +301,6 @@ function drill(
       ? { plate: { x: plate?.x ?? centreX, bottom: plateBottom, height: outline?.height } }
       : {}),
   });
-}
-
-function placementOf(frame: Frame, spot: Spot, plate: PlatePlan | undefined): Placement {
-  const { job, width, height, centreX } = frame;
-  const bottom = spot.bottom.value;
-  const top = bottom + height.value;
-  return {
-    centre: { x: centreX.value, y: spot.centre.value },
-    bottom,
-    top,
-    ...edges(frame),
-    ...plateBox(job.mount, plate, hangsAt(spot, job).plateBottom),
-    ...(spot.chain && job.mount && armHoles(job.mount).length > 0
-      ? { armHole: spot.chain.armHole }
-      : {}),
-    ...(plate?.fold ? { fold: plate.fold } : {}),
-    feasible: asPairs(spot.feasible),
-    feasibleX: asPairs(feasible(sidewaysLimits(job, width, { bottom, top }))),
-    binding: spot.binding,
-    ...(spot.conflict ? { conflict: spot.conflict } : {}),
-  };
-}
-
-function plateBox(
-  mount: Mount | undefined,
-  plate: PlatePlan | undefined,
-  bottom: Working | undefined,
-): Pick<Placement, 'plate'> {
-  if (!mount?.plate || !plate || !bottom) return {};
-  const halfWidth = mount.plate.width / 2;
-  return {
-    plate: {
-      left: plate.x.value - halfWidth,
-      right: plate.x.value + halfWidth,
-      bottom: bottom.value,
-      top: bottom.value + mount.plate.height,
-      x: plate.x.value,
-    },
-  };
 }
 
 function levelPart(frame: Frame, base: Plan): Finding[] {

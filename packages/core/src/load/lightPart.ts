@@ -5,7 +5,7 @@ import { clearChance } from '../scheme/clearChance';
 import { fromAnchor, MASONRY_KINDS, type Fastener, type Kit } from '../scheme/kit';
 import { wallAt } from '../scheme/wallAt';
 import { hollowAnchors } from '../scheme/ways';
-import { GRAVITY_N_PER_KG, HOLE_CAUTION, HOLE_GO, LIGHT_KG, LIGHT_OUT_MM, RATING_FACTOR, STUD_DEPTH_MM } from '../tolerances'; // prettier-ignore
+import { GRAVITY_N_PER_KG, HOLE_CAUTION, HOLE_GO, LIGHT_KG, LIGHT_OUT_MM, STUD_DEPTH_MM } from '../tolerances'; // prettier-ignore
 import { chanceAt } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, node } from '../working';
@@ -13,6 +13,7 @@ import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, PERMANENT, usualThread } fro
 import { boardOf } from '../mount/fitMount';
 import { lagHold, withdrawalPerMm } from './lagWithdrawal';
 import { leastYield } from './lagYield';
+import { ratingWorking } from './loadWorkings';
 
 /** By how many fixings a light thing hangs when nobody has said. */
 const USUAL_FIXINGS = 2;
@@ -101,10 +102,9 @@ function choicesFor(asked: Asked): Choice[] {
 function rated({ tension, shear }: Asked, anchors: readonly Fastener[], into: HoleInto): Choice[] {
   const choices = anchors.flatMap((a): Choice[] => {
     if (!a.tension || !a.shear) return [];
-    const quarter = (label: string, value: number) => node(label, '/', 'N', [leaf('pack-rating', value, 'N', { path: `${a.path}.${label === 'pull-held' ? 'tension' : 'shear'}` }), leaf('rating-factor', RATING_FACTOR, 'count')]);
     const working = node('utilisation', '+', 'ratio', [
-      node('pull-share', '/', 'ratio', [tension, quarter('pull-held', a.tension)]),
-      node('shear-share', '/', 'ratio', [shear, quarter('shear-held', a.shear)]),
+      node('pull-share', '/', 'ratio', [tension, ratingWorking('pull-held', a.tension, `${a.path}.tension`)]),
+      node('shear-share', '/', 'ratio', [shear, ratingWorking('shear-held', a.shear, `${a.path}.shear`)]),
     ]);
     return [{ into, kind: a.kind, ...(a.id ? { id: a.id } : {}), utilisation: working.value, working }];
   });

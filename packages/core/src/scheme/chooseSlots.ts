@@ -1,9 +1,9 @@
-import type { HoleInto, Slot } from '@steddo/contract';
+import type { HoleInto } from '@steddo/contract';
 import { SAME_MM } from '../tolerances';
 import { clearChance } from './clearChance';
 import { mayDrill, type DoneHole } from './drilledHoles';
 import type { Fastener } from './kit';
-import { usableSlots } from './placePlate';
+import type { UsableSlot } from './placePlate';
 import type { Setting } from './schemeSearch';
 import { backingChance, unitChance } from './solidChance';
 import { wallAt } from './wallAt';
@@ -33,15 +33,9 @@ export interface PlateHere {
   studs: readonly number[];
 }
 
-interface SlotHere {
-  slot: Slot;
-  index: number;
-  travel: number;
-}
-
 interface Held {
   done: DoneHole;
-  at: SlotHere;
+  at: UsableSlot;
 }
 
 interface Chosen {
@@ -103,8 +97,8 @@ function holdDone(here: PlateHere): { held: Held[]; lift: number } {
   return { held, lift };
 }
 
-const slotsFor = ({ setting }: PlateHere, fastener: Fastener): SlotHere[] =>
-  usableSlots({ mount: setting.mount, fixing: { diameter: fastener.diameter } });
+const slotsFor = ({ setting }: PlateHere, fastener: Fastener): UsableSlot[] =>
+  setting.slots(fastener.diameter);
 
 function nearest<T>(list: readonly T[], off: (t: T) => number): T | undefined {
   return list.reduce<T | undefined>((best, t) => (best === undefined || off(t) < off(best) ? t : best), undefined); // prettier-ignore
@@ -198,7 +192,7 @@ function bothSides(order: readonly Place[][], x: number): Place[][] {
   ).flat();
 }
 
-function columnAt(here: PlateHere, held: readonly Held[], lift: number, fastener: Fastener, into: HoleInto, slots: readonly SlotHere[]): Place[] {
+function columnAt(here: PlateHere, held: readonly Held[], lift: number, fastener: Fastener, into: HoleInto, slots: readonly UsableSlot[]): Place[] {
   const { setting, x, bottom } = here;
   const rows = slots.flatMap((s): Place[] => {
     const there = held.find((h) => h.at.index === s.index && h.done.into === into)?.done;

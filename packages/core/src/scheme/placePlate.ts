@@ -117,24 +117,21 @@ function candidates(
 ): Working[] {
   if (input.fixedX) return [input.fixedX];
   const ends = set.flatMap((i) => usableSlots(input).flatMap(({ slot, travel, index }) =>
-    slotEnds(input.aims[i]!, slot, travel, index))); // prettier-ignore
+    slotEnds(input.aims[i]!.x, slot, travel, index))); // prettier-ignore
   const reach = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
   return [spot.nominal, ...ends.filter(reach)];
 }
 
-/** Plate centres at which the stud's middle is at either end of the slot's travel. */
-function slotEnds(aim: Aim, slot: Slot, travel: number, index: number): Working[] {
+/** Plate centres at which a stud's middle, or a hole that is there, is at either end of the slot's travel. */
+export function slotEnds(at: Working, slot: Slot, travel: number, index: number): Working[] {
   const path = `mount.plate.slots.${index}`;
-  const centred = minus(
-    'plate-from-stud',
-    aim.x,
-    leaf('slot-x', slot.x, 'mm', { path: `${path}.x` }),
-  );
+  const centred = minus('plate-from-stud', at, leaf('slot-x', slot.x, 'mm', { path: `${path}.x` }));
   const play = leaf('slot-travel', travel, 'mm', { path: `${path}.length` });
   return [minus('plate-x', centred, play), sum('plate-x', centred, play)];
 }
 
-interface UsableSlot {
+/** A slot that the screw passes through, and its travel each way, mm. */
+export interface UsableSlot {
   slot: Slot;
   index: number;
   travel: number;

@@ -1,4 +1,4 @@
-import type { Job, Mount, Plan, Side, Slot, Working } from '@steddo/contract';
+import type { Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
 import type { FindingCode } from '../findings';
 import { blockedPlate } from '../placement/blockedPlate';
 import { onMainWall, plateMayCover } from '../placement/itemRules';
@@ -12,7 +12,15 @@ import { drilledHoles, type DoneHole, type DrilledHoles } from './drilledHoles';
 import type { Fastener, Kit } from './kit';
 import { chooseSlots, type Place, type PlateHere } from './chooseSlots';
 import { aimsAt, plateSpots } from './drillPlan';
-import { studSets, studsNeeded, usableSlots, type Aim, type PlateSpot } from './placePlate';
+import {
+  slotEnds,
+  studSets,
+  studsNeeded,
+  usableSlots,
+  type Aim,
+  type PlateSpot,
+  type UsableSlot,
+} from './placePlate';
 import { isRefusal, kindRank, refusedBy, schoolOf, waysOf, type NoWay, type Way } from './ways';
 
 /** Where a plate may hang up and down: one arm hole, and where that puts its bottom. */
@@ -36,6 +44,8 @@ export interface Setting {
   drilled: DrilledHoles;
   seen: readonly { left: number; right: number; bottom: number; top: number }[];
   aims: (diameter: number) => Aim[];
+  /** The slots that a screw of a diameter goes through. */
+  slots: (diameter: number) => UsableSlot[];
   /** That a screw of a diameter at x is all in one ply. */
   chanceOf: (x: number, diameter: number) => number;
 }
@@ -76,6 +86,7 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
   if ('code' in ways) return ways;
   const chosen = job.choices?.plateX;
   const byDiameter = new Map<number, Aim[]>();
+  const through = new Map<number, UsableSlot[]>();
   return {
     job, mount, found, plan, plates, ways,
     spots: plateSpots(job, mount, centreX),
@@ -83,6 +94,11 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
     ...(chosen === undefined ? {} : { fixedX: leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' }) }),
     chanceOf: (x, diameter) => Math.min(1, chanceAt(found.belief, x, diameter).lands),
+    slots: (diameter) => {
+      const known = through.get(diameter) ?? usableSlots({ mount, fixing: { diameter } });
+      through.set(diameter, known);
+      return known;
+    },
     aims: (diameter) => {
       const known = byDiameter.get(diameter) ?? aimsAt(found, diameter);
       byDiameter.set(diameter, known);
@@ -113,17 +129,53 @@ const LIKELY = 0.5;
  * there already, between which nothing better lies; for holes in board, masonry and backing every 5 mm.
  */
 export function candidatesOf(setting: Setting): Candidate[] {
-  const obstacles = onMainWall(setting.job.room.objects).filter((i) => !plateMayCover(i));
+  const obstacles = obstaclesOf(setting);
+  const plates = platesToTry(setting, obstacles.length > 0);
   const made: Candidate[] = [];
   for (const way of setting.ways)
     for (const spot of setting.spots)
-      for (const plate of setting.plates)
-        for (const studs of studsFor(setting, way, spot))
-          for (const x of centresFor(setting, way, spot, studs)) {
+      for (const studs of studsFor(setting, way, spot))
+        for (const x of centresFor(setting, way, spot, studs)) {
+          if (!reachesAll(setting, way, studs, x.value)) continue;
+          for (const plate of plates) {
             const here = candidateAt(setting, way, spot, plate, studs, x);
             if (here && !onObstacle(here, setting.mount, obstacles)) made.push(here);
           }
+        }
   return made.sort((a, b) => compareCandidates(a, b, setting));
+}
+
+/** What some plate of the search could come to sit on. */
+function obstaclesOf({ job, mount, plates, spots, fixedX }: Setting): Item[] {
+  const { width, height } = mount.plate!;
+  const room = width / 2 + (mount.slide ?? 0) + REACH_MM;
+  const xs = [...spots.map((s) => s.nominal.value), ...(fixedX ? [fixedX.value] : [])];
+  const bottoms = plates.map((p) => p.bottom.value);
+  const [low, high] = [Math.min(...bottoms) - REACH_MM, Math.max(...bottoms) + height + REACH_MM];
+  return onMainWall(job.room.objects).filter(
+    (i) => !plateMayCover(i) && i.top > low && i.bottom < high && xs.some((x) => i.right > x - room && i.left < x + room),
+  );
+} // prettier-ignore
+
+/** Holes that are there may take the plate this much further, mm. */
+const REACH_MM = 100;
+
+/** More arm holes than any mount is measured with. */
+const MOST_ARM_HOLES = 12;
+
+/** One arm hole is as good as another while nothing on or in the wall depends on how high the plate hangs. */
+function platesToTry({ plates, drilled, seen, plan, job }: Setting, obstacles: boolean): readonly PlateAt[] {
+  const nearest = [...plates].sort((a, b) => a.trim - b.trim);
+  const alike = !obstacles && drilled.done.length + drilled.spoiled.length + seen.length === 0 && !plan.courses && !plan.backing && !job.room.wall.zones?.length;
+  return nearest.slice(0, alike ? 1 : MOST_ARM_HOLES);
+} // prettier-ignore
+
+/** Every stud has some slot before it with the plate there. */
+function reachesAll(setting: Setting, way: Way, studs: readonly number[], x: number): boolean {
+  const { diameter } = fastenerOf(way);
+  const aims = setting.aims(diameter);
+  const slots = setting.slots(diameter);
+  return studs.every((i) => slots.some((s) => Math.abs(aims[i]!.x.value - x - s.slot.x) <= s.travel + SAME_MM || setting.drilled.done.length > 0)); // prettier-ignore
 }
 
 const slideOf = ({ mount }: Setting): number => mount.slide ?? 0;
@@ -151,9 +203,9 @@ function centresFor(setting: Setting, way: Way, spot: PlateSpot, studs: readonly
   if (fixedX) return [fixedX];
   const slide = slideOf(setting);
   const search = searchOf(setting, way);
-  const slots = usableSlots(search);
-  const ends = studs.flatMap((i) => slots.flatMap((s) => endsOver(search.aims[i]!.x, s.slot, s.travel, s.index)));
-  const held = drilled.done.flatMap((d) => slots.flatMap((s) => endsOver(leaf('drilled-x', d.x, 'mm'), s.slot, s.travel, s.index)));
+  const slots = firstOfColumn(setting.slots(fastenerOf(way).diameter));
+  const ends = studs.flatMap((i) => slots.flatMap((s) => slotEnds(search.aims[i]!.x, s.slot, s.travel, s.index)));
+  const held = drilled.done.flatMap((d) => slots.flatMap((s) => slotEnds(leaf('drilled-x', d.x, 'mm'), s.slot, s.travel, s.index)));
   const steps = studs.length > 0 && way.kind !== 'lags-and-anchors' ? [] : slideSteps(spot.nominal, slide);
   const near = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
   const all = [spot.nominal, ...[...ends, ...held, ...steps].filter(near)];
@@ -161,13 +213,11 @@ function centresFor(setting: Setting, way: Way, spot: PlateSpot, studs: readonly
   return mount.plate ? all.filter((x) => !seen.has(Math.round(x.value * 1e3)) && seen.add(Math.round(x.value * 1e3))) : [];
 } // prettier-ignore
 
-/** Plate centres at which something is at either end of a slot's travel. */
-function endsOver(at: Working, slot: Slot, travel: number, index: number): Working[] {
-  const path = `mount.plate.slots.${index}`;
-  const centred = minus('plate-from-stud', at, leaf('slot-x', slot.x, 'mm', { path: `${path}.x` }));
-  const play = leaf('slot-travel', travel, 'mm', { path: `${path}.length` });
-  return [minus('plate-x', centred, play), sum('plate-x', centred, play)];
-}
+/** Slots one above the other have the same ends. */
+const firstOfColumn = (slots: readonly UsableSlot[]): UsableSlot[] =>
+  slots.filter(
+    (s, i) => slots.findIndex((o) => o.slot.x === s.slot.x && o.travel === s.travel) === i,
+  );
 
 function slideSteps(nominal: Working, slide: number): Working[] {
   const count = Math.floor(slide / PLATE_STEP_MM);
@@ -216,14 +266,15 @@ function onObstacle({ x, plate, lift }: Candidate, mount: Mount, obstacles: Retu
 const SAME_SHIFT_MM = 5;
 
 /**
- * What the schools put first. Both have what is refused and what was seen last. Wood first: the kind, holes that
+ * What the schools put first. All have what is refused last. Wood first: the kind, what was seen, holes that
  * are there already, how sure, then the shift. Rated anchors anywhere: how sure and the shift before the kind.
  * After that the arm hole nearest to the chosen one and the widest stance.
  */
 export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Setting, 'job'>): number {
-  const hard = Number(a.hard !== undefined) - Number(b.hard !== undefined) || a.seen - b.seen;
+  const hard = Number(a.hard !== undefined) - Number(b.hard !== undefined);
+  // what was seen is kept clear of by another stud or arm hole, never by a weaker way of holding it unasked
+  const held = a.seen - b.seen || a.unused.length - b.unused.length;
   const kind = kindRank(a.way.kind) - kindRank(b.way.kind) || a.way.count - b.way.count;
-  const held = a.unused.length - b.unused.length;
   const shift = Math.abs(a.shift) - Math.abs(b.shift);
   const exact = Math.abs(shift) > SAME_MM ? shift : 0;
   const rest = a.plate.trim - b.plate.trim || stance(b) - stance(a) || (a.fold ?? '').localeCompare(b.fold ?? '');

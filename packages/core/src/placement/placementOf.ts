@@ -1,0 +1,50 @@
+import type { Mount, Placement, Side, Working } from '@steddo/contract';
+import { asPairs, feasible } from '../geometry/intervals';
+import { armHoles } from './chain';
+import { edges, hangsAt, sidewaysLimits, type Frame, type Spot } from './placeSet';
+
+/** The plate's middle, and the way that its arm folds. */
+export interface HungPlate {
+  x: Working;
+  fold?: Side | undefined;
+}
+
+/** The set and its plate as they hang, and where else they could. */
+export function placementOf(frame: Frame, spot: Spot, plate: HungPlate | undefined): Placement {
+  const { job, width, height, centreX } = frame;
+  const bottom = spot.bottom.value;
+  const top = bottom + height.value;
+  return {
+    centre: { x: centreX.value, y: spot.centre.value },
+    bottom,
+    top,
+    ...edges(frame),
+    ...plateBox(job.mount, plate, hangsAt(spot, job).plateBottom),
+    ...(spot.chain && job.mount && armHoles(job.mount).length > 0
+      ? { armHole: spot.chain.armHole }
+      : {}),
+    ...(plate?.fold ? { fold: plate.fold } : {}),
+    feasible: asPairs(spot.feasible),
+    feasibleX: asPairs(feasible(sidewaysLimits(job, width, { bottom, top }))),
+    binding: spot.binding,
+    ...(spot.conflict ? { conflict: spot.conflict } : {}),
+  };
+}
+
+function plateBox(
+  mount: Mount | undefined,
+  plate: HungPlate | undefined,
+  bottom: Working | undefined,
+): Pick<Placement, 'plate'> {
+  if (!mount?.plate || !plate || !bottom) return {};
+  const halfWidth = mount.plate.width / 2;
+  return {
+    plate: {
+      left: plate.x.value - halfWidth,
+      right: plate.x.value + halfWidth,
+      bottom: bottom.value,
+      top: bottom.value + mount.plate.height,
+      x: plate.x.value,
+    },
+  };
+}
