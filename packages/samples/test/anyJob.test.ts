@@ -134,7 +134,7 @@ describe('any valid job', () => {
         valid += 1;
         checkPlan(plan(job, { catalogue: { mounts: demoCatalogue.mounts.slice(0, 4) } }), job);
       }),
-      { seed: 61, numRuns: 110 },
+      { seed: 61, numRuns: 80 },
     );
     expect(valid).toBeGreaterThan(25);
   });

@@ -15,6 +15,20 @@ import type { LoadPose } from './loadPoses';
  * Undefined where the plate is not measured, or nothing is rated for this wall.
  */
 export function roughUse(mount: Mount, job: Pick<Job, 'screen' | 'room'>): number | undefined {
+  const { mass, thickness, height, diagonal } = job.screen;
+  const { width, height: wallHeight, build, zones } = job.room.wall;
+  const key = JSON.stringify([mass, thickness, height, diagonal, width, wallHeight, build, zones]);
+  const kept = known.get(mount);
+  if (kept?.key === key) return kept.use;
+  const use = worked(mount, job);
+  known.set(mount, { key, use });
+  return use;
+}
+
+/** Kept as long as their mount is: long lists are judged again whenever the room changes. */
+const known = new WeakMap<Mount, { key: string; use: number | undefined }>();
+
+function worked(mount: Mount, job: Pick<Job, 'screen' | 'room'>): number | undefined {
   const { wall } = job.room;
   const fastener = fromMount(mount, wall.build.kind);
   const count = mount.walls[wall.build.kind]?.fixing?.count;

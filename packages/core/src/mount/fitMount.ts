@@ -19,7 +19,7 @@ export function fitMount(
   context?: FitContext,
 ): Fit[] {
   const { screen, room } = job;
-  return [
+  const rules = [
     massRule(mount, screen.mass),
     patternRule(mount, screen.pattern),
     sizeRule(mount, screen.diagonal),
@@ -27,8 +27,10 @@ export function fitMount(
     ...coveringRule(mount, room.wall.build),
     ...spacingRule(mount, room.wall.build),
     ...(context ? roomRules(mount, screen, context) : []),
-    ...(context ? holdsRule(mount, job) : []),
   ];
+  // what is stopped already is not asked what it holds: in long lists that is most of them
+  const stopped = rules.some((r) => !r.ok && r.level === 'stop');
+  return context && !stopped ? [...rules, ...holdsRule(mount, job)] : rules;
 }
 
 function roomRules(mount: Mount, screen: Job['screen'], context: FitContext): Fit[] {
