@@ -154,7 +154,7 @@ test('something felt at the wall stops the ticking; a load over what it may hold
   await expect(page.getByTestId('tick-good')).toBeDisabled();
 }); // prettier-ignore
 
-test('loads: every number opens its working; a heavier arm goes over, and what would do it stands there', async ({ page, demo }) => {
+test('loads: a force that a lag may hold opens its working, down to the reduction of its mode', async ({ page, demo }) => {
   const job: Job = { ...guestRoom, anchors, lags, bits };
   await openRoom(page, demo, 'loads', job, 'holes');
   const made = plan(job).loads!;

@@ -447,8 +447,8 @@ export const MUTATIONS = [
       ],
       [
         'scheme/solidChance.ts',
-        'jointGap(courses, x, y) >= JOINT_MM ? 1 : 0',
-        'jointGap(courses, x, y) >= 0 ? 1 : 0',
+        'jointGap(courses, x, y, joint) >= JOINT_MM ? 1 : 0',
+        'jointGap(courses, x, y, joint) >= 0 ? 1 : 0',
       ],
       ['scheme/holesOf.ts', 'NUMBERS_A_ROUND * drilled.round + i + 1', 'i + 1'],
     ],

@@ -16,7 +16,6 @@ export const drillStep = z.enum([
   'lag',
   'drill-board',
   'insert-toggle',
-  'insert-sleeve',
   'insert-plug',
   'drill-masonry',
   'clear-dust',
@@ -80,7 +79,7 @@ export const hole = z.strictObject({
 
 /** One thing to take along, how many are needed and how many to spare. */
 export const part = z.strictObject({
-  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'packing', 'probe-bit', 'tool']),
+  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'probe-bit']),
   /** The kind of fixing, or of bit: wood, masonry, metal. */
   kind: z.string(),
   count: z.number().int(),

@@ -91,7 +91,6 @@ const STEPS: Record<DrillStep, string> = {
   'drill-board': 'Drill through the board only.',
   'insert-toggle':
     'Push the toggle through, pull it flush behind the board; insulation can hold it crooked.',
-  'insert-sleeve': 'Push the sleeve in.',
   'insert-plug': 'Tap the plug in flush.',
   'drill-masonry': 'Hammer drill, in the brick or block, not the joint.',
   'clear-dust': 'Blow and brush the dust out.',
@@ -133,8 +132,6 @@ export function partText(part: Part, say: Say): string {
       return `thin bit to probe with, ${rounded(part.diameter ?? 0, 1)} mm`;
     case 'depth-flag':
       return 'tape for a flag on each bit, as a depth stop';
-    default:
-      return `${part.kind}${size}`;
   }
 }
 

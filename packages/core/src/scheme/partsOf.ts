@@ -40,17 +40,22 @@ const PROBE_BIT_MM = 3;
 const bitKind = (hole: Hole): 'wood' | 'masonry' | 'metal' =>
   hole.into === 'masonry' ? 'masonry' : hole.into === 'metal-stud' ? 'metal' : 'wood';
 
-const kitHas = (kit: Kit, diameter: number, kind?: string): boolean =>
-  kit.bits.some((b) => Math.abs(b.diameter - diameter) <= SAME_BIT_MM && (b.kind === undefined || kind === undefined || b.kind === kind)); // prettier-ignore
+const kitHas = (kit: Kit, diameter: number): boolean =>
+  kit.bits.some((b) => Math.abs(b.diameter - diameter) <= SAME_BIT_MM);
 
-function bitPart(hole: Hole, kit: Kit): Part {
+/** The kit's bit for a hole: its diameter, and made for what it is drilled into. */
+export function bitFor(kit: Kit, hole: Hole): Kit['bits'][number] | undefined {
   const kind = bitKind(hole);
-  const own = kit.bits.find(
+  return kit.bits.find(
     (b) => Math.abs(b.diameter - hole.bit) <= SAME_BIT_MM && (b.kind ?? kind) === kind,
   );
+}
+
+function bitPart(hole: Hole, kit: Kit): Part {
+  const own = bitFor(kit, hole);
   return {
     what: 'bit',
-    kind,
+    kind: bitKind(hole),
     count: 1,
     spare: 0,
     diameter: hole.bit,

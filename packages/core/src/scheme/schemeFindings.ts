@@ -15,7 +15,8 @@ import type { Kit } from './kit';
 import { inBand, leadBand } from './leadHole';
 import type { Candidate, Setting } from './schemeSearch';
 import { overAt, wallAt } from './wallAt';
-import { refusedBy, schoolOf, type NoWay } from './ways';
+import { bitFor } from './partsOf';
+import { schoolOf, type NoWay } from './ways';
 
 /** What there is to say about a chosen scheme besides its load. */
 export function schemeFindings(setting: Setting, candidate: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
@@ -74,8 +75,6 @@ function solidFindings({ job, plan }: Setting, holes: readonly Hole[]): Finding[
   return found;
 } // prettier-ignore
 
-const SAME_BIT_MM = 0.08;
-
 function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
   const found: Finding[] = [];
   const lag = way.main?.kind === 'lag' ? way.main : undefined;
@@ -87,9 +86,9 @@ function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[
       found.push(finding('bit-outside-band', 'info', 'holes', { bitMm: lag.hole, ...band, usedMm: bit }, 'NDS 12.1.4, from memory'));
   }
   if (kit.bits.length === 0) return found;
-  for (const bitMm of new Set(holes.filter((h) => !h.done).map((h) => h.bit)))
-    if (!kit.bits.some((b) => Math.abs(b.diameter - bitMm) <= SAME_BIT_MM))
-      found.push(finding('bit-to-get', 'info', 'holes', { bitMm }));
+  const lacking = holes.filter((h) => !h.done && !bitFor(kit, h));
+  for (const bitMm of new Set(lacking.map((h) => h.bit)))
+    found.push(finding('bit-to-get', 'info', 'holes', { bitMm }));
   return found;
 } // prettier-ignore
 
@@ -141,9 +140,6 @@ export function refusalFinding(code: FindingCode, job: Job, numbers: { percent: 
       return undefined;
   }
 } // prettier-ignore
-
-export const mustAcknowledge = ({ way }: Candidate, { job, mount }: Setting): FindingCode | undefined =>
-  refusedBy(way, job, mount); // prettier-ignore
 
 /** Why nothing can be said about what a fastener holds. */
 export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefined): Finding {

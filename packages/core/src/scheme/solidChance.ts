@@ -1,4 +1,5 @@
 import type { Backing, Build, Course } from '@steddo/contract';
+import { USUAL_JOINT_MM } from '../wall/masonryCourses';
 import { BACKING_EDGE_MM, BACKING_UNMARKED, JOINT_MM } from '../tolerances';
 
 /** Sizes of units whose own nobody has measured, mm: metric brick and block with 10 mm joints. Common practice. */
@@ -15,21 +16,20 @@ const USUAL_UNITS = {
  */
 export function unitChance(build: Build, courses: readonly Course[] | undefined, x: number, y: number): number {
   if (build.masonry === 'concrete') return 1;
-  if (courses) return jointGap(courses, x, y) >= JOINT_MM ? 1 : 0;
+  const joint = build.unit?.joint ?? USUAL_JOINT_MM;
+  if (courses) return jointGap(courses, x, y, joint) >= JOINT_MM ? 1 : 0;
   const unit = build.unit ?? USUAL_UNITS[build.masonry ?? 'block'];
-  const joint = build.unit?.joint ?? 10;
   const clear = Math.max(0, unit.width - 2 * JOINT_MM) * Math.max(0, unit.height - 2 * JOINT_MM);
   return clear / ((unit.width + joint) * (unit.height + joint));
 } // prettier-ignore
 
-/** From a place to the nearest joint, mm; negative in a joint. */
-export function jointGap(courses: readonly Course[], x: number, y: number): number {
+/** From a place to the nearest joint, of so much mortar, mm; negative in a joint. */
+export function jointGap(courses: readonly Course[], x: number, y: number, joint: number): number {
   const own = courses.find((c) => y >= c.bottom && y <= c.top);
   if (!own) return -1;
-  const beside = own.joints.map((j) => Math.abs(j - x) - HALF_JOINT_MM);
+  const beside = own.joints.map((j) => Math.abs(j - x) - joint / 2);
   return Math.min(y - own.bottom, own.top - y, ...beside);
 }
-const HALF_JOINT_MM = 5;
 
 /**
  * Chance that a hole is in the backing: 1 well inside its marked edges, 0 beyond one, and 0.95 where an

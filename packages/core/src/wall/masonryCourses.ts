@@ -36,7 +36,7 @@ export function masonryCourses(build: Build, evidence: readonly Evidence[], wall
 } // prettier-ignore
 
 /** Mortar between units when nobody has measured it, mm. Common practice. */
-const USUAL_JOINT_MM = 10;
+export const USUAL_JOINT_MM = 10;
 
 const shiftOf = (course: number, bond: number): number => (course % 2 === 0 ? 0 : bond / 2);
 
