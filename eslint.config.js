@@ -12,8 +12,7 @@ const MAY_IMPORT = {
   web: ['drawing', 'text', 'core', 'contract'],
 };
 const ALL = ['contract', 'core', 'text', 'drawing', 'samples', 'server', 'web'];
-const folderOf = (part) =>
-  part === 'server' || part === 'web' ? `apps/${part}` : `packages/${part}`;
+const folderOf = (part) => (part === 'server' || part === 'web' ? `apps/${part}` : `packages/${part}`);
 const TESTS = ['**/*.test.ts', '**/*.test.tsx', '**/*.bench.ts'];
 
 function arrowsOf(part) {
@@ -26,17 +25,7 @@ function arrowsOf(part) {
   ];
   if (part !== 'web' && part !== 'server')
     patterns.push({
-      group: [
-        'react*',
-        'expo*',
-        'koa*',
-        'drizzle-orm*',
-        '@libsql/*',
-        'node:*',
-        'idb',
-        'swr',
-        'pino',
-      ],
+      group: ['react*', 'expo*', 'koa*', 'drizzle-orm*', '@libsql/*', 'node:*', 'idb', 'swr', 'pino'],
       message: `${part} is pure: no screen, server, storage or Node.`,
     });
   const rules = { 'no-restricted-imports': ['error', { patterns }] };
@@ -83,10 +72,7 @@ export default tseslint.config(
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-non-null-assertion': 'off',
-      '@typescript-eslint/no-unused-vars': [
-        'error',
-        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
-      ],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       eqeqeq: 'error',
       'no-console': 'error',
     },
@@ -117,11 +103,7 @@ export default tseslint.config(
     },
   })),
   {
-    files: [
-      'packages/core/src/**/*.ts',
-      'packages/text/src/**/*.ts',
-      'packages/drawing/src/**/*.ts',
-    ],
+    files: ['packages/core/src/**/*.ts', 'packages/text/src/**/*.ts', 'packages/drawing/src/**/*.ts'],
     ignores: TESTS,
     rules: {
       'no-restricted-globals': ['error', 'Date', ...PURE_GLOBALS],
@@ -136,10 +118,7 @@ export default tseslint.config(
     files: ['apps/web/**/*.{ts,tsx}', 'packages/drawing/src/**/*.ts'],
     ignores: ['apps/web/src/ui/tokens.ts', ...TESTS],
     rules: {
-      'no-restricted-syntax': [
-        'error',
-        { selector: `Literal[value=${COLOUR}]`, message: 'Colours come from tokens.' },
-      ],
+      'no-restricted-syntax': ['error', { selector: `Literal[value=${COLOUR}]`, message: 'Colours come from tokens.' }],
     },
   },
 );

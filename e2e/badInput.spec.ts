@@ -38,9 +38,7 @@ for (const stage of ['set', 'room', 'height', 'wall', 'level'] as const)
       for (const text of NONSENSE) {
         await page.getByTestId('pad-text').fill(text);
         await page.getByTestId('key-done').click();
-        await expect(page.getByTestId('pad-error')).toHaveText(
-          /[Tt]akes|Write|write|go up to|cannot be less/,
-        );
+        await expect(page.getByTestId('pad-error')).toHaveText(/[Tt]akes|Write|write|go up to|cannot be less/);
         await expect(page.getByTestId('pad-text')).toHaveValue(text);
       }
       await page.getByRole('button', { name: /close the pad/ }).click();
@@ -50,10 +48,7 @@ for (const stage of ['set', 'room', 'height', 'wall', 'level'] as const)
       await expect(page.getByTestId('pad')).toHaveCount(0);
     }
     const saved = await savedJob(page, demo, id);
-    expect([saved.version, saved.job]).toEqual([
-      1,
-      JSON.parse(JSON.stringify({ ...guestRoom, title: id })),
-    ]);
+    expect([saved.version, saved.job]).toEqual([1, JSON.parse(JSON.stringify({ ...guestRoom, title: id }))]);
   });
 
 test('a millimetre number in an imperial job is questioned, and taken as millimetres in one tap', async ({
@@ -67,9 +62,7 @@ test('a millimetre number in an imperial job is questioned, and taken as millime
   await page.getByTestId('key-done').click();
   await expect(page.getByTestId('pad-error')).toContainText('Did you mean mm?');
   await page.getByRole('button', { name: 'take it as mm' }).click();
-  await expect
-    .poll(async () => (await savedJob(page, demo, 'bad-unit')).job.choices?.centreY)
-    .toBe(1600);
+  await expect.poll(async () => (await savedJob(page, demo, 'bad-unit')).job.choices?.centreY).toBe(1600);
 });
 
 test('a room without a name is refused at the field', async ({ page, demo }) => {
@@ -104,12 +97,7 @@ test.describe('command line and start', () => {
       screen: { ...guestRoom.screen, mass: -1, width: 'wide' },
     };
     writeFileSync(join(folder, 'five.json'), JSON.stringify(bad));
-    const run = await runToEnd(
-      'npm',
-      ['--prefix', ROOT, 'run', '--silent', 'plan', '--', 'five.json'],
-      {},
-      folder,
-    );
+    const run = await runToEnd('npm', ['--prefix', ROOT, 'run', '--silent', 'plan', '--', 'five.json'], {}, folder);
     const lines = run.err.split('\n').filter((l) => l !== '' && !l.startsWith('npm '));
     expect([run.code, run.out, lines.length]).toEqual([2, '', 5]);
     expect(lines.map((l) => l.split(':')[0]).sort()).toEqual([

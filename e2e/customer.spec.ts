@@ -15,8 +15,7 @@ test('the customer page: two or three heights with the people drawn in, numbers 
   expect([2, 3]).toContain(await tabs.count());
   // everybody is in the drawing, and no number is on it until it is asked for
   const side = page.getByTestId('offer-side');
-  for (const viewer of ['v1', 'v2'])
-    await expect(side.locator(`[data-shape="sight-${viewer}"]`)).toHaveCount(1);
+  for (const viewer of ['v1', 'v2']) await expect(side.locator(`[data-shape="sight-${viewer}"]`)).toHaveCount(1);
   await expect(page.getByTestId('offer-numbers')).toHaveCount(0);
   await page.getByTestId('numbers').click();
   expect(await figureValue(page.getByTestId('offer-numbers'), 'centre')).toBeCloseTo(eyes, 6);
@@ -26,7 +25,7 @@ test('the customer page: two or three heights with the people drawn in, numbers 
   await expect(page).toHaveURL(/offers\/height$/);
   await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(above, 6);
   expect((await sentJob(page, demo, 'offers')).aim.height).toBe('above');
-}); // prettier-ignore
+});
 
 test('where nobody has been measured the page says so instead of promising comfort', async ({ page, demo }) => {
   const bare = { ...atticSnug, room: { ...atticSnug.room, viewers: [] } };
@@ -35,4 +34,4 @@ test('where nobody has been measured the page says so instead of promising comfo
   await expect(page.getByTestId('customer')).toContainText('has not been measured yet');
   await page.getByRole('button', { name: 'back to the heights' }).click();
   await expect(page).toHaveURL(/nobody\/height$/);
-}); // prettier-ignore
+});

@@ -27,10 +27,7 @@ function evaluate({ value, op, terms }: Node): number {
 }
 
 for (const stage of ['set', 'room', 'mount', 'height', 'reach', 'wall', 'holes', 'level'])
-  test(`every figure at ${stage} opens its working, which comes to the number shown`, async ({
-    page,
-    demo,
-  }) => {
+  test(`every figure at ${stage} opens its working, which comes to the number shown`, async ({ page, demo }) => {
     const room = stage === 'reach' ? 'attic-snug' : 'guest-room';
     await page.goto(`${demo.url}/room/${room}/${stage}`);
     const figures = page.getByTestId('figure');

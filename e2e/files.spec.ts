@@ -23,10 +23,7 @@ const many = (count: number): Mount[] =>
     return { ...mount, id: `bulk-${i}`, name: `Bulk ${i}`, maxMass: mount.maxMass + (i % 50) };
   });
 
-test('a CSV with faults names row, column and reason of each, and nothing is taken', async ({
-  page,
-  demo,
-}) => {
+test('a CSV with faults names row, column and reason of each, and nothing is taken', async ({ page, demo }) => {
   const [names = [], ...rows] = catalogueRows(demoCatalogue.mounts.slice(0, 3));
   const put = (row: number, column: string, text: string) => {
     rows[row]![names.indexOf(column)] = text;
@@ -49,7 +46,7 @@ test('a CSV with faults names row, column and reason of each, and nothing is tak
   await expect(faults).toContainText('row 2');
   const { mounts } = (await (await page.request.get(`${demo.url}/api/catalogue`)).json()) as Catalogue;
   expect(mounts.some((m) => m.id.startsWith('faulty'))).toBe(false);
-}); // prettier-ignore
+});
 
 test('what is taken out as CSV and as JSON is what is taken in again', async ({ page, demo }) => {
   await page.goto(`${demo.url}/catalogue`);
@@ -60,15 +57,10 @@ test('what is taken out as CSV and as JSON is what is taken in again', async ({ 
   await expect(page.getByTestId('import-said')).toHaveText('1 mounts taken in.');
   await page.getByTestId('catalogue-search').fill('carried');
   await expect(page.getByTestId('entry-carried')).toBeVisible();
-  const { mounts } = (await (
-    await page.request.get(`${demo.url}/api/catalogue`)
-  ).json()) as Catalogue;
+  const { mounts } = (await (await page.request.get(`${demo.url}/api/catalogue`)).json()) as Catalogue;
   const sorted = (all: readonly Mount[]) => [...all].sort((a, b) => (a.id < b.id ? -1 : 1));
   for (const kind of ['csv', 'json'] as const) {
-    const [download] = await Promise.all([
-      page.waitForEvent('download'),
-      page.getByTestId(`export-${kind}`).click(),
-    ]);
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId(`export-${kind}`).click()]);
     const text = readFileSync((await download.path())!, 'utf8');
     const read = kind === 'csv' ? catalogueFromRows(parse(text)) : undefined;
     const back = read ? (read.ok ? read.value.mounts : []) : (JSON.parse(text) as Catalogue).mounts;
@@ -76,9 +68,7 @@ test('what is taken out as CSV and as JSON is what is taken in again', async ({ 
   }
 });
 
-test('20,000 mounts are read, taken in and ranked in the worker, with progress and a way out', async ({
-  page,
-}) => {
+test('20,000 mounts are read, taken in and ranked in the worker, with progress and a way out', async ({ page }) => {
   test.slow();
   const server = await testServer('demo');
   try {
@@ -112,8 +102,10 @@ test('20,000 mounts are read, taken in and ranked in the worker, with progress a
     // hundreds of them go: none of the first sixty is anything else
     const verdicts = page.locator('[data-testid^="mount-"] [role="radio"] [role="img"]');
     await expect(verdicts).toHaveCount(60);
-    expect(new Set(await verdicts.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label'))))).toEqual(new Set(['go']));
+    expect(new Set(await verdicts.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label'))))).toEqual(
+      new Set(['go']),
+    );
   } finally {
     await server.kill();
   }
-}); // prettier-ignore
+});

@@ -37,8 +37,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
       const allowed: RegExp[] = [];
       context.on('request', (r) => {
         const { hostname, protocol } = new URL(r.url());
-        if (protocol.startsWith('http') && hostname !== 'localhost')
-          wrong.push(`request to ${hostname}`);
+        if (protocol.startsWith('http') && hostname !== 'localhost') wrong.push(`request to ${hostname}`);
       });
       context.on('console', (m) => m.type() === 'error' && wrong.push(`console: ${m.text()}`));
       context.on('weberror', (e) => wrong.push(`uncaught: ${e.error().message}`));
@@ -61,40 +60,27 @@ export class Thumb {
   byId = (id: string): Locator => this.page.getByTestId(id);
   /** Types on the pad, key by key, and takes it with `next` or `done`. */
   async keys(keys: string, then: 'next' | 'done'): Promise<void> {
-    for (const key of keys
-      .split(' ')
-      .flatMap((part) => (/^\d+$|^\.$/.test(part) ? part.split('') : [part])))
+    for (const key of keys.split(' ').flatMap((part) => (/^\d+$|^\.$/.test(part) ? part.split('') : [part])))
       await this.tap(this.byId(`key-${key}`));
     await this.tap(this.byId(`key-${then}`));
   }
 }
 
 /** The room as the server has it. */
-export async function savedJob(
-  page: Page,
-  server: TestServer,
-  id: string,
-): Promise<{ version: number; job: Job }> {
+export async function savedJob(page: Page, server: TestServer, id: string): Promise<{ version: number; job: Job }> {
   const response = await page.request.get(`${server.url}/api/rooms/${id}`);
   expect(response.ok()).toBe(true);
   return (await response.json()) as { version: number; job: Job };
 }
 
 /** A room of the test's own, put there through the API. */
-export async function putRoom(
-  page: Page,
-  server: TestServer,
-  id: string,
-  job: Job,
-  baseVersion = 0,
-): Promise<void> {
+export async function putRoom(page: Page, server: TestServer, id: string, job: Job, baseVersion = 0): Promise<void> {
   const data = { editId: `${id}-${baseVersion}-${job.title}`, baseVersion, touched: [], job };
   const response = await page.request.put(`${server.url}/api/rooms/${id}`, { data });
   expect(response.status()).toBe(200);
 }
 
-export const isSent = (page: Page) =>
-  expect(page.getByTestId('save-state')).toHaveText('on this device · sent');
+export const isSent = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('on this device · sent');
 
 /** The room is open, this tab has the turn to edit it, and nothing waits. */
 export async function isReady(page: Page): Promise<void> {
@@ -103,13 +89,7 @@ export async function isReady(page: Page): Promise<void> {
 }
 
 /** A room of the test's own, open at a stage and ready to be changed. */
-export async function openRoom(
-  page: Page,
-  server: TestServer,
-  id: string,
-  job: Job,
-  stage: string,
-): Promise<void> {
+export async function openRoom(page: Page, server: TestServer, id: string, job: Job, stage: string): Promise<void> {
   await putRoom(page, server, id, { ...job, title: id });
   await page.goto(`${server.url}/room/${id}/${stage}`);
   await isReady(page);
@@ -165,8 +145,6 @@ export async function drawnMm(drawing: Locator, id: string) {
 
 /** The number that a Figure carries, unrounded, by the start of its label. */
 export async function figureValue(scope: Page | Locator, label: string): Promise<number> {
-  const figure = scope
-    .getByRole('button', { name: new RegExp(`^${label} .*show the working$`) })
-    .first();
+  const figure = scope.getByRole('button', { name: new RegExp(`^${label} .*show the working$`) }).first();
   return Number(await figure.locator('[data-value]').getAttribute('data-value'));
 }

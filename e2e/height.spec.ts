@@ -7,21 +7,18 @@ import { Thumb, expect, figureValue, isReady, isSent, putRoom, savedJob, test } 
 const IN = 25.4;
 
 async function drawnBox(page: Page, id: string) {
-  return page
-    .locator(`[data-testid=face] rect[data-shape="${id}"]`)
-    .evaluate((rect: SVGRectElement) => {
-      const box = rect.getBoundingClientRect();
-      const face = rect.ownerSVGElement!.getBoundingClientRect();
-      return {
-        left: box.left - face.left,
-        right: box.right - face.left,
-        top: box.top - face.top,
-        bottom: box.bottom - face.top,
-      };
-    });
+  return page.locator(`[data-testid=face] rect[data-shape="${id}"]`).evaluate((rect: SVGRectElement) => {
+    const box = rect.getBoundingClientRect();
+    const face = rect.ownerSVGElement!.getBoundingClientRect();
+    return {
+      left: box.left - face.left,
+      right: box.right - face.left,
+      top: box.top - face.top,
+      bottom: box.bottom - face.top,
+    };
+  });
 }
-const scaleOf = async (page: Page) =>
-  Number(await page.getByTestId('face').getAttribute('data-scale'));
+const scaleOf = async (page: Page) => Number(await page.getByTestId('face').getAttribute('data-scale'));
 const withoutTitle = ({ title: _, ...rest }: Plan) => rest;
 
 test('a height by drag and the same height by pad give equal plans', async ({ page, demo }) => {
@@ -52,26 +49,19 @@ test('a height by drag and the same height by pad give equal plans', async ({ pa
   await page.getByTestId('field-choices.centreY').click();
   await page
     .getByTestId('pad-text')
-    .fill(
-      `${Math.floor(dragged / IN)} ${Math.round((dragged / IN - Math.floor(dragged / IN)) * 16)}/16`,
-    );
+    .fill(`${Math.floor(dragged / IN)} ${Math.round((dragged / IN - Math.floor(dragged / IN)) * 16)}/16`);
   await thumb.tap(page.getByTestId('key-done'));
   await isSent(page);
   const [a, b] = [await savedJob(page, demo, 'by-drag'), await savedJob(page, demo, 'by-pad')];
   expect(b.job.choices!.centreY).toBeCloseTo(dragged, 9);
   const round = (p: Plan) =>
     JSON.parse(
-      JSON.stringify(withoutTitle(p), (_, v: unknown) =>
-        typeof v === 'number' ? Number(v.toFixed(6)) : v,
-      ),
+      JSON.stringify(withoutTitle(p), (_, v: unknown) => (typeof v === 'number' ? Number(v.toFixed(6)) : v)),
     ) as unknown;
   expect(round(plan(a.job))).toEqual(round(plan(b.job)));
 });
 
-test('the arrow keys move the set by one division of the tape, with shift by ten', async ({
-  page,
-  demo,
-}) => {
+test('the arrow keys move the set by one division of the tape, with shift by ten', async ({ page, demo }) => {
   await putRoom(page, demo, 'by-keys', { ...guestRoom, title: 'By keys', guessed: ['aim.height'] });
   await page.goto(`${demo.url}/room/by-keys/height`);
   await isReady(page);
@@ -80,21 +70,15 @@ test('the arrow keys move the set by one division of the tape, with shift by ten
   await handle.focus();
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Shift+ArrowUp');
-  await expect
-    .poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre'))
-    .toBeCloseTo(before + (11 * IN) / 16, 6);
+  await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(before + (11 * IN) / 16, 6);
   await isSent(page);
   await expect.poll(async () => (await savedJob(page, demo, 'by-keys')).version).toBe(2);
   // moved by hand, the height is no longer a guess
   expect((await savedJob(page, demo, 'by-keys')).job.guessed).toBeUndefined();
   await page.getByRole('button', { name: 'undo', exact: true }).click();
-  await expect
-    .poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre'))
-    .toBeCloseTo(before, 6);
+  await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(before, 6);
   await page.getByRole('button', { name: 'redo', exact: true }).click();
-  await expect
-    .poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre'))
-    .toBeCloseTo(before + (11 * IN) / 16, 6);
+  await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(before + (11 * IN) / 16, 6);
 });
 
 test('what is drawn is the plan’s millimetres, within a pixel', async ({ page, demo }) => {
@@ -110,10 +94,7 @@ test('what is drawn is the plan’s millimetres, within a pixel', async ({ page,
     // everything else against the set's lower left corner
     const xOf = (mm: number) => set.left + (mm - left) * scale;
     const yOf = (mm: number) => set.bottom - (mm - bottom) * scale;
-    const boxes = [
-      ['plate', plate!],
-      ...guestRoom.room.objects!.map((o) => [o.id, o] as const),
-    ] as const;
+    const boxes = [['plate', plate!], ...guestRoom.room.objects!.map((o) => [o.id, o] as const)] as const;
     for (const [id, mm] of boxes) {
       const box = await drawnBox(page, id);
       for (const [drawn, real] of [
@@ -130,9 +111,7 @@ test('what is drawn is the plan’s millimetres, within a pixel', async ({ page,
       expect(Math.abs(Number(await cross.getAttribute('cy')) - yOf(hole.y))).toBeLessThan(1);
     }
     const bar = page.getByTestId('scale-bar');
-    expect(
-      Number(await bar.getAttribute('data-px')) / Number(await bar.getAttribute('data-mm')),
-    ).toBeCloseTo(scale, 6);
+    expect(Number(await bar.getAttribute('data-px')) / Number(await bar.getAttribute('data-mm'))).toBeCloseTo(scale, 6);
   }
 });
 
@@ -143,19 +122,14 @@ test('tape on the wall never lies over a hole or over other tape', async ({ page
     const boxes = await page
       .locator('[data-label]')
       .evaluateAll((all) =>
-        all.map((g) =>
-          ['x', 'y', 'width', 'height'].map((k) => Number(g.getAttribute(`data-${k}`))),
-        ),
+        all.map((g) => ['x', 'y', 'width', 'height'].map((k) => Number(g.getAttribute(`data-${k}`)))),
       );
     const holes = await page
       .locator('[data-shape^="h"] circle')
-      .evaluateAll((all) =>
-        all.map((c) => [Number(c.getAttribute('cx')), Number(c.getAttribute('cy'))]),
-      );
+      .evaluateAll((all) => all.map((c) => [Number(c.getAttribute('cx')), Number(c.getAttribute('cy'))]));
     expect(boxes.length).toBeGreaterThanOrEqual(2);
     boxes.forEach(([x, y, w, h], i) => {
-      for (const [hx, hy] of holes)
-        expect(hx! > x! && hx! < x! + w! && hy! > y! && hy! < y! + h!).toBe(false);
+      for (const [hx, hy] of holes) expect(hx! > x! && hx! < x! + w! && hy! > y! && hy! < y! + h!).toBe(false);
       for (const [ox, oy, ow, oh] of boxes.slice(i + 1))
         expect(x! < ox! + ow! && ox! < x! + w! && y! < oy! + oh! && oy! < y! + h!).toBe(false);
     });

@@ -20,7 +20,7 @@ test('the three drawings are linked: a drag in the side view moves the set on th
     await expect(page.getByTestId('above').locator(`[data-shape="head-${viewer}"]`)).toHaveCount(1);
     await expect(page.getByTestId('side').locator(`[data-shape="sight-${viewer}"]`)).toHaveCount(1);
   }
-}); // prettier-ignore
+});
 
 test('the customer sees the heights side by side', async ({ page, demo }) => {
   await openRoom(page, demo, 'side-by-side', atticSnug, 'height');
@@ -34,7 +34,7 @@ test('the customer sees the heights side by side', async ({ page, demo }) => {
     expect(boxes[i]!.x).toBeGreaterThan(boxes[i - 1]!.x + boxes[i - 1]!.width - 2);
     expect(Math.abs(boxes[i]!.y - boxes[0]!.y)).toBeLessThan(2);
   }
-}); // prettier-ignore
+});
 
 test('a thing on the wall goes by the arrow keys, one division of the tape at a time', async ({ page, demo }) => {
   await openRoom(page, demo, 'arrows', guestRoom, 'room');
@@ -46,4 +46,4 @@ test('a thing on the wall goes by the arrow keys, one division of the tape at a 
   // a sixteenth of an inch, and ten of them
   await expect.poll(async () => (await moved()).left).toBeCloseTo(left + 25.4 / 16, 9);
   await expect.poll(async () => (await moved()).bottom).toBeCloseTo(bottom + (10 * 25.4) / 16, 9);
-}); // prettier-ignore
+});

@@ -5,10 +5,12 @@ import { expect, isReady, openRoom, sentJob, test, type, unfold } from './fixtur
 
 const { anchors, lags, bits } = demoCatalogue;
 const edges = (...xs: number[]): Evidence[] =>
-  xs.flatMap((x, s) => [1400, 1500].flatMap((y, k): Evidence[] => [
-    { id: `l${s}${k}`, kind: 'edge-left', x: x - 19, y },
-    { id: `r${s}${k}`, kind: 'edge-right', x: x + 19, y },
-  ])); // prettier-ignore
+  xs.flatMap((x, s) =>
+    [1400, 1500].flatMap((y, k): Evidence[] => [
+      { id: `l${s}${k}`, kind: 'edge-left', x: x - 19, y },
+      { id: `r${s}${k}`, kind: 'edge-right', x: x + 19, y },
+    ]),
+  );
 const hollow = (...xs: number[]): Evidence[] =>
   xs.map((x) => ({ id: `n${x}`, kind: 'probe' as const, x, y: 1450, found: 'hollow' as const }));
 
@@ -16,10 +18,27 @@ const hollow = (...xs: number[]): Evidence[] =>
 const missing: Job = {
   ...guestRoom,
   levelReadings: [],
-  mount: { ...guestRoom.mount!, slide: 12, plate: { ...guestRoom.mount!.plate!, slots: [35, 165].flatMap((y) => [-200, -140, 140, 200].map((x) => ({ x, y, length: 40, height: 10 }))) } },
-  evidence: [...edges(1520, 1926, 2332), ...hollow(1610, 1620, 1629, 1640, 1650, 1680, 1690, 1700, 1960, 1970, 1980, 2010, 2020, 2029, 2040, 2050)],
-  looks: [1560, 1700, 1880, 1970, 2290].map((x, i) => ({ id: `k${i}`, x, y: 1550, reach: 400, bay: 'both' as const, found: 'clear' as const })),
-}; // prettier-ignore
+  mount: {
+    ...guestRoom.mount!,
+    slide: 12,
+    plate: {
+      ...guestRoom.mount!.plate!,
+      slots: [35, 165].flatMap((y) => [-200, -140, 140, 200].map((x) => ({ x, y, length: 40, height: 10 }))),
+    },
+  },
+  evidence: [
+    ...edges(1520, 1926, 2332),
+    ...hollow(1610, 1620, 1629, 1640, 1650, 1680, 1690, 1700, 1960, 1970, 1980, 2010, 2020, 2029, 2040, 2050),
+  ],
+  looks: [1560, 1700, 1880, 1970, 2290].map((x, i) => ({
+    id: `k${i}`,
+    x,
+    y: 1550,
+    reach: 400,
+    bay: 'both' as const,
+    found: 'clear' as const,
+  })),
+};
 
 test('three schools on one room: one stops, one minds, one follows the pack', async ({ page, demo }) => {
   await openRoom(page, demo, 'three-schools', { ...missing, anchors, lags, bits }, 'holes');
@@ -38,10 +57,20 @@ test('three schools on one room: one stops, one minds, one follows the pack', as
   await expect(page.getByTestId('hole-h1')).toHaveCount(0);
   await expect(page.getByTestId('finding-no-stud-in-slots')).toBeVisible();
   expect((await sentJob(page, demo, 'three-schools')).fixing!.school).toBe('studs-only');
-}); // prettier-ignore
+});
 
-test('an arm on anchors: refused, then stopped with its numbers until somebody says that they have read it', async ({ page, demo }) => {
-  const arm = { ...missing.mount!, type: 'full-motion' as const, depth: { folded: 60, extended: 300 }, swivel: { left: 45, right: 45 }, mass: 3, movingMass: 1 };
+test('an arm on anchors: refused, then stopped with its numbers until somebody says that they have read it', async ({
+  page,
+  demo,
+}) => {
+  const arm = {
+    ...missing.mount!,
+    type: 'full-motion' as const,
+    depth: { folded: 60, extended: 300 },
+    swivel: { left: 45, right: 45 },
+    mass: 3,
+    movingMass: 1,
+  };
   const light = { ...missing.screen, mass: 2.5 };
   await openRoom(page, demo, 'arm-anchors', { ...missing, mount: arm, screen: light }, 'holes');
   await expect(page.getByTestId('hole-h1')).toHaveCount(0);
@@ -54,9 +83,12 @@ test('an arm on anchors: refused, then stopped with its numbers until somebody s
   const { fixing } = await sentJob(page, demo, 'arm-anchors');
   expect(fixing!.acknowledged).toMatchObject([{ code: 'arm-on-anchors' }]);
   await expect(page.getByTestId('fixing-rated-anchors')).toContainText(/mind$/);
-}); // prettier-ignore
+});
 
-test('in mid-job: 6 mm of drift, then wood where hollow was expected; nothing is lost on a reload', async ({ page, demo }) => {
+test('in mid-job: 6 mm of drift, then wood where hollow was expected; nothing is lost on a reload', async ({
+  page,
+  demo,
+}) => {
   const job: Job = { ...missing, fixing: { school: 'rated-anchors' } };
   await openRoom(page, demo, 'mid-job', job, 'holes');
   const before = plan(job, { catalogue: demoCatalogue }).holes!;
@@ -96,29 +128,40 @@ test('in mid-job: 6 mm of drift, then wood where hollow was expected; nothing is
   expect(met).toMatchObject({ result: 'stud', into: 'board' });
   const again = plan(saved, { catalogue: demoCatalogue });
   expect(again.holes!.find((h) => h.id === 'h1')!.done).toBe(true);
-  for (const h of again.holes!.filter((o) => o.into === 'board' && !o.done)) expect(Math.abs(h.x - met.x)).toBeGreaterThan(25);
+  for (const h of again.holes!.filter((o) => o.into === 'board' && !o.done))
+    expect(Math.abs(h.x - met.x)).toBeGreaterThan(25);
   await page.reload();
   await expect(ladder).not.toContainText('Mark 1 of');
   // and undo takes the last word back
   await page.getByRole('button', { name: 'undo' }).click();
   expect((await sentJobOf(page, demo, 'mid-job')).drilled).toHaveLength(1);
-}); // prettier-ignore
+});
 
 /** The ladder shows no save state: what the server has is asked until it is there. */
-async function sentJobOf(page: Parameters<typeof sentJob>[0], server: Parameters<typeof sentJob>[1], id: string): Promise<Job> {
+async function sentJobOf(
+  page: Parameters<typeof sentJob>[0],
+  server: Parameters<typeof sentJob>[1],
+  id: string,
+): Promise<Job> {
   let last = '';
   await expect
-    .poll(async () => {
-      const now = await (await page.request.get(`${server.url}/api/rooms/${id}`)).text();
-      const same = now === last;
-      last = now;
-      return same;
-    }, { intervals: [700, 700, 700] })
+    .poll(
+      async () => {
+        const now = await (await page.request.get(`${server.url}/api/rooms/${id}`)).text();
+        const same = now === last;
+        last = now;
+        return same;
+      },
+      { intervals: [700, 700, 700] },
+    )
     .toBe(true);
   return (JSON.parse(last) as { job: Job }).job;
-} // prettier-ignore
+}
 
-test('one mark at a time to the end: from the floor once, then from the level line; read aloud in the same words', async ({ page, demo }) => {
+test('one mark at a time to the end: from the floor once, then from the level line; read aloud in the same words', async ({
+  page,
+  demo,
+}) => {
   await page.addInitScript(() => {
     const said: string[] = [];
     Object.assign(window, { said });
@@ -142,7 +185,7 @@ test('one mark at a time to the end: from the floor once, then from the level li
   await expect(page.getByTestId('ladder')).toContainText('Washers under the heads');
   const { drilled } = await sentJobOf(page, demo, 'to-the-end');
   expect(drilled!.map((d) => [d.hole, d.result])).toEqual(holes.map((h) => [h.id, 'good']));
-}); // prettier-ignore
+});
 
 test('something felt at the wall stops the ticking; a load over what it may hold does too', async ({ page, demo }) => {
   await openRoom(page, demo, 'felt-ladder', guestRoom, 'holes');
@@ -152,9 +195,12 @@ test('something felt at the wall stops the ticking; a load over what it may hold
   await page.getByTestId('felt-close').click();
   await expect(page.getByTestId('ladder-stop')).toContainText('Something was felt');
   await expect(page.getByTestId('tick-good')).toBeDisabled();
-}); // prettier-ignore
+});
 
-test('loads: a force that a lag may hold opens its working, down to the reduction of its mode', async ({ page, demo }) => {
+test('loads: a force that a lag may hold opens its working, down to the reduction of its mode', async ({
+  page,
+  demo,
+}) => {
   const job: Job = { ...guestRoom, anchors, lags, bits };
   await openRoom(page, demo, 'loads', job, 'holes');
   const made = plan(job).loads!;
@@ -163,11 +209,14 @@ test('loads: a force that a lag may hold opens its working, down to the reductio
   await expect(first).toContainText(`${Math.ceil(made.fasteners[0]!.utilisation * 100)} %`);
   await first.getByRole('button', { name: /^may across/ }).click();
   await expect(page.getByTestId('working-sheet')).toContainText('yield load');
-  await page.getByTestId('working-sheet').getByRole('button', { name: /^yield load, reduced/ }).click();
+  await page
+    .getByTestId('working-sheet')
+    .getByRole('button', { name: /^yield load, reduced/ })
+    .click();
   await expect(page.getByTestId('working-sheet')).toContainText('reduction of its mode');
   await page.keyboard.press('Escape');
   await expect(page.getByTestId('working-sheet')).toHaveCount(0);
-}); // prettier-ignore
+});
 
 test('an arm: what it uses as it comes out, drawn and as a table', async ({ page, demo }) => {
   await page.goto(`${demo.url}/room/breakfast-bar/holes`);
@@ -178,7 +227,7 @@ test('an arm: what it uses as it comes out, drawn and as a table', async ({ page
   expect(await rows.count()).toBeGreaterThan(5);
   await expect(rows.last()).toContainText(/mm out/);
   await expect(rows.last()).toContainText('%');
-}); // prettier-ignore
+});
 
 test('the kit: no rating, no answer; the rating of the pack, and the same wall holds', async ({ page, demo }) => {
   const kit = [{ ...anchors![0]!, tension: undefined, shear: undefined }];
@@ -199,10 +248,19 @@ test('the kit: no rating, no answer; the rating of the pack, and the same wall h
   await type(page, 'anchors.strap-5.shear', '1000 N');
   await expect(page.getByTestId('hole-h1')).toContainText('into board');
   expect((await sentJob(page, demo, 'kit')).anchors).toMatchObject([{ id: 'strap-5', tension: 1000, shear: 1000 }]);
-}); // prettier-ignore
+});
 
 test('light things: a shelf takes the anchor that its load asks for', async ({ page, demo }) => {
-  const shelf = { id: 's1', kind: 'shelf' as const, name: 'key shelf', left: 300, right: 700, bottom: 1200, top: 1320, out: 150 };
+  const shelf = {
+    id: 's1',
+    kind: 'shelf' as const,
+    name: 'key shelf',
+    left: 300,
+    right: 700,
+    bottom: 1200,
+    top: 1320,
+    out: 150,
+  };
   const objects = [...(guestRoom.room.objects ?? []), shelf];
   await openRoom(page, demo, 'light', { ...guestRoom, room: { ...guestRoom.room, objects } }, 'holes');
   await unfold(page, 'light things on this wall');
@@ -211,7 +269,7 @@ test('light things: a shelf takes the anchor that its load asks for', async ({ p
   await type(page, 'room.objects.s1.mass', '14 kg');
   await expect(page.getByTestId('light-s1')).toContainText('stop');
   await expect(page.getByTestId('finding-light-heavy')).toContainText('It goes into wood');
-}); // prettier-ignore
+});
 
 test('the shown way is taken: the least change moves the set, and holes are there', async ({ page, demo }) => {
   const job: Job = { ...missing, fixing: { school: 'studs-only' }, evidence: edges(1660, 2066, 2472) };
@@ -220,7 +278,7 @@ test('the shown way is taken: the least change moves the set, and holes are ther
   await page.getByTestId('do-change').click();
   await expect(page.getByTestId('hole-h1')).toBeVisible();
   expect((await sentJob(page, demo, 'least')).choices!.centreX).toBeDefined();
-}); // prettier-ignore
+});
 
 test('parts and bits to take, for the plan and its second best', async ({ page, demo }) => {
   await openRoom(page, demo, 'parts', { ...guestRoom, fixing: { school: 'stud-first' } }, 'holes');
@@ -230,4 +288,4 @@ test('parts and bits to take, for the plan and its second best', async ({ page, 
   await expect(parts.getByTestId('part-washer').first()).toContainText('4 washers');
   await expect(parts).toContainText('besides, for the second best');
   await expect(parts).toContainText('toggle');
-}); // prettier-ignore
+});

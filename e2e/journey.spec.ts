@@ -50,13 +50,8 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
 
   await expect(byId('primary-action')).toHaveText('Height');
   await tap('primary-action');
-  expect(await figureValue(byId('school-eyes'), 'centre, centre at the eyes')).toBeCloseTo(
-    42.5 * IN,
-    6,
-  );
-  expect(
-    await figureValue(byId('school-bottom-band'), 'centre, bottom edge in a band'),
-  ).toBeCloseTo(54.5 * IN, 6);
+  expect(await figureValue(byId('school-eyes'), 'centre, centre at the eyes')).toBeCloseTo(42.5 * IN, 6);
+  expect(await figureValue(byId('school-bottom-band'), 'centre, bottom edge in a band')).toBeCloseTo(54.5 * IN, 6);
   await thumb.tap(byId('school-above').getByRole('radio'));
   expect(await figureValue(byId('thumb-bar'), 'bottom')).toBeCloseTo(38 * IN, 6);
   expect(await figureValue(byId('thumb-bar'), 'centre')).toBeCloseTo(50.5 * IN, 6);
@@ -99,10 +94,7 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
   await tap('stage-level');
   await tap('add-reading');
   await thumb.keys('0 . 3', 'done');
-  await page
-    .getByRole('radiogroup', { name: 'turned end for end' })
-    .getByRole('radio', { name: 'yes' })
-    .click();
+  await page.getByRole('radiogroup', { name: 'turned end for end' }).getByRole('radio', { name: 'yes' }).click();
   await tap('add-reading');
   await thumb.keys('0 . 1', 'done');
   expect(await figureValue(byId('thumb-bar'), 'slope')).toBeCloseTo(0.2, 9);

@@ -22,15 +22,10 @@ test('keys: digits go to stages, u changes units, undo and redo; none of it insi
   await page.getByTestId('field-choices.centreY').click();
   await page.getByTestId('pad-text').fill('58 3/8');
   await page.keyboard.press('Enter');
-  await expect
-    .poll(async () => (await savedJob(page, demo, 'keys')).job.choices?.centreY)
-    .toBeCloseTo(1482.725, 9);
+  await expect.poll(async () => (await savedJob(page, demo, 'keys')).job.choices?.centreY).toBeCloseTo(1482.725, 9);
 });
 
-test('the drawings stand beside the inputs: face, side and above at once', async ({
-  page,
-  demo,
-}) => {
+test('the drawings stand beside the inputs: face, side and above at once', async ({ page, demo }) => {
   await page.goto(`${demo.url}/room/guest-room/height`);
   await expect(page.locator('[data-shape="set"]')).toHaveCount(1);
   const panel = (await page.getByTestId('panel').boundingBox())!;

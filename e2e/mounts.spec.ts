@@ -15,10 +15,7 @@ test('the seats ask for a type, with the angles that led to it', async ({ page, 
   await expect(page.getByTestId('working-sheet')).toContainText("eye to the set's face");
 });
 
-test('every mount with its reasons; the one that fails least is named as nearest', async ({
-  page,
-  empty,
-}) => {
+test('every mount with its reasons; the one that fails least is named as nearest', async ({ page, empty }) => {
   await openRoom(page, empty, 'why', guestRoom, 'mount');
   const row = page.getByTestId('mount-louvre-2');
   await page.getByTestId('why-louvre-2').click();
@@ -65,13 +62,11 @@ test('three mounts side by side, and one of them picked', async ({ page, empty }
   await page.getByTestId('compare').click();
   const sheet = page.getByTestId('compare-sheet');
   const cells = async (name: string) =>
-    sheet.getByRole('row', { name: new RegExp(`^${name}`) }).getByRole('cell').allTextContents(); // prettier-ignore
-  await expect(sheet.getByRole('columnheader')).toHaveText([
-    /^\s*$/,
-    'Batten 2',
-    'Pintle 1',
-    'Louvre 3',
-  ]);
+    sheet
+      .getByRole('row', { name: new RegExp(`^${name}`) })
+      .getByRole('cell')
+      .allTextContents();
+  await expect(sheet.getByRole('columnheader')).toHaveText([/^\s*$/, 'Batten 2', 'Pintle 1', 'Louvre 3']);
   expect(await cells('type')).toEqual(['fixed', 'full motion', 'tilt']);
   expect(await cells('tilts down')).toEqual(['–', '15°', '15°']);
   // folded 26 + 4, 58 + 4, 52 + 9 mm; out 400 + 60 mm

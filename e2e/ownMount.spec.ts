@@ -14,18 +14,14 @@ const LABEL = {
   folded: '2',
 };
 const fill = async (page: Page, fields: Record<string, string>) => {
-  for (const [name, text] of Object.entries(fields))
-    await page.getByTestId(`form-${name}`).fill(text);
+  for (const [name, text] of Object.entries(fields)) await page.getByTestId(`form-${name}`).fill(text);
 };
 const served = async (page: Page, url: string) => {
   const catalogue = (await (await page.request.get(`${url}/api/catalogue`)).json()) as Catalogue;
   return catalogue.mounts;
 };
 
-test('a mount from its label alone is ranked at once; its plate is measured for the holes', async ({
-  page,
-  demo,
-}) => {
+test('a mount from its label alone is ranked at once; its plate is measured for the holes', async ({ page, demo }) => {
   await openRoom(page, demo, 'own', guestRoom, 'mount');
   await page.getByTestId('own-mount').click();
   await fill(page, LABEL);
@@ -75,10 +71,7 @@ test('a mount from its label alone is ranked at once; its plate is measured for 
     .toBeCloseTo(7 * 25.4, 9);
 });
 
-test('a label that cannot be is refused at the field, and what was typed stays', async ({
-  page,
-  demo,
-}) => {
+test('a label that cannot be is refused at the field, and what was typed stays', async ({ page, demo }) => {
   await page.goto(`${demo.url}/catalogue/new`);
   await fill(page, { ...LABEL, name: ' ', maxMass: 'heavy', patternMin: '200' });
   await page.getByTestId('wall-timber-stud').click();
@@ -98,15 +91,10 @@ test('a label that cannot be is refused at the field, and what was typed stays',
   await expect(page.getByTestId('form-fault')).toHaveCount(0);
   await page.getByTestId('save-mount').click();
   await expect(page).toHaveURL(/catalogue\/trestle-8$/);
-  await expect
-    .poll(async () => (await served(page, demo.url)).find((m) => m.id === 'trestle-8')?.maxMass)
-    .toBe(20);
+  await expect.poll(async () => (await served(page, demo.url)).find((m) => m.id === 'trestle-8')?.maxMass).toBe(20);
 });
 
-test('what was typed is there again after leaving, until it is saved or dropped', async ({
-  page,
-  demo,
-}) => {
+test('what was typed is there again after leaving, until it is saved or dropped', async ({ page, demo }) => {
   await page.goto(`${demo.url}/catalogue/new`);
   await fill(page, { name: 'Half a mount', maxMass: '4x', folded: '2 1/' });
   await page.getByTestId('choice-corner').click();
@@ -162,10 +150,7 @@ test('an edit keeps the earlier version, archiving takes it out of the lists, bo
   await expect.poll(async () => (await find()).archived).toBeUndefined();
 });
 
-test('a mount entered without the server is used at once and sent when it is back', async ({
-  page,
-  watch,
-}) => {
+test('a mount entered without the server is used at once and sent when it is back', async ({ page, watch }) => {
   watch.allow(/ERR_CONNECTION_REFUSED|Failed to load resource/);
   const server = await testServer('demo');
   try {
@@ -184,4 +169,4 @@ test('a mount entered without the server is used at once and sent when it is bac
   } finally {
     await server.kill();
   }
-}); // prettier-ignore
+});

@@ -68,10 +68,7 @@ async function followAdvice(page: Page) {
   throw new Error('the advice did not come to an end');
 }
 
-test('a hidden wall: its studs found with the finder, every hole in wood, nothing met, 100', async ({
-  page,
-  demo,
-}) => {
+test('a hidden wall: its studs found with the finder, every hole in wood, nothing met, 100', async ({ page, demo }) => {
   await begin(page, demo.url, 14, 5);
   expect(await followAdvice(page)).toContain('every hole is in wood, at least 98 in 100');
   // every stud that was found carries its tape, and each hole its word
@@ -130,17 +127,13 @@ test('the same wall drilled without looking meets the cable', async ({ page, dem
   await expect(page.getByTestId('practice-score')).toContainText('Met a cable with a lag.');
 });
 
-test('magnet, poke, keys, and a wall in hand that a reload does not lose', async ({
-  page,
-  demo,
-}) => {
+test('magnet, poke, keys, and a wall in hand that a reload does not lose', async ({ page, demo }) => {
   await begin(page, demo.url, 14, 5);
   await page.getByTestId('choice-magnet').click();
   const tool = page.getByTestId('tool');
   await tool.focus();
   const from = Number(await tool.getAttribute('data-x'));
-  for (let i = 0; i < 70 && (await offered(page).count()) === 0; i++)
-    await page.keyboard.press('Shift+ArrowRight');
+  for (let i = 0; i < 70 && (await offered(page).count()) === 0; i++) await page.keyboard.press('Shift+ArrowRight');
   expect(Number(await tool.getAttribute('data-x'))).toBeGreaterThan(from);
   await offered(page).first().click();
   await expect(page.getByRole('button', { name: /^take away the board screw at/ })).toBeVisible();

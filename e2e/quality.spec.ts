@@ -58,19 +58,12 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean 
 ];
 
 for (const scheme of ['light', 'dark'] as const)
-  test(`axe finds nothing serious, every target is large enough (${scheme})`, async ({
-    page,
-    demo,
-  }) => {
+  test(`axe finds nothing serious, every target is large enough (${scheme})`, async ({ page, demo }) => {
     // many pages, each gone through by axe: slow on a busy machine, and nothing hangs
     test.slow();
     await page.emulateMedia({ colorScheme: scheme });
     const clean = async (what: string) =>
-      expect([what, await seriousFaults(page, scheme), await smallTargets(page)]).toEqual([
-        what,
-        [],
-        [],
-      ]);
+      expect([what, await seriousFaults(page, scheme), await smallTargets(page)]).toEqual([what, [], []]);
     for (const { path, shown, open = [], together } of PAGES) {
       await page.goto(`${demo.url}${path}`);
       await expect(page.getByTestId(shown).first()).toBeVisible();
@@ -89,10 +82,7 @@ for (const scheme of ['light', 'dark'] as const)
     await clean('pad');
   });
 
-test('on a phone with the browser’s bars the action and the three numbers are in sight', async ({
-  page,
-  demo,
-}) => {
+test('on a phone with the browser’s bars the action and the three numbers are in sight', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 664 });
   for (const stage of STAGES) {
     await page.goto(`${demo.url}/room/guest-room/${stage}`);
@@ -100,9 +90,7 @@ test('on a phone with the browser’s bars the action and the three numbers are 
     const numbers = page.getByTestId('thumb-bar').getByTestId('figure');
     await expect(numbers).toHaveCount(3);
     for (const i of [0, 1, 2]) await expect(numbers.nth(i)).toBeInViewport({ ratio: 1 });
-    expect(
-      await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth),
-    ).toBe(true);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
   }
 });
 

@@ -6,7 +6,11 @@ import { dragBy, expect, figureValue, openRoom, sentJob, test, unfold } from './
 async function drawnAngles(page: Page, viewers: readonly string[]): Promise<number[]> {
   return page.getByTestId('above').evaluate((svg, ids) => {
     const d = svg.querySelector('[data-shape="set-cut"]')!.getAttribute('d')!;
-    const p = d.replace('Z', '').slice(1).split('L').map((xy) => xy.trim().split(' ').map(Number));
+    const p = d
+      .replace('Z', '')
+      .slice(1)
+      .split('L')
+      .map((xy) => xy.trim().split(' ').map(Number));
     // back left, back right, front right, front left; on the screen y runs down, out of the wall
     const front = [(p[2]![0]! + p[3]![0]!) / 2, (p[2]![1]! + p[3]![1]!) / 2];
     const back = [(p[0]![0]! + p[1]![0]!) / 2, (p[0]![1]! + p[1]![1]!) / 2];
@@ -18,14 +22,11 @@ async function drawnAngles(page: Page, viewers: readonly string[]): Promise<numb
       return ((seat - looks) * 180) / Math.PI;
     });
   }, viewers);
-} // prettier-ignore
+}
 
 const sees = (page: Page, id: string) => figureValue(page.getByTestId(`seat-${id}`), 'sees it now');
 
-test('the arm is dragged until the sofa and the rowing machine both see the set', async ({
-  page,
-  demo,
-}) => {
+test('the arm is dragged until the sofa and the rowing machine both see the set', async ({ page, demo }) => {
   await openRoom(page, demo, 'snug', atticSnug, 'reach');
   // folded, the rower is past 30 degrees and the row says so
   expect(Math.abs(await sees(page, 'v2'))).toBeGreaterThan(30);
@@ -50,10 +51,7 @@ test('the arm is dragged until the sofa and the rowing machine both see the set'
   expect((await sentJob(page, demo, 'snug')).choices).toEqual(atticSnug.choices);
 });
 
-test('each seat has its best pose, one pose serves all, and the way there plays', async ({
-  page,
-  demo,
-}) => {
+test('each seat has its best pose, one pose serves all, and the way there plays', async ({ page, demo }) => {
   await openRoom(page, demo, 'poses', atticSnug, 'reach');
   await page.getByTestId('bring-v2').click();
   expect(Math.abs(await sees(page, 'v2'))).toBeLessThan(0.1);
@@ -79,10 +77,7 @@ test('each seat has its best pose, one pose serves all, and the way there plays'
   expect(await figureValue(page.getByTestId('thumb-bar'), 'out')).toBeCloseTo(66, 6);
 });
 
-test('keys move and turn it, the wall stops it, and it is said what did', async ({
-  page,
-  demo,
-}) => {
+test('keys move and turn it, the wall stops it, and it is said what did', async ({ page, demo }) => {
   await openRoom(page, demo, 'arm-keys', atticSnug, 'reach');
   const out = () => figureValue(page.getByTestId('thumb-bar'), 'out');
   const before = await out();
@@ -99,10 +94,7 @@ test('keys move and turn it, the wall stops it, and it is said what did', async 
   expect(Math.abs(559 * Math.sin(yaw) - 66 - 60 * Math.cos(yaw))).toBeLessThan(0.5);
 });
 
-test('a tap on the floor: stand there, bring the set, sit somebody down, undo', async ({
-  page,
-  demo,
-}) => {
+test('a tap on the floor: stand there, bring the set, sit somebody down, undo', async ({ page, demo }) => {
   await openRoom(page, demo, 'stand', breakfastBar, 'reach');
   const floor = (await page.getByTestId('floor').boundingBox())!;
   await page.getByTestId('floor').click({ position: { x: 60, y: floor.height - 60 } });
@@ -143,11 +135,13 @@ test('the map of the floor comes from a worker, and goes again', async ({ page, 
         const point = (svg as unknown as SVGSVGElement).createSVGPoint();
         point.x = box.x + x * scale;
         point.y = box.y + box.height + z * scale;
-        const hit = [...svg.querySelectorAll('path')].filter((p) => p.dataset.shape?.startsWith('map-') && p.isPointInFill(point));
+        const hit = [...svg.querySelectorAll('path')].filter(
+          (p) => p.dataset.shape?.startsWith('map-') && p.isPointInFill(point),
+        );
         return hit.map((p) => p.dataset.shape);
       },
       { x, z },
-    ); // prettier-ignore
+    );
   expect(await at(1950, 2500)).toEqual(['map-good']);
   expect(await at(100, 120)).toEqual(['map-poor']);
   await page.getByTestId('coverage').click();
@@ -167,12 +161,15 @@ test('the fold is chosen with what it does to the plate; room and cable have the
   expect((await sentJob(page, demo, 'folds')).choices).toMatchObject({ fold: 'right' });
   await unfold(page, 'cable at full reach');
   // both links, the head, three joints of 100, less the folded run: the plan file's own example
-  expect(await figureValue(page.getByTestId('cable'), 'slack, folded, for the full reach')).toBeCloseTo(292 + 165 + 300 - Math.hypot(127, 3), 6);
+  expect(await figureValue(page.getByTestId('cable'), 'slack, folded, for the full reach')).toBeCloseTo(
+    292 + 165 + 300 - Math.hypot(127, 3),
+    6,
+  );
   await unfold(page, 'room below');
   await expect(page.getByTestId('swing')).toContainText('low bookcase');
   await page.getByTestId('swing').getByRole('button').first().click();
   await expect(page.getByTestId('working-sheet')).toBeVisible();
-}); // prettier-ignore
+});
 
 test('a mount that does not turn far enough says why, and which would; one that does not move says so', async ({
   page,

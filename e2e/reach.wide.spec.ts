@@ -1,10 +1,7 @@
 import { atticSnug } from '@steddo/samples';
 import { drawnMm, expect, figureValue, openRoom, test } from './fixtures';
 
-test('above, face and side are one: what the arm does shows in all three', async ({
-  page,
-  demo,
-}) => {
+test('above, face and side are one: what the arm does shows in all three', async ({ page, demo }) => {
   await openRoom(page, demo, 'linked', atticSnug, 'reach');
   await expect(page.getByTestId('canvas')).toHaveCount(3);
   await page.getByTestId('bring-v2').click();

@@ -6,10 +6,7 @@ import { guestRoom } from '@steddo/samples';
 import { Thumb, expect, figureValue, isReady, isSent, putRoom, savedJob, test } from './fixtures';
 import { MAIN, freePort } from './server';
 
-test('a room in millimetres: the pad has no fractions and steps by a millimetre', async ({
-  page,
-  demo,
-}) => {
+test('a room in millimetres: the pad has no fractions and steps by a millimetre', async ({ page, demo }) => {
   await page.goto(demo.url);
   const thumb = new Thumb(page);
   await page.getByRole('radio', { name: 'millimetres' }).click();
@@ -45,10 +42,7 @@ test('a room gets a name, and the list shows it with what it lacks', async ({ pa
   await expect(page.getByTestId('room-to-name')).toContainText('needs 2 studs; the marks show 0');
 });
 
-test('a mark that is taken away takes its stud with it, and undo brings both back', async ({
-  page,
-  demo,
-}) => {
+test('a mark that is taken away takes its stud with it, and undo brings both back', async ({ page, demo }) => {
   const evidence = [{ id: 'e1', kind: 'centre' as const, x: 1600, y: 1400 }];
   await putRoom(page, demo, 'marks', { ...guestRoom, title: 'Marks', evidence });
   await page.goto(`${demo.url}/room/marks/wall`);

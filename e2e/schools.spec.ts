@@ -20,7 +20,7 @@ const room: Job = {
   },
   evidence: [],
   aim: { height: 'eyes', centre: { on: 'wall' } },
-}; // prettier-ignore
+};
 delete room.choices;
 delete room.levelReadings;
 delete room.drilled;
@@ -28,8 +28,7 @@ delete room.drilled;
 test('the seven schools, each with this room’s answer', async ({ page, demo }) => {
   await openRoom(page, demo, 'seven', room, 'height');
   const thumb = page.getByTestId('thumb-bar');
-  const follow = (school: string) =>
-    page.getByTestId(`school-${school}`).getByRole('radio').click();
+  const follow = (school: string) => page.getByTestId(`school-${school}`).getByRole('radio').click();
   const centre = () => figureValue(thumb, 'centre');
   // centre at the eyes
   await expect.poll(centre).toBeCloseTo(1000, 6);
@@ -69,7 +68,7 @@ test('the seven schools, each with this room’s answer', async ({ page, demo })
   await page.getByTestId('stage-height').click();
   await expect.poll(centre).toBeCloseTo(900, 6);
   await expect(page.getByTestId('school-eyes')).toContainText('moved 500 mm: the furniture');
-}); // prettier-ignore
+});
 
 test('the set is dragged in the side view, and face and numbers go with it', async ({ page, demo }) => {
   await openRoom(page, demo, 'side', room, 'height');
@@ -93,8 +92,10 @@ test('the set is dragged in the side view, and face and numbers go with it', asy
   await page.keyboard.press('Tab');
   await page.getByTestId('side-handle').focus();
   await page.keyboard.press('ArrowDown');
-  await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(job.choices!.centreY! - 1, 6);
-}); // prettier-ignore
+  await expect
+    .poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre'))
+    .toBeCloseTo(job.choices!.centreY! - 1, 6);
+});
 
 test('the set is dragged along the wall from above, and keeps its height', async ({ page, demo }) => {
   await openRoom(page, demo, 'above', room, 'height');
@@ -106,8 +107,10 @@ test('the set is dragged along the wall from above, and keeps its height', async
   expect(choices!.centreY).toBeUndefined();
   await page.getByTestId('above-handle').focus();
   await page.keyboard.press('ArrowLeft');
-  await expect.poll(async () => (await sentJob(page, demo, 'above')).choices!.centreX).toBeCloseTo(choices!.centreX! - 1, 9);
-}); // prettier-ignore
+  await expect
+    .poll(async () => (await sentJob(page, demo, 'above')).choices!.centreX)
+    .toBeCloseTo(choices!.centreX! - 1, 9);
+});
 
 test('marks from the floor and from the top edge of the set', async ({ page, demo }) => {
   await openRoom(page, demo, 'two-ends', room, 'height');
@@ -117,12 +120,21 @@ test('marks from the floor and from the top edge of the set', async ({ page, dem
   // the set's top is at 1300
   expect(await figureValue(row, 'hook, from the floor')).toBeCloseTo(hook, 6);
   expect(await figureValue(row, 'hook, below the top')).toBeCloseTo(1300 - hook, 6);
-  expect(await figureValue(page.getByTestId('mark-plate-bottom'), 'plate bottom, below the top')).toBeCloseTo(1300 - (hook - 185), 6);
-}); // prettier-ignore
+  expect(await figureValue(page.getByTestId('mark-plate-bottom'), 'plate bottom, below the top')).toBeCloseTo(
+    1300 - (hook - 185),
+    6,
+  );
+});
 
 test('settled marks of two people: everybody counts once, however many tries', async ({ page, demo }) => {
   const second = { id: 'v2', name: 'the chair', eye: 1000, distance: 2500, posture: 'seated' as const };
-  await openRoom(page, demo, 'settled', { ...room, room: { ...room.room, viewers: [...room.room.viewers!, second] } }, 'height');
+  await openRoom(
+    page,
+    demo,
+    'settled',
+    { ...room, room: { ...room.room, viewers: [...room.room.viewers!, second] } },
+    'height',
+  );
   await unfold(page, 'settled marks');
   const mark = async (viewer: string, tries: string[]) => {
     await page.getByTestId(`settle-${viewer}`).click();
@@ -136,18 +148,28 @@ test('settled marks of two people: everybody counts once, however many tries', a
   await mark('v2', ['1400']);
   // means 1200 and 1400: 1300, not the 1250 of four marks in one heap
   await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(1300, 6);
-  expect((await sentJob(page, demo, 'settled')).room.viewers!.map((v) => v.settled)).toEqual([[1180, 1200, 1220], [1400]]);
+  expect((await sentJob(page, demo, 'settled')).room.viewers!.map((v) => v.settled)).toEqual([
+    [1180, 1200, 1220],
+    [1400],
+  ]);
   // without a mark of her own the one in the chair counts by her eyes, 1000
   await page.getByRole('button', { name: 'take this mark of the chair away' }).click();
   await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(1100, 6);
-}); // prettier-ignore
+});
 
 test('no height works: the two that collide are named, with the least that gives way, and a way sideways', async ({
   page,
   demo,
 }) => {
   // between a cabinet to 1500 and a shelf at 2100 there are 600; the set needs 620: 20 too little
-  const tight = { ...room, screen: { ...room.screen, height: 620 }, room: { ...room.room, objects: room.room.objects!.map((o) => (o.id === 'o1' ? { ...o, top: 1500, left: 1400, right: 2600 } : o)) } };
+  const tight = {
+    ...room,
+    screen: { ...room.screen, height: 620 },
+    room: {
+      ...room.room,
+      objects: room.room.objects!.map((o) => (o.id === 'o1' ? { ...o, top: 1500, left: 1400, right: 2600 } : o)),
+    },
+  };
   await openRoom(page, demo, 'tight', tight, 'height');
   const card = page.getByTestId('conflict');
   await expect(card).toBeVisible();
@@ -164,7 +186,7 @@ test('no height works: the two that collide are named, with the least that gives
   expect(x <= 1500 - 500 + 0.01 || x >= 2500 + 500 - 0.01 || x <= 1400 - 500 + 0.01).toBe(true);
   await page.getByRole('button', { name: 'undo', exact: true }).click();
   await expect(card).toBeVisible();
-}); // prettier-ignore
+});
 
 test('measured on the set wins over the drawing of the mount; 5 mm apart is said', async ({ page, demo }) => {
   await openRoom(page, demo, 'measured', room, 'height');
@@ -196,7 +218,7 @@ test('measured on the set wins over the drawing of the mount; 5 mm apart is said
   await page.getByRole('button', { name: 'take the hook away' }).first().click();
   await measure('bottom', 'row:0', '250');
   await expect.poll(hook).toBeCloseTo(700 + 250 - 35 + 185, 6);
-}); // prettier-ignore
+});
 
 test('distance bounds, and where everybody is within them', async ({ page, demo }) => {
   await openRoom(page, demo, 'far', room, 'height');
@@ -204,10 +226,12 @@ test('distance bounds, and where everybody is within them', async ({ page, demo 
   const table = page.getByTestId('distances');
   await expect(table).toContainText('the sofa');
   // 1000 wide: 30 degrees across ask for 500 / tan 15 = 1866, 40 degrees for 500 / tan 20 = 1374 (SMPTE EG 18, from memory)
-  const labels = await table.getByRole('button', { name: /show the working$/ }).evaluateAll((all) => all.map((e) => Number(e.querySelector('[data-value]')?.getAttribute('data-value'))));
+  const labels = await table
+    .getByRole('button', { name: /show the working$/ })
+    .evaluateAll((all) => all.map((e) => Number(e.querySelector('[data-value]')?.getAttribute('data-value'))));
   for (const expected of [500 / Math.tan(Math.PI / 12), 500 / Math.tan(Math.PI / 9)])
     expect(labels.some((mm) => Math.abs(mm - expected) < 1e-6)).toBe(true);
-}); // prettier-ignore
+});
 
 test('sideways: the fold puts the plate to one side of the set or the other, and sag raises plate and hook alone', async ({
   page,
@@ -236,4 +260,4 @@ test('sideways: the fold puts the plate to one side of the set or the other, and
   expect(await figureValue(thumb, 'bottom')).toBeCloseTo(bottom, 6);
   await part.getByRole('button', { name: 'let the plan choose again' }).click();
   expect((await sentJob(page, demo, 'fold')).choices!.centreX).toBeUndefined();
-}); // prettier-ignore
+});

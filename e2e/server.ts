@@ -61,12 +61,7 @@ export async function testServer(seed: 'demo' | 'catalogue'): Promise<TestServer
 }
 
 /** Runs a program to its end: what it said and how it ended. */
-export async function runToEnd(
-  command: string,
-  args: string[],
-  env: Record<string, string> = {},
-  cwd = ROOT,
-) {
+export async function runToEnd(command: string, args: string[], env: Record<string, string> = {}, cwd = ROOT) {
   return new Promise<{ code: number | null; out: string; err: string }>((resolve) => {
     const child = spawn(command, args, { env: { ...process.env, ...env }, cwd });
     let [out, err] = ['', ''];

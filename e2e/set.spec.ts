@@ -10,10 +10,7 @@ const unmeasured: Job = {
   guessed: ['screen.diagonal', 'screen.mass', 'screen.pattern'],
 };
 
-test('the set is measured step by step, each measure drawn where it is taken', async ({
-  page,
-  demo,
-}) => {
+test('the set is measured step by step, each measure drawn where it is taken', async ({ page, demo }) => {
   await openRoom(page, demo, 'guided', unmeasured, 'set');
   const byId = (id: string) => page.getByTestId(id);
   await byId('guide').click();
@@ -86,8 +83,13 @@ test('a guess from the diagonal is marked until it is measured', async ({ page, 
   await expect(drawing).toContainText('34 5/16 ? wide');
   await expect(drawing).toContainText('200 x 200 ?');
   await expect(page.getByTestId('stage-set')).toHaveAttribute('aria-label', /not done/);
-  for (const [field, text] of [['screen.diagonal', '43'], ['screen.width', '38'], ['screen.height', '21 3/4'], ['screen.mass', '19']] as const)
-    await type(page, field, text); // prettier-ignore
+  for (const [field, text] of [
+    ['screen.diagonal', '43'],
+    ['screen.width', '38'],
+    ['screen.height', '21 3/4'],
+    ['screen.mass', '19'],
+  ] as const)
+    await type(page, field, text);
   await page.getByTestId('choice-200x200').click();
   // measured; what is left to mind is the insert
   await expect(page.getByTestId('stage-set')).toHaveAttribute('aria-label', 'Set, mind');
@@ -131,10 +133,7 @@ test('every screw that works, the deepest first, cut through to scale; and why t
   expect((await sentJob(page, demo, 'screws')).choices!.stack).toBe('M6x30+s20');
 });
 
-test('no screw of the bag fits: what to buy, and it is used once it is there', async ({
-  page,
-  demo,
-}) => {
+test('no screw of the bag fits: what to buy, and it is used once it is there', async ({ page, demo }) => {
   await openRoom(page, demo, 'buy', guestRoom, 'set');
   await page.getByTestId('choice-M5').click();
   await expect(page.getByTestId('screws').locator('[data-testid^="stack-"]')).toHaveCount(0);
@@ -154,10 +153,7 @@ test('no screw of the bag fits: what to buy, and it is used once it is there', a
   await expect(page.getByTestId(`stack-M5x${length}`)).toHaveCount(0);
 });
 
-test('a depth that cannot be is refused at the pad and what was typed stays', async ({
-  page,
-  demo,
-}) => {
+test('a depth that cannot be is refused at the pad and what was typed stays', async ({ page, demo }) => {
   await openRoom(page, demo, 'depth-wrong', guestRoom, 'set');
   await page.getByTestId('field-screen.insert.depth').click();
   await page.getByTestId('pad-text').fill('-3');

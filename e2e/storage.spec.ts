@@ -39,17 +39,14 @@ test('an edit survives the server dying, the tab closing, and reaches the server
   await isSent(page);
   const saved = await savedJob(page, server, 'cellar');
   expect([saved.version, saved.job.choices!.centreY]).toEqual([3, 64.5 * IN]);
-  const { revisions } = (await (
-    await page.request.get(`${server.url}/api/rooms/cellar/revisions`)
-  ).json()) as { revisions: unknown[] };
+  const { revisions } = (await (await page.request.get(`${server.url}/api/rooms/cellar/revisions`)).json()) as {
+    revisions: unknown[];
+  };
   expect(revisions).toHaveLength(3);
   await server.kill();
 });
 
-test('the page stays and goes on sending when the server comes back under it', async ({
-  page,
-  watch,
-}) => {
+test('the page stays and goes on sending when the server comes back under it', async ({ page, watch }) => {
   watch.allow(/ERR_CONNECTION_REFUSED|Failed to load resource/);
   const server = await testServer('catalogue');
   await putRoom(page, server, 'cellar', { ...guestRoom, title: 'Cellar' });
@@ -83,22 +80,14 @@ test('a stale save: both versions are there, mine can be kept, theirs stays on r
   await page.getByRole('button', { name: 'keep mine' }).click();
   await isSent(page);
   const saved = await savedJob(page, demo, 'shared-a');
-  expect([saved.version, saved.job.title, saved.job.choices!.centreY]).toEqual([
-    3,
-    'Shared',
-    65 * IN,
-  ]);
-  const theirs = (await (
-    await page.request.get(`${demo.url}/api/rooms/shared-a/revisions/2`)
-  ).json()) as { job: { title: string } };
+  expect([saved.version, saved.job.title, saved.job.choices!.centreY]).toEqual([3, 'Shared', 65 * IN]);
+  const theirs = (await (await page.request.get(`${demo.url}/api/rooms/shared-a/revisions/2`)).json()) as {
+    job: { title: string };
+  };
   expect(theirs.job.title).toBe('Theirs');
 });
 
-test('a stale save: theirs can be taken, and undo brings mine back', async ({
-  page,
-  demo,
-  watch,
-}) => {
+test('a stale save: theirs can be taken, and undo brings mine back', async ({ page, demo, watch }) => {
   watch.allow(/409/);
   await putRoom(page, demo, 'shared-b', { ...guestRoom, title: 'Shared' });
   await page.goto(`${demo.url}/room/shared-b/height`);
@@ -113,10 +102,7 @@ test('a stale save: theirs can be taken, and undo brings mine back', async ({
   await isSent(page);
 });
 
-test('one tab edits a room; another shows it and takes over when the first closes', async ({
-  context,
-  demo,
-}) => {
+test('one tab edits a room; another shows it and takes over when the first closes', async ({ context, demo }) => {
   const first = await context.newPage();
   await putRoom(first, demo, 'two-tabs', { ...guestRoom, title: 'Two tabs' });
   await first.goto(`${demo.url}/room/two-tabs/height`);

@@ -1,25 +1,12 @@
 import { plan } from '@steddo/core';
 import { guestRoom } from '@steddo/samples';
-import {
-  dragBy,
-  expect,
-  figureValue,
-  isSent,
-  openRoom,
-  sentJob,
-  test,
-  type,
-  unfold,
-} from './fixtures';
+import { dragBy, expect, figureValue, isSent, openRoom, sentJob, test, type, unfold } from './fixtures';
 
 const IN = 25.4;
 const undo = { name: 'undo', exact: true } as const;
 const redo = { name: 'redo', exact: true } as const;
 
-test('a thing is added by its kind, dragged onto the edge of another, typed, and undone', async ({
-  page,
-  demo,
-}) => {
+test('a thing is added by its kind, dragged onto the edge of another, typed, and undone', async ({ page, demo }) => {
   await openRoom(page, demo, 'things', guestRoom, 'room');
   await unfold(page, 'on the wall');
   await page.getByTestId('add-thing').click();
@@ -52,7 +39,7 @@ test('a thing is added by its kind, dragged onto the edge of another, typed, and
   expect([typed.left, typed.right - typed.left]).toEqual([10.5 * IN, expect.closeTo(70, 9)]);
   await page.getByRole('button', { name: /^take .*switch.* away$/ }).click();
   await expect.poll(async () => (await sentJob(page, demo, 'things')).room.objects!.length).toBe(3);
-}); // prettier-ignore
+});
 
 test('an outlet behind the set: the set may cover it, the plate may not unless it is open there', async ({
   page,
@@ -84,12 +71,9 @@ test('an outlet behind the set: the set may cover it, the plate may not unless i
   await may.click();
   await page.getByTestId('stage-height').click();
   await expect.poll(centre).toBeGreaterThan(p.centre.y + 1);
-}); // prettier-ignore
+});
 
-test('a curtain is a false edge: the set centres between it and the end of the wall', async ({
-  page,
-  demo,
-}) => {
+test('a curtain is a false edge: the set centres between it and the end of the wall', async ({ page, demo }) => {
   const curtain = { id: 'o8', kind: 'curtain' as const, left: 0, right: 500, bottom: 0, top: 2200, out: 100 };
   const { height, ...aim } = guestRoom.aim;
   const room = { ...guestRoom.room, objects: [curtain, ...guestRoom.room.objects!] };
@@ -102,12 +86,9 @@ test('a curtain is a false edge: the set centres between it and the end of the w
   expect(job.aim.centre).toEqual({ on: 'between', a: 'o8', b: guestRoom.room.wall.width });
   // from the curtain's near edge, 500, to the end of the wall
   expect(plan(job).placement!.centre.x).toBeCloseTo((500 + guestRoom.room.wall.width) / 2, 6);
-}); // prettier-ignore
+});
 
-test('people, parts that differ, corners and the floor: each is added, kept and taken back', async ({
-  page,
-  demo,
-}) => {
+test('people, parts that differ, corners and the floor: each is added, kept and taken back', async ({ page, demo }) => {
   await openRoom(page, demo, 'people', guestRoom, 'room');
   await unfold(page, 'people');
   await page.getByTestId('add-person').click();
@@ -140,12 +121,20 @@ test('people, parts that differ, corners and the floor: each is added, kept and 
   await expect(page.getByTestId('face').locator('[data-shape="z1"]')).toHaveCount(1);
   // the part that differs goes under a finger too
   await dragBy(page, page.getByTestId('item-z1'), 0, -30);
-  await expect.poll(async () => (await sentJob(page, demo, 'people')).room.wall.zones![0]!.bottom).toBeGreaterThan(0.3 * guestRoom.room.wall.height + 50);
+  await expect
+    .poll(async () => (await sentJob(page, demo, 'people')).room.wall.zones![0]!.bottom)
+    .toBeGreaterThan(0.3 * guestRoom.room.wall.height + 50);
 
   await unfold(page, 'on the floor');
   await page.getByTestId('add-floor').click();
   const { room } = await sentJob(page, demo, 'people');
-  expect(room.viewers!.at(-1)).toMatchObject({ eye: 40 * IN, distance: 100 * IN, x: 30 * IN, recline: 12, posture: 'reclined' });
+  expect(room.viewers!.at(-1)).toMatchObject({
+    eye: 40 * IN,
+    distance: 100 * IN,
+    x: 30 * IN,
+    recline: 12,
+    posture: 'reclined',
+  });
   expect(room.wall.zones).toEqual([expect.objectContaining({ left: 20 * IN, face: IN, build: { state: 'wet' } })]);
   expect(room.wall.returns).toMatchObject({ left: true });
   expect(room.floor!.length).toBe((guestRoom.room.floor ?? []).length + 1);
@@ -155,4 +144,4 @@ test('people, parts that differ, corners and the floor: each is added, kept and 
   for (let steps = 0; steps < 30 && (await back.isEnabled()); steps += 1) await back.click();
   await isSent(page);
   expect((await sentJob(page, demo, 'people')).room).toEqual(guestRoom.room);
-}); // prettier-ignore
+});

@@ -46,9 +46,7 @@ test('a pass that shows nothing more is logged as made, and the spacing loses it
   demo,
 }) => {
   await openRoom(page, demo, 'pass', bare, 'wall');
-  await expect(page.getByTestId('next-look')).toContainText(
-    'No studs are known where the plate goes',
-  );
+  await expect(page.getByTestId('next-look')).toContainText('No studs are known where the plate goes');
   await page.getByTestId('look-scanned').click();
   await expect.poll(async () => (await sentJob(page, demo, 'pass')).scans).toHaveLength(1);
   await page.getByTestId('look-scanned').click();
@@ -95,9 +93,7 @@ test('a mark that goes against the rest is named', async ({ page, demo }) => {
   const job = { ...guestRoom, evidence: [...guestRoom.evidence!, edge('x1', 'edge-left', 1850)] };
   await openRoom(page, demo, 'odd', job, 'wall');
   await expect(page.getByTestId('finding-evidence-odd')).toContainText('One mark disagrees');
-  const row = page
-    .getByRole('button', { name: /take away the left edge at 72 13\/16 in/ })
-    .locator('..');
+  const row = page.getByRole('button', { name: /take away the left edge at 72 13\/16 in/ }).locator('..');
   await expect(row).toContainText('disagrees with the rest');
 });
 
@@ -132,17 +128,8 @@ test('every other mark: a screw, the side of a box, a nogging drawn level, backi
   await expect(page.locator('[data-shape="backing"]')).toHaveCount(1);
 });
 
-test('poke to an edge: each next poke computed, then the middle 3/4 in in', async ({
-  page,
-  demo,
-}) => {
-  await openRoom(
-    page,
-    demo,
-    'poke',
-    { ...bare, evidence: [edge('e1', 'edge-left', 1639)] },
-    'wall',
-  );
+test('poke to an edge: each next poke computed, then the middle 3/4 in in', async ({ page, demo }) => {
+  await openRoom(page, demo, 'poke', { ...bare, evidence: [edge('e1', 'edge-left', 1639)] }, 'wall');
   await unfold(page, 'poke to an edge');
   const routine = page.getByTestId('poke-routine');
   const [left, right] = [1645, 1645 + 38.1];
@@ -156,15 +143,10 @@ test('poke to an edge: each next poke computed, then the middle 3/4 in in', asyn
   expect(Math.abs(middle - (left + right) / 2)).toBeLessThan(2);
   // and the inference has it there as well
   const job = await sentJob(page, demo, 'poke');
-  expect(
-    Math.abs(plan(job).studs!.find((s) => s.evidence.length > 2)!.centre - (left + right) / 2),
-  ).toBeLessThan(3);
+  expect(Math.abs(plan(job).studs!.find((s) => s.evidence.length > 2)!.centre - (left + right) / 2)).toBeLessThan(3);
 });
 
-test('a guided look, step by step, from both bays: clear; what is seen is a stop', async ({
-  page,
-  demo,
-}) => {
+test('a guided look, step by step, from both bays: clear; what is seen is a stop', async ({ page, demo }) => {
   await openRoom(page, demo, 'look', guestRoom, 'wall');
   await unfold(page, 'look inside the wall');
   const takeLook = async (id: string, seen: string) => {
@@ -246,9 +228,7 @@ test('a wet room behind the wall: pipes may be anywhere, so look first', async (
   await page.getByTestId('choice-wet-room').click();
   await page.goto(`${demo.url}/room/behind/wall`);
   await isReady(page);
-  await expect(page.getByTestId('finding-hole-in-zone')).toContainText(
-    'pipes of the wet room behind',
-  );
+  await expect(page.getByTestId('finding-hole-in-zone')).toContainText('pipes of the wet room behind');
 });
 
 test('a masonry wall is set out from one joint', async ({ page, demo }) => {
@@ -258,8 +238,7 @@ test('a masonry wall is set out from one joint', async ({ page, demo }) => {
   await page.getByTestId('pad-text').fill('1300');
   await page.getByTestId('key-done').click();
   await expect(page.locator('[data-shape="joint-2-1"]')).toHaveCount(1);
-  const bed = async (k: number) =>
-    Number(await page.locator(`[data-shape="bed-${k}"]`).getAttribute('y1'));
+  const bed = async (k: number) => Number(await page.locator(`[data-shape="bed-${k}"]`).getAttribute('y1'));
   const scale = Number(await page.getByTestId('face').getAttribute('data-scale'));
   // 215 block and 10 mm joint: 225 from course to course
   expect(Math.abs((await bed(2)) - (await bed(3))) / scale).toBeCloseTo(225, 0);

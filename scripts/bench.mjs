@@ -2,16 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
-import {
-  QUIET_ENV,
-  ROOT,
-  ensureChromium,
-  ensureInstalled,
-  ensureServer,
-  ensureWebApp,
-  run,
-  say,
-} from './lib.mjs';
+import { QUIET_ENV, ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, run, say } from './lib.mjs';
 
 /** npm run bench: ratios measured in one run; nothing here passes or fails. */
 ensureInstalled();
@@ -41,9 +32,7 @@ function exportBare() {
 function firstLoad(dist) {
   const html = readFileSync(join(dist, 'index.html'), 'utf8');
   const names = [...html.matchAll(/src="\/([^"]+\.js)"/g)].map((m) => m[1]);
-  const lazy = readdirSync(join(dist, '_expo/static/js/web')).filter((f) =>
-    /^(_layout|\[stage\])-.*\.js$/.test(f),
-  );
+  const lazy = readdirSync(join(dist, '_expo/static/js/web')).filter((f) => /^(_layout|\[stage\])-.*\.js$/.test(f));
   const all = [...names, ...lazy.map((f) => join('_expo/static/js/web', f))];
   return all.reduce((sum, f) => sum + brotliCompressSync(readFileSync(join(dist, f))).length, 0);
 }

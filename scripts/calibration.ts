@@ -8,7 +8,9 @@ let out = 0;
 for (const { stated, landed, count, bound } of bands) {
   const within = Math.abs(landed - stated) < bound;
   if (!within) out += 1;
-  console.log(`${stated.toFixed(3)} stated  ${landed.toFixed(3)} landed  of ${String(count).padStart(5)}  ${within ? 'within' : 'OUTSIDE'} ${bound.toFixed(3)}`); // prettier-ignore
+  console.log(
+    `${stated.toFixed(3)} stated  ${landed.toFixed(3)} landed  of ${String(count).padStart(5)}  ${within ? 'within' : 'OUTSIDE'} ${bound.toFixed(3)}`,
+  );
 }
 
 const [SIZE, PAD] = [360, 40];
@@ -26,7 +28,5 @@ ${bands.map((b) => `<path d="M${at(b.stated)} ${up(Math.min(1, b.stated + b.boun
 </svg>
 `;
 writeFileSync(new URL('../docs/calibration.svg', import.meta.url), svg);
-console.log(
-  `${bands.length - out} of ${bands.length} bands within their bound; drawn in docs/calibration.svg`,
-);
+console.log(`${bands.length - out} of ${bands.length} bands within their bound; drawn in docs/calibration.svg`);
 process.exitCode = out === 0 ? 0 : 1;

@@ -40,8 +40,7 @@ export function digest(paths) {
 }
 
 const stampFile = (name) => join(CACHE, `${name}.stamp`);
-export const isFresh = (name, stamp) =>
-  existsSync(stampFile(name)) && readFileSync(stampFile(name), 'utf8') === stamp;
+export const isFresh = (name, stamp) => existsSync(stampFile(name)) && readFileSync(stampFile(name), 'utf8') === stamp;
 export function remember(name, stamp) {
   mkdirSync(CACHE, { recursive: true });
   writeFileSync(stampFile(name), stamp);

@@ -32,16 +32,17 @@ import { aboveScene } from '@steddo/drawing';
 import { atticSnug, breakfastBar, demoCatalogue, guestRoom } from '@steddo/samples';
 
 /** The measuring half of npm run bench: times of the core and of the first page, as ratios in one run. */
-const median = (times: number[]): number =>
-  [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
+const median = (times: number[]): number => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0;
 
 function timed(work: () => unknown, rounds = 200): number {
   for (let i = 0; i < rounds / 4; i++) work();
-  return median(Array.from({ length: rounds }, () => {
-    const start = performance.now();
-    work();
-    return performance.now() - start;
-  })); // prettier-ignore
+  return median(
+    Array.from({ length: rounds }, () => {
+      const start = performance.now();
+      work();
+      return performance.now() - start;
+    }),
+  );
 }
 
 const catalogue = {
@@ -96,8 +97,7 @@ function directForm(readings: number): number {
   for (let pass = 0; pass < 2; pass++)
     for (let n = 0; n < size; n++) {
       let log = 0;
-      for (const e of evidence)
-        log += Math.log1p(770 * Math.exp(-0.5 * ((e.x + 800 - n) / 4) ** 2));
+      for (const e of evidence) log += Math.log1p(770 * Math.exp(-0.5 * ((e.x + 800 - n) / 4) ** 2));
       logL[n] = Math.exp(Math.min(log, 20) - 20);
       let sum = 1 / 421;
       for (let p = 138; p <= 800 && p <= n; p++) sum += 0.0015 * value[n - p]! * logL[n - p]!;
@@ -114,40 +114,70 @@ const direct24 = timed(() => directForm(24), 8);
 const hook = plan(guestRoom).marks!.find((m) => m.id === 'hook')!.working;
 const one = timed(() => evaluate(hook), 2000);
 const rows: [string, number, string][] = [
-  [
-    'plan of a demo room, 500 mounts',
-    timed(() => plan(guestRoom, { catalogue })),
-    'wanted under 50 ms',
-  ],
+  ['plan of a demo room, 500 mounts', timed(() => plan(guestRoom, { catalogue })), 'wanted under 50 ms'],
   [
     'drag re-plan',
-    timed(() =>
-      plan(applyCommand(guestRoom, { do: 'put', path: 'choices.centreY', value: 1500 }).job),
-    ),
+    timed(() => plan(applyCommand(guestRoom, { do: 'put', path: 'choices.centreY', value: 1500 }).job)),
     'wanted under 8 ms',
   ],
   ['ranking 20,000 mounts, as the worker does', timed(() => ranked(), 9), 'wanted under 250 ms'],
   ['the same with every reason of every mount', timed(() => rankMounts(many, guestRoom), 5), 'not on any screen'],
   ['reading 20,000 mounts from rows of a table', timed(() => catalogueFromRows(table), 5), 'in pieces, in the worker'],
   ['screws of one bag', timed(() => stackScrews(guestRoom.screen, guestRoom.mount!, undefined)), 'part of the plan'],
-  ['plan of a room with an arm, set moved up and down', timed(() => plan(applyCommand(atticSnug, { do: 'put', path: 'choices.centreY', value: 1150 }).job)), 'wanted under 8 ms'],
-  ['the same, moved sideways: where the arm goes is worked out anew', timed(() => plan(applyCommand(atticSnug, { do: 'put', path: 'choices.centreX', value: 1900 + (dragged += 1) % 90 }).job), 60), 'wanted under a frame, 16 ms'],
+  [
+    'plan of a room with an arm, set moved up and down',
+    timed(() => plan(applyCommand(atticSnug, { do: 'put', path: 'choices.centreY', value: 1150 }).job)),
+    'wanted under 8 ms',
+  ],
+  [
+    'the same, moved sideways: where the arm goes is worked out anew',
+    timed(
+      () =>
+        plan(applyCommand(atticSnug, { do: 'put', path: 'choices.centreX', value: 1900 + ((dragged += 1) % 90) }).job),
+      60,
+    ),
+    'wanted under a frame, 16 ms',
+  ],
   ['dragging the arm: pose, angles, drawing', timed(dragArm, 400), 'wanted under a frame, 16 ms'],
-  ['coverage of the floor, 50 mm', timed(() => coverage(snug.reach, snugFloor), 12), 'wanted under 300 ms, in a worker'],
+  [
+    'coverage of the floor, 50 mm',
+    timed(() => coverage(snug.reach, snugFloor), 12),
+    'wanted under 300 ms, in a worker',
+  ],
   ['studs on 5 m of wall from 24 readings', infer24, 'wanted under 20 ms'],
   ['the same from 240 readings', infer240, `${(infer240 / infer24).toFixed(2)} x that of 24`],
   ['the same in the direct form, 24 readings', direct24, `${(direct24 / infer24).toFixed(1)} x; wanted 20 x`],
   ['where to look next', timed(() => nextLooks(halfKnown, halfPlan), 12), 'wanted under 300 ms, in a worker'],
-  ['plan of an arm with its holes and loads, set moved up and down', timed(() => plan(applyCommand(breakfastBar, { do: 'put', path: 'choices.centreY', value: 1350 + (dragged += 1) % 60 }).job), 40), 'wanted under a frame, 16 ms'],
-  ['three schools of fastening side by side', timed(() => fixingSchools(guestRoom, { kit: demoCatalogue }), 20), 'three plans; when the fold is open'],
-  ['the whole scheme search for one mount of the list', timed(() => schemeRule(guestRoom.mount!, guestRoom, demoCatalogue), 20), 'for the first twenty'],
-  ['what the fixings of 20,000 mounts hold, in closed form', timed(() => many.reduce((n, m) => n + (roughUse(m, guestRoom) ?? 0), 0), 5), 'part of the ranking'],
+  [
+    'plan of an arm with its holes and loads, set moved up and down',
+    timed(
+      () =>
+        plan(
+          applyCommand(breakfastBar, { do: 'put', path: 'choices.centreY', value: 1350 + ((dragged += 1) % 60) }).job,
+        ),
+      40,
+    ),
+    'wanted under a frame, 16 ms',
+  ],
+  [
+    'three schools of fastening side by side',
+    timed(() => fixingSchools(guestRoom, { kit: demoCatalogue }), 20),
+    'three plans; when the fold is open',
+  ],
+  [
+    'the whole scheme search for one mount of the list',
+    timed(() => schemeRule(guestRoom.mount!, guestRoom, demoCatalogue), 20),
+    'for the first twenty',
+  ],
+  [
+    'what the fixings of 20,000 mounts hold, in closed form',
+    timed(() => many.reduce((n, m) => n + (roughUse(m, guestRoom) ?? 0), 0), 5),
+    'part of the ranking',
+  ],
   ['heights for the customer', timed(() => offeredHeights(guestRoom), 40), 'once, when the page opens'],
-]; // prettier-ignore
+];
 for (const [name, ms, wanted] of rows)
-  process.stdout.write(
-    `${name}: ${ms.toFixed(2)} ms (${wanted}), ${Math.round(ms / one)} x evaluating one working\n`,
-  );
+  process.stdout.write(`${name}: ${ms.toFixed(2)} ms (${wanted}), ${Math.round(ms / one)} x evaluating one working\n`);
 
 async function usable(browser: Browser, url: string): Promise<number> {
   const times: number[] = [];
@@ -165,10 +195,7 @@ async function usable(browser: Browser, url: string): Promise<number> {
 const bare = createServer((request, reply) => {
   const file = request.url === '/' ? '/index.html' : (request.url ?? '/');
   readFile(join(process.env.STEDDO_BARE ?? '', file)).then(
-    (body) =>
-      reply
-        .setHeader('content-type', file.endsWith('.js') ? 'text/javascript' : 'text/html')
-        .end(body),
+    (body) => reply.setHeader('content-type', file.endsWith('.js') ? 'text/javascript' : 'text/html').end(body),
     () => reply.writeHead(404).end(),
   );
 });

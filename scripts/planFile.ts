@@ -2,14 +2,7 @@ import { readFileSync, writeSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { parse } from 'csv-parse/sync';
-import {
-  catalogue,
-  catalogueFromRows,
-  checkFile,
-  job,
-  type Catalogue,
-  type Checked,
-} from '@steddo/contract';
+import { catalogue, catalogueFromRows, checkFile, job, type Catalogue, type Checked } from '@steddo/contract';
 import { plan } from '@steddo/core';
 import { demoCatalogue } from '@steddo/samples';
 import { planFile } from '@steddo/text';
@@ -20,8 +13,7 @@ function refuse(lines: string[]): never {
   process.exit(2);
 }
 
-const fromWhereTheUserStands = (file: string): string =>
-  resolve(process.env.STEDDO_FROM ?? process.cwd(), file);
+const fromWhereTheUserStands = (file: string): string => resolve(process.env.STEDDO_FROM ?? process.cwd(), file);
 
 function readText(file: string): string {
   try {
@@ -85,6 +77,4 @@ function readCsv(file: string): Checked<Catalogue> {
 const call = readCall();
 const read = valid(checkFile(job, readJson(call.file)));
 const options = { catalogue: readCatalogue(call.catalogueFile), seed: call.seed ?? 1 };
-process.stdout.write(
-  `${JSON.stringify(planFile(plan(read, { ...options, nextLook: true }), read), null, 2)}\n`,
-);
+process.stdout.write(`${JSON.stringify(planFile(plan(read, { ...options, nextLook: true }), read), null, 2)}\n`);

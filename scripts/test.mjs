@@ -14,9 +14,7 @@ function step(name, command, args, env = {}) {
     stdio: ['ignore', 'inherit', 'inherit'],
     env: { ...process.env, ...env },
   });
-  say(
-    `${name}: ${status === 0 ? 'passed' : 'failed'} in ${Math.round((Date.now() - start) / 1000)} s`,
-  );
+  say(`${name}: ${status === 0 ? 'passed' : 'failed'} in ${Math.round((Date.now() - start) / 1000)} s`);
   return status === 0;
 }
 
@@ -36,11 +34,7 @@ mkdirSync(RESULTS, { recursive: true });
 
 const lint = step('lint', 'npm', ['run', '--silent', 'lint']);
 const types = step('types', 'npm', ['run', '--silent', 'types']);
-const unit = step('unit tests', 'npx', [
-  'jest',
-  '--json',
-  `--outputFile=${join(RESULTS, 'unit.json')}`,
-]);
+const unit = step('unit tests', 'npx', ['jest', '--json', `--outputFile=${join(RESULTS, 'unit.json')}`]);
 
 ensureWebApp();
 ensureServer();

@@ -20,14 +20,14 @@ for (const m of wanted) {
 
 function jest(tests, mutation) {
   const files = tests.map((t) => `packages/core/test/${t}.test.ts`);
-  const args = ['jest', '--config', 'scripts/mutations/jest.config.mjs', '--bail', '--silent', '--runInBand', ...files]; // prettier-ignore
+  const args = ['jest', '--config', 'scripts/mutations/jest.config.mjs', '--bail', '--silent', '--runInBand', ...files];
   const env = {
     ...process.env,
     ...(mutation ? { STEDDO_MUTATION: JSON.stringify(mutation) } : {}),
   };
   return new Promise((resolve) =>
     spawn('npx', args, { cwd: ROOT, env, stdio: 'ignore' }).once('exit', (code) => resolve(code === 0)),
-  ); // prettier-ignore
+  );
 }
 
 const sets = [...new Set(wanted.map((m) => m.tests.join(' ')))];
@@ -58,8 +58,6 @@ for (const name of [...new Set(wanted.map((m) => m.part))]) {
 let calibrated = true;
 if (only === undefined || only === 'calibration') {
   say('calibration: ten thousand walls, several minutes');
-  calibrated =
-    spawnSync('npx', ['tsx', 'scripts/calibration.ts'], { cwd: ROOT, stdio: 'inherit' }).status ===
-    0;
+  calibrated = spawnSync('npx', ['tsx', 'scripts/calibration.ts'], { cwd: ROOT, stdio: 'inherit' }).status === 0;
 }
 process.exit(missed.length === 0 && calibrated ? 0 : 1);

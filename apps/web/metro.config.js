@@ -7,12 +7,9 @@ const config = getDefaultConfig(__dirname);
 const stub = path.join(__dirname, 'src/zodLocales.ts');
 config.resolver.resolveRequest = (context, name, platform) => {
   const fromZod = context.originModulePath.includes(`${path.sep}zod${path.sep}`);
-  if (fromZod && /(^|\/)locales(\/index)?(\.c?js)?$/.test(name))
-    return { type: 'sourceFile', filePath: stub };
+  if (fromZod && /(^|\/)locales(\/index)?(\.c?js)?$/.test(name)) return { type: 'sourceFile', filePath: stub };
   return context.resolveRequest(context, name, platform);
 };
-config.cacheStores = ({ FileStore }) => [
-  new FileStore({ root: path.join(__dirname, '../../.cache/metro') }),
-];
+config.cacheStores = ({ FileStore }) => [new FileStore({ root: path.join(__dirname, '../../.cache/metro') })];
 
 module.exports = config;

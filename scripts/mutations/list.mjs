@@ -2,8 +2,7 @@
  * Mistakes that a test has to notice: sign, unit, factor, bound. Each is one change of one line of the
  * core, listed with the tests that are about it. `npm run verify` makes them one by one.
  */
-const part = (name, tests, all) =>
-  all.map(([file, from, to]) => ({ part: name, tests, file, from, to }));
+const part = (name, tests, all) => all.map(([file, from, to]) => ({ part: name, tests, file, from, to }));
 
 export const MUTATIONS = [
   ...part(
@@ -17,11 +16,7 @@ export const MUTATIONS = [
         "    ...way.washers.map((w) => leaf('washer', w,",
         "    ...way.washers.map((w) => leaf('washer', -w,",
       ],
-      [
-        'screen/stackScrews.ts',
-        "leaf('insert-recess', insert.recess,",
-        "leaf('insert-recess', 0 * insert.recess,",
-      ],
+      ['screen/stackScrews.ts', "leaf('insert-recess', insert.recess,", "leaf('insert-recess', 0 * insert.recess,"],
       [
         'screen/stackScrews.ts',
         "minus('left-below-screw', depth, engagement)",
@@ -32,17 +27,9 @@ export const MUTATIONS = [
         'engagement - (insert.depth - INSERT_FREE_MM)',
         'engagement - (insert.depth + INSERT_FREE_MM)',
       ],
-      [
-        'screen/stackScrews.ts',
-        'shortBy(engagement, insert) <= SAME_MM &&',
-        'shortBy(engagement, insert) <= 0.2 &&',
-      ],
+      ['screen/stackScrews.ts', 'shortBy(engagement, insert) <= SAME_MM &&', 'shortBy(engagement, insert) <= 0.2 &&'],
       ['screen/stackScrews.ts', 'b.engagement - a.engagement ||', 'a.engagement - b.engagement ||'],
-      [
-        'screen/stackScrews.ts',
-        '{ turns: nearest.by / insert.pitch }',
-        '{ turns: nearest.by * insert.pitch }',
-      ],
+      ['screen/stackScrews.ts', '{ turns: nearest.by / insert.pitch }', '{ turns: nearest.by * insert.pitch }'],
       ['screen/stackScrews.ts', 'by: Math.max(short, long)', 'by: Math.min(short, long)'],
       [
         'screen/stackScrews.ts',
@@ -50,11 +37,7 @@ export const MUTATIONS = [
         'const to = stack + insert.depth;',
       ],
       ['screen/stackScrews.ts', 'const spacers = need ?', 'const spacers = bag.spacers ?'],
-      [
-        'screen/spacerNeed.ts',
-        "minus('plugs-need', plug, folded)",
-        "minus('plugs-need', folded, plug)",
-      ],
+      ['screen/spacerNeed.ts', "minus('plugs-need', plug, folded)", "minus('plugs-need', folded, plug)"],
       ['tolerances.ts', 'export const INSERT_FREE_MM = 1;', 'export const INSERT_FREE_MM = 2;'],
     ],
   ),
@@ -66,11 +49,7 @@ export const MUTATIONS = [
       ['mount/typeAdvice.ts', 'Math.abs(s.across.value)', 's.across.value'],
       ['mount/typeAdvice.ts', '>= TILT_PLAIN_DEG', '>= TILT_PLAIN_DEG * 2'],
       ['mount/seatRules.ts', 'off > worst.off', 'off < worst.off'],
-      [
-        'mount/seatRules.ts',
-        'rough && roughOff(mount, rough, at)',
-        'rough && 0 * Number(roughOff(mount, rough, at))',
-      ],
+      ['mount/seatRules.ts', 'rough && roughOff(mount, rough, at)', 'rough && 0 * Number(roughOff(mount, rough, at))'],
       ['mount/seatRules.ts', 'const lacking = value - limit;', 'const lacking = value;'],
       ['mount/seatRules.ts', 'const down = tilt.value >= 0;', 'const down = tilt.value < 0;'],
       ['mount/liftPeople.ts', 'const LOAD_KG = 23;', 'const LOAD_KG = 51;'],
@@ -78,11 +57,7 @@ export const MUTATIONS = [
       ['mount/liftPeople.ts', '0.82 + 4.5 / travel', '0.82 - 4.5 / travel'],
       ['mount/liftPeople.ts', 'Math.min(at(fromCm), at(toCm))', 'Math.max(at(fromCm), at(toCm))'],
       ['mount/compareMounts.ts', 'mount.maxMass - massKg', 'massKg - mount.maxMass'],
-      [
-        'mount/compareMounts.ts',
-        'Math.min(Math.abs(swivel.left)',
-        'Math.max(Math.abs(swivel.left)',
-      ],
+      ['mount/compareMounts.ts', 'Math.min(Math.abs(swivel.left)', 'Math.max(Math.abs(swivel.left)'],
     ],
   ),
   ...part(
@@ -99,32 +74,16 @@ export const MUTATIONS = [
       ['geometry/intervals.ts', 'Math.min(at - f.lo, f.hi - at)', 'Math.max(at - f.lo, f.hi - at)'],
       ['geometry/intervals.ts', 'relax.reduce((sum, r) => sum + r.amount, 0)', 'relax.length'],
       ['geometry/intervals.ts', '(!a || f.hi > a.hi ? f : a)', '(!a || f.hi < a.hi ? f : a)'],
-      [
-        'geometry/freeNear.ts',
-        'wanted - below <= above - wanted',
-        'wanted - below > above - wanted',
-      ],
+      ['geometry/freeNear.ts', 'wanted - below <= above - wanted', 'wanted - below > above - wanted'],
       [
         'placement/schools.ts',
         "minus('bottom-at-eyes', wish.centre, halfSet)",
         "sum('bottom-at-eyes', wish.centre, halfSet)",
       ],
-      [
-        'placement/schools.ts',
-        "minus('left-free', upper, lower, height)",
-        "minus('left-free', upper, lower)",
-      ],
-      [
-        'placement/schools.ts',
-        "minus('centre-from-top', to, halfSet)",
-        "sum('centre-from-top', to, halfSet)",
-      ],
+      ['placement/schools.ts', "minus('left-free', upper, lower, height)", "minus('left-free', upper, lower)"],
+      ['placement/schools.ts', "minus('centre-from-top', to, halfSet)", "sum('centre-from-top', to, halfSet)"],
       ['placement/schools.ts', 'const HALF = 0.5;', 'const HALF = 0.6;'],
-      [
-        'placement/liftOnFindings.ts',
-        'i.bottom - set.top < needMm',
-        'i.bottom - set.top < needMm / 2',
-      ],
+      ['placement/liftOnFindings.ts', 'i.bottom - set.top < needMm', 'i.bottom - set.top < needMm / 2'],
       ['tolerances.ts', 'export const EYE_SEATED_MM = 1300;', 'export const EYE_SEATED_MM = 1100;'],
     ],
   ),
@@ -154,16 +113,8 @@ export const MUTATIONS = [
         "half('half-width', width),\n    node('half-view', 'tan'",
         "width,\n    node('half-view', 'tan'",
       ],
-      [
-        'sight/pictureDistances.ts',
-        "leaf('half-angle', degrees / 2, 'deg')",
-        "leaf('half-angle', degrees, 'deg')",
-      ],
-      [
-        'sight/pictureDistances.ts',
-        "linesBound('lines-2160', height, 2160)",
-        "linesBound('lines-2160', width, 2160)",
-      ],
+      ['sight/pictureDistances.ts', "leaf('half-angle', degrees / 2, 'deg')", "leaf('half-angle', degrees, 'deg')"],
+      ['sight/pictureDistances.ts', "linesBound('lines-2160', height, 2160)", "linesBound('lines-2160', width, 2160)"],
       ['sight/pictureDistances.ts', 'fills.value > FILLS_MOST_DEG', 'fills.value < FILLS_MOST_DEG'],
       ['sight/pictureDistances.ts', "leaf('two', 2, 'count')", "leaf('two', 1, 'count')"],
       [
@@ -189,27 +140,15 @@ export const MUTATIONS = [
         "leaf('pattern-up', job.screen.patternCentre?.up ?? 0,",
         "leaf('pattern-up', -(job.screen.patternCentre?.up ?? 0),",
       ],
-      [
-        'placement/chain.ts',
-        "leaf('pattern-above-hook', above,",
-        "leaf('pattern-above-hook', -above,",
-      ],
+      ['placement/chain.ts', "leaf('pattern-above-hook', above,", "leaf('pattern-above-hook', -above,"],
       [
         'placement/chain.ts',
         "minus('bottom-to-plate', toHook, hookAbove(mount.hook.above))",
         "sum('bottom-to-plate', toHook, hookAbove(mount.hook.above))",
       ],
       ['placement/chain.ts', "minus('measured-from-bottom', height, value)", 'value'],
-      [
-        'placement/chain.ts',
-        "minus('bottom-to-plate', up, within)",
-        "sum('bottom-to-plate', up, within)",
-      ],
-      [
-        'placement/chain.ts',
-        "leaf('plate-height', plate.height,",
-        "leaf('plate-height', plate.height / 2,",
-      ],
+      ['placement/chain.ts', "minus('bottom-to-plate', up, within)", "sum('bottom-to-plate', up, within)"],
+      ['placement/chain.ts', "leaf('plate-height', plate.height,", "leaf('plate-height', plate.height / 2,"],
       [
         'placement/chain.ts',
         '.sort((a, b) => a - b);\n\nfunction unused',
@@ -241,11 +180,7 @@ export const MUTATIONS = [
     'reach',
     ['reach', 'sweep', 'seatPose', 'reachPlan'],
     [
-      [
-        'reach/arm.ts',
-        '(r * r - a * a - b * b) / (2 * a * b)',
-        '(r * r - a * a - b * b) / (a * b)',
-      ],
+      ['reach/arm.ts', '(r * r - a * a - b * b) / (2 * a * b)', '(r * r - a * a - b * b) / (a * b)'],
       ['reach/arm.ts', 'f - Math.atan2(b * Math.sin(elbow)', 'f + Math.atan2(b * Math.sin(elbow)'],
       [
         'reach/arm.ts',
@@ -279,11 +214,7 @@ export const MUTATIONS = [
         'const b = way * (wall.nx * v - wall.nz * u);',
         'const b = way * (wall.nx * v + wall.nz * u);',
       ],
-      [
-        'reach/sweep.ts',
-        'for (const y of [base + reach, base - reach])',
-        'for (const y of [base + reach])',
-      ],
+      ['reach/sweep.ts', 'for (const y of [base + reach, base - reach])', 'for (const y of [base + reach])'],
       ['reach/setShape.ts', 'z: z - along * sin + out * cos', 'z: z + along * sin + out * cos'],
       [
         'reach/setShape.ts',
@@ -293,11 +224,7 @@ export const MUTATIONS = [
       ['reach/seatPose.ts', 'off - SAME_OFF) * RADIAN_MM + z', 'off - SAME_OFF) * RADIAN_MM - z'],
       ['reach/seatPose.ts', 'return high + shape.head;', 'return high;'],
       ['reach/seatServices.ts', 'behind / ((setHeight / 2)', 'behind / (setHeight'],
-      [
-        'reach/cableRun.ts',
-        '{ none: 1, one: 2, two: 3, scissor: 2 }',
-        '{ none: 1, one: 2, two: 2, scissor: 2 }',
-      ],
+      ['reach/cableRun.ts', '{ none: 1, one: 2, two: 3, scissor: 2 }', '{ none: 1, one: 2, two: 2, scissor: 2 }'],
       [
         'reach/clearances.ts',
         "minus('room-above', edge('bottom'), topLeaf)",
@@ -317,33 +244,17 @@ export const MUTATIONS = [
     'wall',
     ['wall', 'studWeights', 'everyWall', 'renewal', 'hazards', 'nextLook', 'otherWalls'],
     [
-      [
-        'wall/studWeights.ts',
-        '(spacingMm * (1 - spurious)) / spurious',
-        '(spacingMm * spurious) / (1 - spurious)',
-      ],
+      ['wall/studWeights.ts', '(spacingMm * (1 - spurious)) / spurious', '(spacingMm * spurious) / (1 - spurious)'],
       ['wall/studWeights.ts', 't.width / 2 - t.offset;', 't.width - t.offset;'],
-      [
-        'wall/studWeights.ts',
-        "e.side === 'right' ? leftFace : rightFace",
-        "e.side === 'right' ? rightFace : leftFace",
-      ],
+      ['wall/studWeights.ts', "e.side === 'right' ? leftFace : rightFace", "e.side === 'right' ? rightFace : leftFace"],
       ['wall/studWeights.ts', 'i++) logs[i]! -= 1;', 'i++) logs[i]! += 1;'],
       [
         'wall/studWeights.ts',
         "(e.found === 'wood' ? 1 : -1) * PROBE_TRUST",
         "(e.found === 'wood' ? 1 : 0) * PROBE_TRUST",
       ],
-      [
-        'wall/renewal.ts',
-        'const open = (n: number) => beyond(n) / mean;',
-        'const open = () => 1 / mean;',
-      ],
-      [
-        'wall/pitchPrior.ts',
-        'weight: ODD_PITCH_SHARE / (to - from + 1)',
-        'weight: ODD_PITCH_SHARE',
-      ],
+      ['wall/renewal.ts', 'const open = (n: number) => beyond(n) / mean;', 'const open = () => 1 / mean;'],
+      ['wall/pitchPrior.ts', 'weight: ODD_PITCH_SHARE / (to - from + 1)', 'weight: ODD_PITCH_SHARE'],
       ['wall/wallBelief.ts', 'log: Math.log(share) + logZ', 'log: Math.log(share)'],
       ['wall/wallBelief.ts', 'against(widthMm - plyMm)', 'against(widthMm)'],
       ['wall/likeliestStuds.ts', 'if (queue[head]! < n - to) head += 1;', ''],
@@ -360,22 +271,10 @@ export const MUTATIONS = [
       ],
       ['wall/lookOutcomes.ts', 'p: weighed[i]! / chance', 'p: weighed[i]!'],
       ['wall/nextLook.ts', 'return Math.max(0, after - now);', 'return Math.max(0, after);'],
-      [
-        'wall/probeRoutine.ts',
-        'if (hollow) return (at + hollow.x) / 2;',
-        'if (hollow) return hollow.x;',
-      ],
-      [
-        'wall/masonryCourses.ts',
-        '(course % 2 === 0 ? 0 : bond / 2)',
-        '(course % 2 === 0 ? 0 : bond / 3)',
-      ],
+      ['wall/probeRoutine.ts', 'if (hollow) return (at + hollow.x) / 2;', 'if (hollow) return hollow.x;'],
+      ['wall/masonryCourses.ts', '(course % 2 === 0 ? 0 : bond / 2)', '(course % 2 === 0 ? 0 : bond / 3)'],
       ['wall/hazardZones.ts', 'right: right + m };', 'right };'],
-      [
-        'wall/hazardFindings.ts',
-        "finding('seen-at-hole', 'stop'",
-        "finding('seen-at-hole', 'caution'",
-      ],
+      ['wall/hazardFindings.ts', "finding('seen-at-hole', 'stop'", "finding('seen-at-hole', 'caution'"],
       ['wall/lookedAt.ts', "left && right ? 'clear'", "left || right ? 'clear'"],
       ['wall/holeVerdict.ts', "if (hazard === 'seen') return 'stop';", ''],
       ['tolerances.ts', 'besideMm: 76.2', 'besideMm: 7.62'],
@@ -388,18 +287,10 @@ export const MUTATIONS = [
       ['load/lagWithdrawal.ts', '(1800 * gravity ** 1.5 *', '(1800 * gravity ** 1.45 *'],
       ['load/lagYield.ts', 'b: gap + lm / 2', 'b: gap - lm / 2'],
       ['load/lagYield.ts', 'Math.max(2.2, 10 * dr + 0.5)', 'Math.max(2.2, 10 * d + 0.5)'],
-      [
-        'load/lagYield.ts',
-        'penetration - lag.tipMm / 2 : penetration',
-        'penetration : penetration',
-      ],
+      ['load/lagYield.ts', 'penetration - lag.tipMm / 2 : penetration', 'penetration : penetration'],
       ['load/lagYield.ts', 'const across = 1 + angleDeg / 360;', 'const across = 1;'],
       ['load/lagTables.ts', 'export const PERMANENT = 0.9;', 'export const PERMANENT = 1;'],
-      [
-        'load/fastenerForces.ts',
-        'shearX: load.side / n - twist *',
-        'shearX: load.side / n + twist *',
-      ],
+      ['load/fastenerForces.ts', 'shearX: load.side / n - twist *', 'shearX: load.side / n + twist *'],
       ['load/fastenerForces.ts', 'if (!solid && !oneLine)', 'if (!oneLine)'],
       [
         'load/groupUse.ts',
@@ -409,16 +300,8 @@ export const MUTATIONS = [
       ['load/groupUse.ts', "moves(mount) ? ['none', 'left', 'right'] : ['none']", "['none']"],
       ['scheme/leadHole.ts', 'gravity <= 0.5 ? [0.4, 0.7]', 'gravity <= 0.5 ? [0.4, 0.8]'],
       ['load/holds.ts', 'tension: tension / RATING_FACTOR,', 'tension,'],
-      [
-        'load/holds.ts',
-        "build.state === 'patched' || build.state === 'wet' ||",
-        "build.state === 'patched' ||",
-      ],
-      [
-        'load/holds.ts',
-        '(tension * tension) / holds.tension',
-        '(tension * tension) / shearAllowable',
-      ],
+      ['load/holds.ts', "build.state === 'patched' || build.state === 'wet' ||", "build.state === 'patched' ||"],
+      ['load/holds.ts', '(tension * tension) / holds.tension', '(tension * tension) / shearAllowable'],
     ],
   ),
   ...part(
@@ -435,11 +318,7 @@ export const MUTATIONS = [
         'const play = (at.slot.height - fastener.diameter) / 2;',
         'const play = at.slot.height - fastener.diameter;',
       ],
-      [
-        'scheme/drilledHoles.ts',
-        'Math.hypot(s.x - x, s.y - y) >= s.keepOff',
-        'Math.hypot(s.x - x, s.y - y) >= 0',
-      ],
+      ['scheme/drilledHoles.ts', 'Math.hypot(s.x - x, s.y - y) >= s.keepOff', 'Math.hypot(s.x - x, s.y - y) >= 0'],
       [
         'scheme/drilledHoles.ts',
         "into === 'board') return !near(drilled.wood, WOOD_REACHES_MM + TOGGLE_ROOM_MM);",

@@ -7,19 +7,12 @@ const environment = z.object({
     .string()
     .regex(/^\d{1,5}$/, 'takes a port number from 1 to 65535')
     .transform(Number)
-    .pipe(
-      z
-        .number()
-        .min(1, 'takes a port number from 1 to 65535')
-        .max(65535, 'takes a port number from 1 to 65535'),
-    )
+    .pipe(z.number().min(1, 'takes a port number from 1 to 65535').max(65535, 'takes a port number from 1 to 65535'))
     .default(4810),
   STEDDO_HOST: z.string().min(1, 'takes an address such as 127.0.0.1').default('127.0.0.1'),
   STEDDO_DB: z.string().min(1, 'takes the path of the database file').default('data/steddo.db'),
   STEDDO_WEB: z.string().min(1).default('apps/web/dist'),
-  STEDDO_SEED: z
-    .enum(['demo', 'catalogue'], { error: 'takes demo or catalogue' })
-    .default('catalogue'),
+  STEDDO_SEED: z.enum(['demo', 'catalogue'], { error: 'takes demo or catalogue' }).default('catalogue'),
   STEDDO_LOG: z
     .enum(['debug', 'info', 'warn', 'error', 'silent'], {
       error: 'takes debug, info, warn, error or silent',
@@ -46,9 +39,7 @@ export function readSettings(
   if (!parsed.success)
     return {
       ok: false,
-      lines: parsed.error.issues.map(
-        (i) => `${i.path.join('.')}: ${i.message}, not "${env[String(i.path[0])] ?? ''}"`,
-      ),
+      lines: parsed.error.issues.map((i) => `${i.path.join('.')}: ${i.message}, not "${env[String(i.path[0])] ?? ''}"`),
     };
   const e = parsed.data;
   if (!LOCAL.includes(e.STEDDO_HOST))

@@ -4,11 +4,7 @@ import type { Store } from './db/client';
 import { findRoom, saveRoom } from './db/rooms';
 
 /** Idempotent: adds what is missing, and never touches a room that is there. */
-export async function seed(
-  store: Store,
-  what: 'demo' | 'catalogue',
-  now: () => Date,
-): Promise<void> {
+export async function seed(store: Store, what: 'demo' | 'catalogue', now: () => Date): Promise<void> {
   await store.run((db) => seedCatalogue(db, demoCatalogue));
   if (what !== 'demo') return;
   for (const { id, job } of demoRooms)

@@ -25,7 +25,7 @@ async function open() {
   const http = request(app.callback());
   const mounts = async () => ((await http.get('/api/catalogue').expect(200)).body as Catalogue).mounts;
   return { http, mounts };
-} // prettier-ignore
+}
 
 const own: Mount = { ...demoCatalogue.mounts[0]!, id: 'own-1', name: 'Own 1' };
 const csv = (mounts: readonly Mount[]) =>
@@ -45,8 +45,7 @@ describe('the catalogue', () => {
   });
   it('keeps every version of a mount, the same edit sent twice only once', async () => {
     const { http, mounts } = await open();
-    const put = (editId: string, mount: Mount) =>
-      http.put(`/api/catalogue/mounts/${mount.id}`).send({ editId, mount });
+    const put = (editId: string, mount: Mount) => http.put(`/api/catalogue/mounts/${mount.id}`).send({ editId, mount });
     const first = demoCatalogue.mounts[0]!;
     expect((await put('e1', { ...first, price: 1 })).body).toEqual({ id: first.id, version: 2 });
     await put('e1', { ...first, price: 1 });
@@ -68,9 +67,7 @@ describe('the catalogue', () => {
       .put('/api/catalogue/mounts/own-1')
       .send({ editId: 'e1', mount: { ...own, maxMass: -1 } })
       .expect(422);
-    expect(bad.body.faults).toEqual([
-      { path: 'mount.maxMass', reason: 'must be more than 0, not -1' },
-    ]);
+    expect(bad.body.faults).toEqual([{ path: 'mount.maxMass', reason: 'must be more than 0, not -1' }]);
     await http.put('/api/catalogue/mounts/other').send({ editId: 'e2', mount: own }).expect(422);
     expect(await mounts()).toEqual(before);
   });
@@ -81,12 +78,15 @@ describe('a file of mounts', () => {
     http.post('/api/catalogue/import').set('content-type', type).send(body);
   it.each([
     ['text/csv', csv([own, { ...own, id: 'own-2' }])],
-    ['application/json', JSON.stringify({ format: 'steddo-catalogue', version: 1, mounts: [own, { ...own, id: 'own-2' }] })],
+    [
+      'application/json',
+      JSON.stringify({ format: 'steddo-catalogue', version: 1, mounts: [own, { ...own, id: 'own-2' }] }),
+    ],
   ])('is taken as %s, and its mounts are there as they were written', async (type, body) => {
     const { http, mounts } = await open();
     expect((await post(http, type, body).expect(200)).body).toEqual({ mounts: 2 });
     expect((await mounts()).filter((m) => m.id.startsWith('own-'))).toEqual([own, { ...own, id: 'own-2' }]);
-  }); // prettier-ignore
+  });
   it('with one fault in the last row nothing of it is taken', async () => {
     const { http, mounts } = await open();
     const before = await mounts();
@@ -111,5 +111,5 @@ describe('a file of mounts', () => {
     expect(body.faults).toHaveLength(501);
     expect(body.faults[500].reason).toBe('and 100 more faults like these');
     await post(http, 'text/plain', 'hello').expect(415);
-  }); // prettier-ignore
+  });
 });

@@ -68,9 +68,7 @@ describe('rooms', () => {
       'mine',
     ]);
     const kept = await store.run((db) => db.query.refused.findMany());
-    expect(kept.map((r) => [r.editId, (JSON.parse(r.job) as { title: string }).title])).toEqual([
-      ['e3', 'mine'],
-    ]);
+    expect(kept.map((r) => [r.editId, (JSON.parse(r.job) as { title: string }).title])).toEqual([['e3', 'mine']]);
     expect((await http.get('/api/rooms/a')).body.job.title).toBe('theirs');
   });
   it('the same edit sent twice is saved once', async () => {
@@ -99,10 +97,7 @@ describe('rooms', () => {
     const { http } = await open();
     const bad = { ...edit('e1', 0), job: { ...guestRoom, units: 'feet', extra: 1 } };
     const { body } = await http.put('/api/rooms/a').send(bad).expect(422);
-    expect(body.faults.map((f: { path: string }) => f.path).sort()).toEqual([
-      'job.extra',
-      'job.units',
-    ]);
+    expect(body.faults.map((f: { path: string }) => f.path).sort()).toEqual(['job.extra', 'job.units']);
     await http.get('/api/rooms/a').expect(404);
   });
   it.each([
@@ -117,11 +112,7 @@ describe('rooms', () => {
   });
   it('a body that is no JSON, or too large, is refused in words', async () => {
     const { http } = await open();
-    const broken = await http
-      .put('/api/rooms/a')
-      .set('content-type', 'application/json')
-      .send('{"a":')
-      .expect(400);
+    const broken = await http.put('/api/rooms/a').set('content-type', 'application/json').send('{"a":').expect(400);
     expect(broken.body.message).toMatch(/not JSON/);
     const huge = await http
       .put('/api/rooms/a')
@@ -158,19 +149,13 @@ describe('seed', () => {
 describe('the web app', () => {
   it('is served packed, with hashed files for ever and pages asked for again', async () => {
     const { http } = await open();
-    const js = await http
-      .get('/_expo/entry-0123456789abcdef.js')
-      .set('accept-encoding', 'br')
-      .buffer(false);
+    const js = await http.get('/_expo/entry-0123456789abcdef.js').set('accept-encoding', 'br').buffer(false);
     expect([js.headers['content-encoding'], js.headers['cache-control']]).toEqual([
       'br',
       'public, max-age=31536000, immutable',
     ]);
     const page = await http.get('/room/a/height').expect(200);
-    expect([page.headers['cache-control'], page.text]).toEqual([
-      'no-cache',
-      expect.stringContaining('Steddo'),
-    ]);
+    expect([page.headers['cache-control'], page.text]).toEqual(['no-cache', expect.stringContaining('Steddo')]);
     await http.get('/').set('if-none-match', String(page.headers.etag)).expect(304);
     await http.get('/no-such-file.js').expect(404);
   });
@@ -215,8 +200,7 @@ describe('the environment', () => {
     });
     const bad = readSettings({ STEDDO_PORT: 'many', STEDDO_LOG: 'loud' });
     expect(bad).toMatchObject({ ok: false });
-    if (!bad.ok)
-      expect(bad.lines.join('\n')).toMatch(/STEDDO_PORT: takes a port.*"many"[\s\S]*STEDDO_LOG/);
+    if (!bad.ok) expect(bad.lines.join('\n')).toMatch(/STEDDO_PORT: takes a port.*"many"[\s\S]*STEDDO_LOG/);
     expect(readSettings({ STEDDO_PORT: '70000' }).ok).toBe(false);
   });
   it('refuses to open the rooms to the network', () => {

@@ -80,15 +80,7 @@ export const fixing = z.strictObject({
   shear: force.optional(),
 });
 
-export const mountType = z.enum([
-  'fixed',
-  'tilt',
-  'full-motion',
-  'corner',
-  'vehicle',
-  'monitor-arm',
-  'recess',
-]);
+export const mountType = z.enum(['fixed', 'tilt', 'full-motion', 'corner', 'vehicle', 'monitor-arm', 'recess']);
 
 const wallFixing = z.strictObject({ maxBoard: length.optional(), fixing: fixing.optional() });
 
@@ -107,9 +99,7 @@ export const plate = z.strictObject({
   slots: z.array(slot).max(400).optional(),
 });
 
-const joint = z
-  .tuple([angle, angle])
-  .refine(([low, high]) => low <= high, 'takes its lower limit first');
+const joint = z.tuple([angle, angle]).refine(([low, high]) => low <= high, 'takes its lower limit first');
 
 export const arm = z.strictObject({
   kind: z.enum(['links', 'scissor']),
@@ -145,9 +135,7 @@ export const mount = z.strictObject({
   hook: z.strictObject({ above: coordinate, spacing: size.optional() }).optional(),
   patternAboveHook: z.union([coordinate, z.array(coordinate).min(1).max(60)]).optional(),
   slide: length.optional(),
-  trim: z
-    .strictObject({ height: length.optional(), roll: angle.optional(), pitch: size.optional() })
-    .optional(),
+  trim: z.strictObject({ height: length.optional(), roll: angle.optional(), pitch: size.optional() }).optional(),
   depth: z.strictObject({ folded: length, extended: length.optional() }),
   tilt: z.strictObject({ down: angle, up: angle.optional() }).optional(),
   swivel: z.strictObject({ left: angle, right: angle }).optional(),

@@ -23,27 +23,73 @@ const LISTS: Record<string, readonly string[]> = {
 };
 const TEXTS = ['id', 'name', 'type', 'arm.kind', 'thread'];
 const FLAGS = ['serviceStand', 'archived'];
-const FIXING = ['kind', 'diameter', 'length', 'threadLength', 'count', 'pilot', 'washer', 'head', 'tension', 'shear']; // prettier-ignore
+const FIXING = ['kind', 'diameter', 'length', 'threadLength', 'count', 'pilot', 'washer', 'head', 'tension', 'shear'];
 const WALLS = buildKind.options.filter((k) => k !== 'unknown').map((k) => `walls.${k}`);
 
 /** Columns without which no row can be a mount. */
 const NEEDED = [
-  'id', 'name', 'type', 'maxMass', 'screenSize.min', 'screenSize.max', 'pattern.min.width', 'pattern.min.height',
-  'pattern.max.width', 'pattern.max.height', 'depth.folded',
-]; // prettier-ignore
+  'id',
+  'name',
+  'type',
+  'maxMass',
+  'screenSize.min',
+  'screenSize.max',
+  'pattern.min.width',
+  'pattern.min.height',
+  'pattern.max.width',
+  'pattern.max.height',
+  'depth.folded',
+];
 
 /** Every column in the order of an export. A wall alone (`walls.masonry`) takes `true`: no numbers for it. */
 export const CATALOGUE_COLUMNS: readonly string[] = [
-  ...NEEDED.slice(0, 4), 'archived', 'price', ...NEEDED.slice(4, 10), 'pattern.only', 'pattern.extendedAbove.width',
-  'pattern.extendedAbove.height', 'depth.folded', 'depth.extended', 'tilt.down', 'tilt.up', 'swivel.left', 'swivel.right',
-  'slide', 'trim.height', 'trim.roll', 'trim.pitch', 'mass', 'movingMass', 'studs.count', 'studs.minSpacing',
+  ...NEEDED.slice(0, 4),
+  'archived',
+  'price',
+  ...NEEDED.slice(4, 10),
+  'pattern.only',
+  'pattern.extendedAbove.width',
+  'pattern.extendedAbove.height',
+  'depth.folded',
+  'depth.extended',
+  'tilt.down',
+  'tilt.up',
+  'swivel.left',
+  'swivel.right',
+  'slide',
+  'trim.height',
+  'trim.roll',
+  'trim.pitch',
+  'mass',
+  'movingMass',
+  'studs.count',
+  'studs.minSpacing',
   'studs.maxSpacing',
   ...WALLS.flatMap((w) => [w, `${w}.maxBoard`, ...FIXING.map((f) => `${w}.fixing.${f}`)]),
-  'plate.width', 'plate.height', 'plate.thickness', 'plate.open', 'plate.slots', 'hook.above', 'hook.spacing',
-  'patternAboveHook', 'arm.kind', 'arm.links', 'arm.head', 'arm.rootX', 'arm.limits.shoulder', 'arm.limits.elbow',
-  'arm.foldOffset', 'arm.range.min', 'arm.range.max', 'bag.bracket', 'bag.screws', 'bag.spacers', 'bag.washers',
-  'serviceStand', 'securityScrews.reach',
-]; // prettier-ignore
+  'plate.width',
+  'plate.height',
+  'plate.thickness',
+  'plate.open',
+  'plate.slots',
+  'hook.above',
+  'hook.spacing',
+  'patternAboveHook',
+  'arm.kind',
+  'arm.links',
+  'arm.head',
+  'arm.rootX',
+  'arm.limits.shoulder',
+  'arm.limits.elbow',
+  'arm.foldOffset',
+  'arm.range.min',
+  'arm.range.max',
+  'bag.bracket',
+  'bag.screws',
+  'bag.spacers',
+  'bag.washers',
+  'serviceStand',
+  'securityScrews.reach',
+];
 
 type Cell = { ok: true; value: unknown } | { ok: false; reason: string };
 
@@ -109,9 +155,7 @@ export function catalogueReader(): CatalogueReader {
       if (mounts.length > MOST_MOUNTS)
         return {
           ok: false,
-          faults: [
-            { path: '(file)', reason: `has ${mounts.length} mounts; ${MOST_MOUNTS} are the most` },
-          ],
+          faults: [{ path: '(file)', reason: `has ${mounts.length} mounts; ${MOST_MOUNTS} are the most` }],
         };
       // every mount has been checked as it came, ids too
       return { ok: true, value: { format: 'steddo-catalogue', version: 1, mounts } };
@@ -172,8 +216,7 @@ function columnOf(name: string): Column {
 function readerOf(name: string): (text: string) => Cell {
   const list = LISTS[name];
   // one hook height may stand alone, so a table gives back the mount as it was
-  if (name === 'patternAboveHook')
-    return (text) => (text.includes(';') ? readList(text, []) : readNumber(text));
+  if (name === 'patternAboveHook') return (text) => (text.includes(';') ? readList(text, []) : readNumber(text));
   if (list) return (text) => readList(text, list);
   if (TEXTS.includes(name) || name.endsWith('.fixing.kind')) return readText;
   return FLAGS.includes(name) || WALLS.includes(name) ? readFlag : readNumber;
@@ -211,15 +254,12 @@ function readList(text: string, names: readonly string[]): Cell {
     const bad = cells.find((c) => !c.ok);
     if (bad) return bad;
     const read = cells.map((c) => (c.ok ? c.value : undefined));
-    values.push(
-      names.length === 0 ? read[0] : Object.fromEntries(names.map((n, i) => [n, read[i]])),
-    );
+    values.push(names.length === 0 ? read[0] : Object.fromEntries(names.map((n, i) => [n, read[i]])));
   }
   return { ok: true, value: values };
 }
 
-const readPart = (name: string, text: string): Cell =>
-  TEXTS.includes(name) ? readText(text) : readNumber(text);
+const readPart = (name: string, text: string): Cell => (TEXTS.includes(name) ? readText(text) : readNumber(text));
 
 function put(entry: Record<string, unknown>, path: readonly string[], value: unknown): void {
   let at = entry;
@@ -238,7 +278,7 @@ const isGroup = (value: unknown): value is Record<string, unknown> =>
 /** The mounts as rows, the names of the used columns first: reading them gives the same mounts. */
 export function catalogueRows(mounts: readonly Mount[]): string[][] {
   const cells = mounts.map((m) => new Map(CATALOGUE_COLUMNS.map((c) => [c, written(m, c)])));
-  const used = CATALOGUE_COLUMNS.filter((c) => NEEDED.includes(c) || cells.some((row) => row.get(c) !== '')); // prettier-ignore
+  const used = CATALOGUE_COLUMNS.filter((c) => NEEDED.includes(c) || cells.some((row) => row.get(c) !== ''));
   return [[...used], ...cells.map((row) => used.map((c) => row.get(c) ?? ''))];
 }
 

@@ -5,8 +5,7 @@ import { at, coordinate, id, length, onWall, side } from './parts';
 
 const place = { id, x: coordinate, y: coordinate, wall: onWall.optional(), at: at.optional() };
 
-const KINDS =
-  'takes edge-left, edge-right, centre, fastener, probe, outlet-side, nogging, joint, backing-edge or live';
+const KINDS = 'takes edge-left, edge-right, centre, fastener, probe, outlet-side, nogging, joint, backing-edge or live';
 
 export const evidence = z.discriminatedUnion(
   'kind',

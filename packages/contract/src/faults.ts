@@ -30,9 +30,7 @@ function unionFaults(issue: Extract<Issue, { code: 'invalid_union' }>): Fault[] 
   const nearest = [...issue.errors].sort((a, b) => a.length - b.length)[0] ?? [];
   const wrongTypeOnly = nearest.every((i) => i.path.length === 0);
   if (wrongTypeOnly) return [{ path: pathText(issue.path), reason: reasonOf(issue) }];
-  return nearest.flatMap((inner) =>
-    faultsOf({ ...inner, path: [...issue.path, ...inner.path] } as Issue),
-  );
+  return nearest.flatMap((inner) => faultsOf({ ...inner, path: [...issue.path, ...inner.path] } as Issue));
 }
 
 export function pathText(path: readonly PropertyKey[]): string {

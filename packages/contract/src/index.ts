@@ -13,30 +13,11 @@ export {
 export { checkFile, pathText } from './faults';
 
 export type { Checked } from './faults';
-export type {
-  Fault,
-  MountHistory,
-  RoomSummary,
-  SavedReply,
-  SaveMount,
-  SaveRequest,
-  StaleReply,
-} from './api';
+export type { Fault, MountHistory, RoomSummary, SavedReply, SaveMount, SaveRequest, StaleReply } from './api';
 export type { CentreRule, Drilled, Job, LevelReading, Measured, Screen } from './job';
 export type { Build, FloorThing, Item, ItemKind, Viewer, Zone } from './room';
 export type { Evidence, Look, Scan } from './evidence';
-export type {
-  Anchor,
-  Bit,
-  Catalogue,
-  CatalogueScreen,
-  Fixing,
-  Lag,
-  Mount,
-  MountType,
-  Plate,
-  Slot,
-} from './catalogue';
+export type { Anchor, Bit, Catalogue, CatalogueScreen, Fixing, Lag, Mount, MountType, Plate, Slot } from './catalogue';
 export type { BuildKind, Extent, School, Side, Units } from './parts';
 export type {
   Advice,

@@ -29,9 +29,7 @@ const room = z.strictObject({
     height: size,
     build,
     zones: z.array(zone).max(200).optional(),
-    returns: z
-      .strictObject({ left: z.boolean().optional(), right: z.boolean().optional() })
-      .optional(),
+    returns: z.strictObject({ left: z.boolean().optional(), right: z.boolean().optional() }).optional(),
     /** What is on the other side; a wet room has pipes in the wall. */
     behind: z.enum(['room', 'wet-room', 'outside']).optional(),
   }),
@@ -44,9 +42,7 @@ const room = z.strictObject({
   viewers: z.array(viewer).max(40).optional(),
   objects: z.array(item).max(400).optional(),
   floor: z.array(floorThing).max(200).optional(),
-  heat: z
-    .strictObject({ x: coordinate, y: coordinate, celsius: z.number().min(-50).max(500) })
-    .optional(),
+  heat: z.strictObject({ x: coordinate, y: coordinate, celsius: z.number().min(-50).max(500) }).optional(),
 });
 
 const CENTRES = 'takes "wall", "between", "object" or "x"';
@@ -69,20 +65,14 @@ const aim = z.strictObject({
   height: school,
   schools: z
     .strictObject({
-      eyes: z
-        .strictObject({ reclineShare: share.optional(), settled: z.array(size).optional() })
-        .optional(),
+      eyes: z.strictObject({ reclineShare: share.optional(), settled: z.array(size).optional() }).optional(),
       'bottom-band': z
         .strictObject({ from: length, to: length })
         .refine((b) => b.from <= b.to, { path: ['to'], message: 'is below from' })
         .optional(),
       above: z.strictObject({ object: id.optional(), gap: length.optional() }).optional(),
-      'line-up': z
-        .strictObject({ edge: z.enum(['bottom', 'top', 'centre']), to: length })
-        .optional(),
-      'fit-between': z
-        .strictObject({ below: id.optional(), above: id.optional(), ratio: share.optional() })
-        .optional(),
+      'line-up': z.strictObject({ edge: z.enum(['bottom', 'top', 'centre']), to: length }).optional(),
+      'fit-between': z.strictObject({ below: id.optional(), above: id.optional(), ratio: share.optional() }).optional(),
       vote: z.strictObject({ top: size }).optional(),
       standing: z.strictObject({ eye: size }).optional(),
     })
@@ -97,10 +87,7 @@ const measured = z.strictObject({
   from: z.enum(['bottom', 'top']),
   to: z
     .string()
-    .regex(
-      /^(hook|plate-top|plate-bottom|row:\d{1,3})$/,
-      'takes hook, plate-top, plate-bottom or row:0, row:1 …',
-    ),
+    .regex(/^(hook|plate-top|plate-bottom|row:\d{1,3})$/, 'takes hook, plate-top, plate-bottom or row:0, row:1 …'),
   value: coordinate,
 });
 
@@ -164,9 +151,7 @@ export const job = z
     fixing: z
       .strictObject({
         school: z.enum(['studs-only', 'stud-first', 'rated-anchors']).optional(),
-        acknowledged: z
-          .array(z.strictObject({ code: z.string().min(1), at: at.optional() }))
-          .optional(),
+        acknowledged: z.array(z.strictObject({ code: z.string().min(1), at: at.optional() })).optional(),
       })
       .optional(),
     anchors: z.array(anchor).optional(),
@@ -190,17 +175,7 @@ export const job = z
           x: coordinate,
           y: coordinate,
           wall: onWall.optional(),
-          result: z.enum([
-            'good',
-            'drifted',
-            'stud',
-            'hollow',
-            'metal',
-            'blocked',
-            'broken',
-            'spun',
-            'felt-something',
-          ]),
+          result: z.enum(['good', 'drifted', 'stud', 'hollow', 'metal', 'blocked', 'broken', 'spun', 'felt-something']),
           /** What the hole was made for: the plan of that day had a lag there, or a toggle. */
           into: holeInto.optional(),
           diameter: size.optional(),

@@ -28,23 +28,8 @@ export const side = z.enum(['left', 'right']);
 export const onWall = z.enum(['main', 'left', 'right']);
 
 export const units = z.enum(['imperial', 'metric']);
-export const buildKind = z.enum([
-  'timber-stud',
-  'metal-stud',
-  'masonry',
-  'timber-backing',
-  'metal-backing',
-  'unknown',
-]);
-export const school = z.enum([
-  'eyes',
-  'bottom-band',
-  'above',
-  'line-up',
-  'fit-between',
-  'vote',
-  'standing',
-]);
+export const buildKind = z.enum(['timber-stud', 'metal-stud', 'masonry', 'timber-backing', 'metal-backing', 'unknown']);
+export const school = z.enum(['eyes', 'bottom-band', 'above', 'line-up', 'fit-between', 'vote', 'standing']);
 export const thread = z.string().regex(/^M\d+(\.\d+)?$/, 'takes a metric thread such as M6');
 
 export type Units = z.infer<typeof units>;

@@ -13,17 +13,7 @@ const num = z.number();
 const level = z.enum(['info', 'caution', 'stop']);
 const verdict = z.enum(['go', 'caution', 'stop']);
 
-export const stage = z.enum([
-  'set',
-  'room',
-  'mount',
-  'height',
-  'reach',
-  'wall',
-  'holes',
-  'level',
-  'hand-over',
-]);
+export const stage = z.enum(['set', 'room', 'mount', 'height', 'reach', 'wall', 'holes', 'level', 'hand-over']);
 
 const findingValue = z.union([z.string(), num, z.boolean(), z.array(z.string()), z.array(num)]);
 

@@ -70,9 +70,7 @@ export const reach = z.strictObject({
   leads: z.array(lead).optional(),
   /** How far the folded set's front stands out of the wall. */
   protrusion: num.optional(),
-  workings: z
-    .strictObject({ cableSlack: working.optional(), protrusion: working.optional() })
-    .optional(),
+  workings: z.strictObject({ cableSlack: working.optional(), protrusion: working.optional() }).optional(),
 });
 
 export type ReachPlan = z.infer<typeof reach>;

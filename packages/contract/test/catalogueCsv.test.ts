@@ -1,12 +1,5 @@
 import { parse } from 'csv-parse/sync';
-import {
-  CATALOGUE_COLUMNS,
-  catalogue,
-  catalogueFromRows,
-  catalogueReader,
-  catalogueRows,
-  checkFile,
-} from '../src';
+import { CATALOGUE_COLUMNS, catalogue, catalogueFromRows, catalogueReader, catalogueRows, checkFile } from '../src';
 import { demoCatalogue } from '@steddo/samples';
 
 const GOOD: Record<string, string> = {
@@ -45,8 +38,7 @@ const GOOD: Record<string, string> = {
 };
 const COLUMNS = Object.keys(GOOD);
 const good = Object.values(GOOD);
-const withCell = (column: string, text: string) =>
-  good.map((c, i) => (COLUMNS[i] === column ? text : c));
+const withCell = (column: string, text: string) => good.map((c, i) => (COLUMNS[i] === column ? text : c));
 const faultsOf = (rows: string[][]) => {
   const read = catalogueFromRows(rows);
   return read.ok ? [] : read.faults.map((f) => `${f.path}: ${f.reason}`);
@@ -101,7 +93,7 @@ const CELLS: [column: string, text: string, said: string][] = [
   ['bag.spacers', '0', 'bag.spacers.0: must be more than 0, not 0'],
   ['serviceStand', 'TRUE', 'serviceStand: takes true or false, not "TRUE"'],
   ['price', '-1', 'price: must be at least 0, not -1'],
-]; // prettier-ignore
+];
 
 /** Whole rows or whole tables that cannot be taken. */
 const TABLES: [what: string, rows: string[][], said: string[]][] = [
@@ -110,11 +102,36 @@ const TABLES: [what: string, rows: string[][], said: string[]][] = [
   ['only blank rows', [COLUMNS, ['', ' ']], ['row 2: is missing: there is no mount']],
   ['a cell too many', [COLUMNS, [...good, 'x']], ['row 2: has 33 cells for 32 columns']],
   ['an id used twice', [COLUMNS, good, good], ['row 3, id: "a" is already used in row 2']],
-  ['an unknown column', [[...COLUMNS, 'colour'], [...good, 'red']], ['row 1, colour: is not a column of this format']],
-  ['a column twice', [[...COLUMNS, 'price'], [...good, '9']], ['row 1, price: is there twice']],
-  ['a nameless column', [[...COLUMNS, ''], [...good, '9']], ['row 1, column 33: has no name']],
-  ['a needed column left out', [without('maxMass', COLUMNS), without('maxMass', good)], ['row 1, maxMass: is missing: every mount needs it', 'row 2, maxMass: is missing (takes a number)']],
-]; // prettier-ignore
+  [
+    'an unknown column',
+    [
+      [...COLUMNS, 'colour'],
+      [...good, 'red'],
+    ],
+    ['row 1, colour: is not a column of this format'],
+  ],
+  [
+    'a column twice',
+    [
+      [...COLUMNS, 'price'],
+      [...good, '9'],
+    ],
+    ['row 1, price: is there twice'],
+  ],
+  [
+    'a nameless column',
+    [
+      [...COLUMNS, ''],
+      [...good, '9'],
+    ],
+    ['row 1, column 33: has no name'],
+  ],
+  [
+    'a needed column left out',
+    [without('maxMass', COLUMNS), without('maxMass', good)],
+    ['row 1, maxMass: is missing: every mount needs it', 'row 2, maxMass: is missing (takes a number)'],
+  ],
+];
 
 describe('catalogue as a table', () => {
   it('reads numbers, words, flags and lists by the names of their columns', () => {
@@ -184,9 +201,7 @@ describe('catalogue as a table', () => {
   });
   it('gives back the same mounts after a trip through a CSV reader that is not ours', () => {
     const { mounts } = demoCatalogue;
-    const quoted = catalogueRows(mounts).map((r) =>
-      r.map((c) => `"${c.replaceAll('"', '""')}"`).join(','),
-    );
+    const quoted = catalogueRows(mounts).map((r) => r.map((c) => `"${c.replaceAll('"', '""')}"`).join(','));
     const read = catalogueFromRows(parse(quoted.join('\r\n')));
     expect(read.ok && read.value.mounts).toEqual(mounts);
     // what is read row by row is a catalogue by the format's own schema

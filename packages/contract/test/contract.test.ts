@@ -53,9 +53,7 @@ describe('job file', () => {
   });
   it('refuses two of the same id and says where the first is', () => {
     const e = { id: 'a', kind: 'centre', x: 1, y: 2 };
-    expect(faults({ ...minimal(), evidence: [e, e] })).toEqual([
-      'evidence.1.id: "a" is already used at evidence.0',
-    ]);
+    expect(faults({ ...minimal(), evidence: [e, e] })).toEqual(['evidence.1.id: "a" is already used at evidence.0']);
   });
   it('refuses boxes that are inside out', () => {
     const room = {
@@ -72,10 +70,7 @@ describe('job file', () => {
       expect(faults({ ...minimal(), screen: { ...minimal().screen, width } })).toHaveLength(1);
   });
   it('needs of a level reading what its instrument gives', () => {
-    const levelReadings = [
-      { instrument: 'digital' },
-      { instrument: 'spirit', length: 600, gap: 2 },
-    ];
+    const levelReadings = [{ instrument: 'digital' }, { instrument: 'spirit', length: 600, gap: 2 }];
     expect(faults({ ...minimal(), levelReadings })).toEqual([
       'levelReadings.0.angle: is needed for a digital level',
       'levelReadings.1.high: is needed for a spirit level',
@@ -105,19 +100,15 @@ describe('job file', () => {
       walls: {},
       depth: { folded: 9 },
     };
-    for (const patternAboveHook of [5, [5, 6]])
-      expect(checkFile(mount, { ...base, patternAboveHook }).ok).toBe(true);
+    for (const patternAboveHook of [5, [5, 6]]) expect(checkFile(mount, { ...base, patternAboveHook }).ok).toBe(true);
     const bad = checkFile(mount, { ...base, patternAboveHook: [] });
     expect(bad.ok).toBe(false);
   });
 });
 
 describe('JSON Schemas in docs/', () => {
-  it.each(Object.entries(jsonSchemas()))(
-    '%s is the one that the contract gives',
-    (name, schema) => {
-      const file = readFileSync(join(__dirname, '../../../docs/schemas', name), 'utf8');
-      expect(JSON.parse(file)).toEqual(JSON.parse(JSON.stringify(schema)));
-    },
-  );
+  it.each(Object.entries(jsonSchemas()))('%s is the one that the contract gives', (name, schema) => {
+    const file = readFileSync(join(__dirname, '../../../docs/schemas', name), 'utf8');
+    expect(JSON.parse(file)).toEqual(JSON.parse(JSON.stringify(schema)));
+  });
 });

@@ -172,9 +172,7 @@ export function finding<C extends FindingCode>(
 
 /** Marks what the job has acknowledged; only findings that can be acknowledged take it. */
 export function acknowledge(findings: Finding[], codes: readonly string[]): Finding[] {
-  return findings.map((f) =>
-    f.acknowledgeable && codes.includes(f.code) ? { ...f, acknowledged: true } : f,
-  );
+  return findings.map((f) => (f.acknowledgeable && codes.includes(f.code) ? { ...f, acknowledged: true } : f));
 }
 
 /** The worst of the findings; an acknowledged stop counts as a caution. */

@@ -3,11 +3,7 @@ import { verdictOf } from './findings';
 import { plan, type PlanOptions } from './plan';
 import type { FixingSchool } from './scheme/ways';
 
-export const FIXING_SCHOOLS: readonly FixingSchool[] = [
-  'studs-only',
-  'stud-first',
-  'rated-anchors',
-];
+export const FIXING_SCHOOLS: readonly FixingSchool[] = ['studs-only', 'stud-first', 'rated-anchors'];
 
 /** What one school makes of a room: its scheme, and what it has to say of wall and holes. */
 export interface SchoolSays {

@@ -9,16 +9,8 @@ import { leaves } from './working';
 export function guessFinding(job: Job, workings: readonly Working[]): Finding[] {
   const guessed = job.guessed ?? [];
   const used = workings.flatMap(leaves).filter((l) => l.path !== undefined);
-  const paths = used
-    .filter((l) => l.guess || guessed.includes(l.path ?? ''))
-    .map((l) => l.path ?? '');
-  const judged = [
-    'screen.mass',
-    'screen.pattern',
-    'screen.diagonal',
-    'room.wall.build.kind',
-    'aim.height',
-  ];
+  const paths = used.filter((l) => l.guess || guessed.includes(l.path ?? '')).map((l) => l.path ?? '');
+  const judged = ['screen.mass', 'screen.pattern', 'screen.diagonal', 'room.wall.build.kind', 'aim.height'];
   const all = [...new Set([...judged.filter((p) => guessed.includes(p)), ...paths])].sort();
   return all.length === 0 ? [] : [finding('still-guessed', 'caution', 'room', { paths: all })];
 }

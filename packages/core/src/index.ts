@@ -8,17 +8,7 @@ export { parseTape, type TapeFault, type TapeReading, type TapeRules } from './u
 export { parseAmount, type AmountFault, type AmountReading } from './units/parseAmount';
 export { IMPERIAL, METRIC, formatTape, onDivision, tapeOf, tapeParts } from './units/formatTape';
 export type { TapeParts, TapeStyle } from './units/formatTape';
-export {
-  KG_PER_POUND,
-  LENGTH_UNITS,
-  MM_PER_INCH,
-  fromKg,
-  fromMm,
-  toDeg,
-  toKg,
-  toMm,
-  toRad,
-} from './units/convert';
+export { KG_PER_POUND, LENGTH_UNITS, MM_PER_INCH, fromKg, fromMm, toDeg, toKg, toMm, toRad } from './units/convert';
 export type { LengthUnit, MassUnit } from './units/convert';
 
 // edits of the job document
@@ -30,14 +20,7 @@ export { measure, moveBox, moveFloor, removeEntry } from './edit/measure';
 export { changedFields } from './edit/changedFields';
 export { replaceJob } from './edit/replaceJob';
 export { snapBox, type SnapBox, type SnapGuide, type Snapped } from './edit/snapBox';
-export {
-  EMPTY_HISTORY,
-  HISTORY_LIMIT,
-  edit,
-  stepHistory,
-  type History,
-  type Step,
-} from './edit/history';
+export { EMPTY_HISTORY, HISTORY_LIMIT, edit, stepHistory, type History, type Step } from './edit/history';
 
 // the set, the mount, the wall
 export { outlineOf } from './screen/outlineOf';
@@ -48,14 +31,7 @@ export { spacerNeed } from './screen/spacerNeed';
 export { STOCK_LENGTHS_MM, threadOf } from './screen/threads';
 export { fitMount } from './mount/fitMount';
 export { fitContext, type FitContext } from './mount/fitContext';
-export {
-  comparePlaces,
-  placeOf,
-  rankMounts,
-  rankOne,
-  searchFirst,
-  type Place,
-} from './mount/rankMounts';
+export { comparePlaces, placeOf, rankMounts, rankOne, searchFirst, type Place } from './mount/rankMounts';
 export { SCHEMED, schemeRule } from './scheme/rankSchemes';
 export { roughUse } from './load/roughUse';
 export { comparedOf, type Compared } from './mount/compareMounts';
@@ -66,13 +42,7 @@ export { inferStuds, type StudsFound } from './wall/inferStuds';
 export { studPly } from './wall/studsOf';
 export { holeChance } from './wall/holeChance';
 export { probeRoutine, type ProbeStep } from './wall/probeRoutine';
-export {
-  COVER_STEPS,
-  guidedLooks,
-  LOOK_STEPS,
-  type GuidedLook,
-  type LookStep,
-} from './wall/guidedLook';
+export { COVER_STEPS, guidedLooks, LOOK_STEPS, type GuidedLook, type LookStep } from './wall/guidedLook';
 export { hazardsOf } from './wall/hazardZones';
 export { lookedAt } from './wall/lookedAt';
 export { nextLooks, type NextLooks } from './wall/nextLook';
@@ -92,14 +62,7 @@ export { armOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './rea
 export type { Arm, Joints } from './reach/arm';
 export { armDrawn, furthest, outWorking, wayTo, yawWorking } from './reach/armDrawn';
 export { cornerOut } from './reach/cornerOut';
-export {
-  coverage,
-  coverageRow,
-  coverageStands,
-  gridOver,
-  leastOff,
-  type FloorGrid,
-} from './reach/coverage';
+export { coverage, coverageRow, coverageStands, gridOver, leastOff, type FloorGrid } from './reach/coverage';
 export { obstaclesOf, outOf, type Obstacle } from './reach/obstacles';
 export { reachModelOf } from './reach/reachPart';
 export {
@@ -126,22 +89,10 @@ export { COVERAGE_STEP_MM, DRILL_SD_MM, POOR_DEG, USUAL_OUT_MM } from './toleran
 export { hiddenWall, type HiddenWall, type Run } from './instruments/hiddenWall';
 export { seeded } from './instruments/random';
 export { simulated } from './instruments/simulated';
-export type {
-  CameraView,
-  FinderKind,
-  Instruments,
-  Pass,
-  Poked,
-  Signal,
-} from './instruments/instruments';
+export type { CameraView, FinderKind, Instruments, Pass, Poked, Signal } from './instruments/instruments';
 export { practiceWall, untouched } from './practice/practiceWall';
 export { followAdvice, passMarks, type Advised } from './practice/followAdvice';
-export {
-  landsIn,
-  practiceScore,
-  type PracticeLog,
-  type PracticeScore,
-} from './practice/practiceScore';
+export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './practice/practiceScore';
 
 // what holds it
 export { N_PER_POUND } from './load/lagTables';

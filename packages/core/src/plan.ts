@@ -85,8 +85,7 @@ function planOf(job: Job, options: PlanOptions): Plan {
     base.odd = odd;
     early.push(finding('evidence-odd', 'caution', 'wall', { ids: odd }));
   }
-  if (!centre.ok)
-    return finish(job, base, [...early, centre.finding, ...hazardPart(job, base, found)]);
+  if (!centre.ok) return finish(job, base, [...early, centre.finding, ...hazardPart(job, base, found)]);
   const { width, height } = outline;
   const sideways = placeSideways(job, width, centre.x);
   const frame: Frame = { job, width, height, centreX: sideways.centreX };
@@ -94,13 +93,7 @@ function planOf(job: Job, options: PlanOptions): Plan {
   if (plate && job.mount?.plate) frame.plateX = plate.x.value;
   const placed = place(frame, base, plate, found, options.kit ?? options.catalogue ?? {});
   const hazards = hazardPart(job, base, found);
-  return finish(job, base, [
-    ...early,
-    ...sideways.findings,
-    ...(plate?.findings ?? []),
-    ...placed,
-    ...hazards,
-  ]);
+  return finish(job, base, [...early, ...sideways.findings, ...(plate?.findings ?? []), ...placed, ...hazards]);
 }
 
 function basePlan(job: Job, outline: Outline, options: PlanOptions): Plan {
@@ -134,13 +127,7 @@ function mountPart(job: Job, base: Plan): Finding[] {
 }
 
 /** Height, marks, holes and level, into the plan; returns what there is to say about them. */
-function place(
-  frame: Frame,
-  base: Plan,
-  plate: PlatePlan | undefined,
-  wood: StudsFound,
-  crew: KitSource,
-): Finding[] {
+function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, wood: StudsFound, crew: KitSource): Finding[] {
   const { job } = frame;
   const { wanted, findings: found } = wantedHeight(frame);
   const spot = wanted && spotAt(frame, wanted);
@@ -174,9 +161,7 @@ function hang(
 ): Finding[] {
   const { job } = frame;
   const made =
-    job.mount && plate
-      ? schemePart({ frame, base, plate, found: wood, spot: wished, crew }, job.mount)
-      : undefined;
+    job.mount && plate ? schemePart({ frame, base, plate, found: wood, spot: wished, crew }, job.mount) : undefined;
   const spot = made?.spot ?? wished;
   const on = made?.plate ?? plate;
   if (on && job.mount?.plate) frame.plateX = on.x.value;
@@ -197,7 +182,7 @@ function hang(
   if (loads) base.loads = loads;
   if (loads && base.scheme) base.scheme.worstUtilisation = loads.worst;
   return [...found, ...findings];
-} // prettier-ignore
+}
 
 /** What is wanted of the centre's height: chosen by hand, or the school that is followed. */
 function wantedHeight(frame: Frame): { wanted: Working | undefined; findings: Finding[] } {
@@ -214,8 +199,7 @@ function wantedHeight(frame: Frame): { wanted: Working | undefined; findings: Fi
 function screws(frame: Frame, base: Plan, spot: Spot | undefined): Finding[] {
   const { job, height } = frame;
   const bottom = spot?.bottom.value;
-  const covered =
-    bottom === undefined ? undefined : { ...edges(frame), bottom, top: bottom + height.value };
+  const covered = bottom === undefined ? undefined : { ...edges(frame), bottom, top: bottom + height.value };
   const part = screwPart(job, covered);
   if (!part) return [];
   if (part.screws) base.screen.screws = part.screws;
@@ -257,12 +241,7 @@ function movedFinding(job: Job, spot: Spot): Finding {
   return finding('height-moved', 'caution', 'height', values);
 }
 
-function reachOf(
-  frame: Frame,
-  base: Plan,
-  plate: PlatePlan | undefined,
-  found: StudsFound,
-): Finding[] {
+function reachOf(frame: Frame, base: Plan, plate: PlatePlan | undefined, found: StudsFound): Finding[] {
   const { job, centreX, spacer } = frame;
   const { reach, findings } = reachPart({
     job,
@@ -277,13 +256,7 @@ function reachOf(
 }
 
 /** Holes, scheme and every mark, into the plan. */
-function drill(
-  frame: Frame,
-  base: Plan,
-  plate: PlatePlan | undefined,
-  spot: Spot,
-  made: SchemeMade | undefined,
-): void {
+function drill(frame: Frame, base: Plan, plate: PlatePlan | undefined, spot: Spot, made: SchemeMade | undefined): void {
   const { job, centreX, width, height } = frame;
   const { hook, plateBottom } = hangsAt(spot, job);
   const outline = job.mount?.plate;
@@ -297,9 +270,7 @@ function drill(
     height,
     holes,
     ...(hook ? { hook } : {}),
-    ...(plateBottom
-      ? { plate: { x: plate?.x ?? centreX, bottom: plateBottom, height: outline?.height } }
-      : {}),
+    ...(plateBottom ? { plate: { x: plate?.x ?? centreX, bottom: plateBottom, height: outline?.height } } : {}),
   });
 }
 

@@ -3,12 +3,7 @@ import type { Op, Unit, Working } from '@steddo/contract';
 /** Trees of arithmetic: each number that a person acts on carries the one that made it. */
 
 /** A reading or constant. `guess` marks a default that nobody measured. */
-export function leaf(
-  label: string,
-  value: number,
-  unit: Unit,
-  from: { path?: string; guess?: boolean } = {},
-): Working {
+export function leaf(label: string, value: number, unit: Unit, from: { path?: string; guess?: boolean } = {}): Working {
   return {
     label,
     value,

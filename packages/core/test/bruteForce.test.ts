@@ -15,10 +15,7 @@ interface Box {
   top: number;
 }
 const meets = (a: Box, b: Box): boolean =>
-  a.left < b.right - 1e-9 &&
-  b.left < a.right - 1e-9 &&
-  a.bottom < b.top - 1e-9 &&
-  b.bottom < a.top - 1e-9;
+  a.left < b.right - 1e-9 && b.left < a.right - 1e-9 && a.bottom < b.top - 1e-9 && b.bottom < a.top - 1e-9;
 
 describe('heights against trying every millimetre', () => {
   const SET = { width: 1118, height: 640 };
@@ -82,9 +79,7 @@ describe('heights against trying every millimetre', () => {
     };
     const setMustClear = ['furniture', 'shelf', 'window'];
     if (set.bottom < -1e-9 || set.top > WALL_TOP + 1e-9) return false;
-    return (job.room.objects ?? []).every(
-      (o) => !(setMustClear.includes(o.kind) && meets(set, o)) && !meets(plate, o),
-    );
+    return (job.room.objects ?? []).every((o) => !(setMustClear.includes(o.kind) && meets(set, o)) && !meets(plate, o));
   }
 
   it('the height is the free one nearest to the wanted', () => {
@@ -93,8 +88,7 @@ describe('heights against trying every millimetre', () => {
         const job = jobOf(things, wanted);
         const p = plan(job);
         let best = Infinity;
-        for (let y = 300; y <= 2200; y += 1)
-          if (mayHang(job, y)) best = Math.min(best, Math.abs(y - wanted));
+        for (let y = 300; y <= 2200; y += 1) if (mayHang(job, y)) best = Math.min(best, Math.abs(y - wanted));
         if (p.placement!.conflict) {
           expect(best).toBe(Infinity);
           return;
@@ -136,11 +130,8 @@ describe('the plate over the studs against trying every tenth of a millimetre', 
   function holds(plateX: number, studs: readonly number[]): boolean {
     const served = studs.filter(
       (s) =>
-        new Set(
-          slots
-            .filter((slot) => Math.abs(s - plateX - slot.x) <= travel + 1e-6)
-            .map((slot) => slot.y),
-        ).size === 2,
+        new Set(slots.filter((slot) => Math.abs(s - plateX - slot.x) <= travel + 1e-6).map((slot) => slot.y)).size ===
+        2,
     );
     return served.length >= 2;
   }
@@ -192,8 +183,6 @@ describe('the plate over the studs against trying every tenth of a millimetre', 
     expect(p.placement!.plate!.x).toBe(2010);
     expect(p.holes).toHaveLength(4);
     const far = plan(testJob({ choices: { plateX: 2070 }, evidence: marksAt([1800, 2200]) }));
-    expect(far.findings.map((f) => f.code)).toEqual(
-      expect.arrayContaining(['plate-beyond-slide', 'no-stud-in-slots']),
-    );
+    expect(far.findings.map((f) => f.code)).toEqual(expect.arrayContaining(['plate-beyond-slide', 'no-stud-in-slots']));
   });
 });

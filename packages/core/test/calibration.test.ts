@@ -1,13 +1,5 @@
 import { atticSnug, guestRoom } from '@steddo/samples';
-import {
-  hiddenWall,
-  holeChance,
-  inferStuds,
-  landsIn,
-  passMarks,
-  simulated,
-  untouched,
-} from '../src';
+import { hiddenWall, holeChance, inferStuds, landsIn, passMarks, simulated, untouched } from '../src';
 import { seeded } from '../src/instruments/random';
 import { bandsOf, drillModelWalls } from './modelWalls';
 
@@ -20,8 +12,7 @@ describe('calibration', () => {
     const drilled = drillModelWalls(220, 11);
     const bands = bandsOf(drilled);
     expect(bands.length).toBeGreaterThan(6);
-    for (const { stated, landed, bound } of bands)
-      expect(Math.abs(landed - stated)).toBeLessThan(bound);
+    for (const { stated, landed, bound } of bands) expect(Math.abs(landed - stated)).toBeLessThan(bound);
     const mean = (of: (d: (typeof drilled)[number]) => number) =>
       drilled.reduce((s, d) => s + of(d), 0) / drilled.length;
     expect(Math.abs(mean((d) => d.stated) - mean((d) => (d.landed ? 1 : 0)))).toBeLessThan(0.08);

@@ -2,8 +2,7 @@ import fc from 'fast-check';
 import { evaluate, plan } from '../src';
 import { IN, testJob, testMount } from './jobs';
 
-const markUp = (job = testJob(), id = 'hook') =>
-  plan(job).marks?.find((m) => m.id === id)?.fromFloor;
+const markUp = (job = testJob(), id = 'hook') => plan(job).marks?.find((m) => m.id === id)?.fromFloor;
 
 /** A set that hangs with its bottom edge where the sum says, and one measurement on the set. */
 function staged(bottomIn: number, toHookIn: number) {
@@ -36,9 +35,7 @@ describe('chain of sums', () => {
       measured: base.measured,
       room: {
         ...base.room,
-        objects: [
-          { id: 'o1', kind: 'furniture', left: 1500, right: 2500, bottom: 0, top: 36 * IN },
-        ],
+        objects: [{ id: 'o1', kind: 'furniture', left: 1500, right: 2500, bottom: 0, top: 36 * IN }],
       },
       aim: {
         height: 'above',
@@ -119,8 +116,7 @@ describe('chain of sums', () => {
     ['row:0', 290 - 190 + 40],
     ['row:1', 290 - 190 + 160],
   ])('measured to the %s from either edge puts the plate where geometry does', (to, up) => {
-    const from = (edge: 'bottom' | 'top', value: number) =>
-      plan(testJob({ measured: [{ from: edge, to, value }] }));
+    const from = (edge: 'bottom' | 'top', value: number) => plan(testJob({ measured: [{ from: edge, to, value }] }));
     for (const p of [from('bottom', up), from('top', 640 - up)]) {
       expect(p.placement!.plate!.bottom).toBeCloseTo(780 + 100, 9);
       expect(p.marks!.find((m) => m.id === 'hook')!.fromFloor).toBeCloseTo(780 + 290, 9);
@@ -210,10 +206,7 @@ describe('every working', () => {
           for (const m of p.marks!) {
             expect(evaluate(m.workings.fromFloor)).toBeCloseTo(m.fromFloor, 9);
             expect(evaluate(m.workings.fromLeft)).toBeCloseTo(m.fromLeft, 9);
-            expect(evaluate(m.workings.fromCentre)).toBeCloseTo(
-              m.fromLeft - p.placement!.centre.x,
-              9,
-            );
+            expect(evaluate(m.workings.fromCentre)).toBeCloseTo(m.fromLeft - p.placement!.centre.x, 9);
             expect(evaluate(m.workings.belowTop)).toBeCloseTo(p.placement!.top - m.fromFloor, 9);
           }
           for (const h of p.holes!) expect(evaluate(h.working)).toBeCloseTo(h.y, 9);

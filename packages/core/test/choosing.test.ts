@@ -15,7 +15,7 @@ import {
 } from '../src';
 
 const METRIC = tapeOf('metric');
-const box = (left: number, right: number, bottom: number, top: number) => ({ left, right, bottom, top }); // prettier-ignore
+const box = (left: number, right: number, bottom: number, top: number) => ({ left, right, bottom, top });
 
 describe('snapping', () => {
   const shelf = box(1000, 2000, 900, 950);
@@ -35,22 +35,27 @@ describe('snapping', () => {
     const span = fc.tuple(fc.integer({ min: 0, max: 3000 }), fc.integer({ min: 1, max: 900 }));
     const anyBox = fc.tuple(span, span).map(([[x, w], [y, h]]) => box(x, x + w, y, y + h));
     fc.assert(
-      fc.property(anyBox, fc.array(anyBox, { maxLength: 5 }), fc.integer({ min: 1, max: 40 }), (moved, others, reach) => {
-        const { box: at, guides } = snapBox(moved, others, reach, METRIC);
-        expect(at.right - at.left).toBeCloseTo(moved.right - moved.left, 9);
-        expect(at.top - at.bottom).toBeCloseTo(moved.top - moved.bottom, 9);
-        expect(Math.abs(at.left - moved.left)).toBeLessThanOrEqual(reach);
-        // a guide lies on a line of the moved thing and on a line of another
-        const lines = (a: number, b: number) => [a, b, (a + b) / 2];
-        for (const g of guides) {
-          const of = (b: typeof moved) => (g.axis === 'x' ? lines(b.left, b.right) : lines(b.bottom, b.top));
-          expect(of(at).some((v) => Math.abs(v - g.at) < 1e-9)).toBe(true);
-          expect(others.flatMap(of)).toContain(g.at);
-        }
-      }),
+      fc.property(
+        anyBox,
+        fc.array(anyBox, { maxLength: 5 }),
+        fc.integer({ min: 1, max: 40 }),
+        (moved, others, reach) => {
+          const { box: at, guides } = snapBox(moved, others, reach, METRIC);
+          expect(at.right - at.left).toBeCloseTo(moved.right - moved.left, 9);
+          expect(at.top - at.bottom).toBeCloseTo(moved.top - moved.bottom, 9);
+          expect(Math.abs(at.left - moved.left)).toBeLessThanOrEqual(reach);
+          // a guide lies on a line of the moved thing and on a line of another
+          const lines = (a: number, b: number) => [a, b, (a + b) / 2];
+          for (const g of guides) {
+            const of = (b: typeof moved) => (g.axis === 'x' ? lines(b.left, b.right) : lines(b.bottom, b.top));
+            expect(of(at).some((v) => Math.abs(v - g.at) < 1e-9)).toBe(true);
+            expect(others.flatMap(of)).toContain(g.at);
+          }
+        },
+      ),
       { seed: 31, numRuns: 300 },
     );
-  }); // prettier-ignore
+  });
 });
 
 describe('editing the room', () => {
@@ -68,7 +73,7 @@ describe('editing the room', () => {
       applyCommand(room, moveFloor(room, 'room.floor.f1', box(100, 1000, bottom, top))).job.room.floor![0];
     expect(to(-2700, -1800)).toEqual({ ...sofa, left: 100, right: 1000, near: 1800, far: 2700 });
     expect(to(-800, 100)).toMatchObject({ near: 0, far: 900 });
-  }); // prettier-ignore
+  });
   it('a thing that is taken away takes its guesses along, and undo brings both back', () => {
     const gone = applyCommand(job, removeEntry(job, 'room.objects.o1'));
     expect(gone.job.room.objects!.some((o) => o.id === 'o1')).toBe(false);
@@ -78,7 +83,7 @@ describe('editing the room', () => {
   it('the first entry of a list, undone, leaves no empty list behind', () => {
     const bare = { ...guestRoom, room: { ...guestRoom.room } };
     delete bare.room.floor;
-    const sofa = { id: 'f1', kind: 'sofa', left: 0, right: 900, near: 2000, far: 2900, height: 800 }; // prettier-ignore
+    const sofa = { id: 'f1', kind: 'sofa', left: 0, right: 900, near: 2000, far: 2900, height: 800 };
     const put = applyCommand(bare, { do: 'put', path: 'room.floor.f1', value: sofa });
     expect(applyCommand(put.job, put.inverse).job).toEqual(bare);
   });
@@ -106,8 +111,7 @@ describe('heights for the customer', () => {
         for (const other of ys.slice(i + 1)) expect(Math.abs(y - other)).toBeGreaterThanOrEqual(30);
       expect(offers.every((o) => o.plan.placement!.conflict === undefined)).toBe(true);
       // what is offered is what taking it gives
-      for (const o of offers)
-        expect(plan(o.job).placement!.centre.y).toBe(o.plan.placement!.centre.y);
+      for (const o of offers) expect(plan(o.job).placement!.centre.y).toBe(o.plan.placement!.centre.y);
     }
   });
   it('a height by hand is offered as it is; where nothing fits there is nothing to offer', () => {
@@ -116,14 +120,20 @@ describe('heights for the customer', () => {
     const shelf = { id: 'o9', kind: 'cabinet' as const, left: 0, right: 3600, bottom: 200, top: 2300 };
     const full = { ...guestRoom, room: { ...guestRoom.room, objects: [...guestRoom.room.objects!, shelf] } };
     expect(offeredHeights(full)).toEqual([]);
-  }); // prettier-ignore
+  });
 });
 
 describe('mounts side by side', () => {
   it('margin is rating less mass, swivel the lesser side, and the label’s silence stays silence', () => {
     const arm = demoCatalogue.mounts.find((m) => m.id === 'pintle-2')!;
     const lame = { ...arm, swivel: { left: 60, right: 45 } };
-    expect(comparedOf(lame, 8.6)).toMatchObject({ folded: 66, extended: 520, swivel: 45, studs: 1, massMargin: 35 - 8.6 }); // prettier-ignore
+    expect(comparedOf(lame, 8.6)).toMatchObject({
+      folded: 66,
+      extended: 520,
+      swivel: 45,
+      studs: 1,
+      massMargin: 35 - 8.6,
+    });
     const label = demoCatalogue.mounts.find((m) => !m.plate && !m.tilt)!;
     expect(comparedOf(label, 8.6)).not.toHaveProperty('tiltDown');
   });

@@ -9,11 +9,7 @@ const crowded: fc.Arbitrary<Forbidden[]> = fc
     fc.integer({ min: 5, max: 18 }),
     fc.integer({ min: 12, max: 30 }),
     fc.array(
-      fc.tuple(
-        fc.integer({ min: 0, max: 30 }),
-        fc.integer({ min: 1, max: 12 }),
-        fc.constantFrom(undefined, 0, 3),
-      ),
+      fc.tuple(fc.integer({ min: 0, max: 30 }), fc.integer({ min: 1, max: 12 }), fc.constantFrom(undefined, 0, 3)),
       { maxLength: 4 },
     ),
   )
@@ -21,9 +17,12 @@ const crowded: fc.Arbitrary<Forbidden[]> = fc
     { by: 'floor', lo: -Infinity, hi: floor, yields: 0 },
     { by: 'ceiling', lo: ceiling, hi: Infinity, yields: 5 },
     ...things.map(([lo, wide, yields], i) => ({
-      by: `t${i}`, lo, hi: lo + wide, ...(yields === undefined ? {} : { yields }),
+      by: `t${i}`,
+      lo,
+      hi: lo + wide,
+      ...(yields === undefined ? {} : { yields }),
     })),
-  ]); // prettier-ignore
+  ]);
 
 const conflicting = crowded.filter((all) => feasible(all).length === 0);
 
@@ -65,9 +64,7 @@ describe('conflicts', () => {
         const given = new Map(found.relax.map((r) => [r.by, r.amount]));
         const eased = all.map((f) => {
           const by = given.get(f.by) ?? 0;
-          return found.at - f.lo < f.hi - found.at
-            ? { ...f, lo: f.lo + by }
-            : { ...f, hi: f.hi - by };
+          return found.at - f.lo < f.hi - found.at ? { ...f, lo: f.lo + by } : { ...f, hi: f.hi - by };
         });
         expect(eased.every((f) => found.at <= f.lo + 1e-9 || found.at >= f.hi - 1e-9)).toBe(true);
       }),
@@ -89,12 +86,7 @@ describe('conflicts', () => {
   it('in a room: which two, which gives least, and the way sideways', () => {
     // 600 between chest and shelf for a set 640 tall
     const { conflict } = plan(shelfRoom(1500)).placement!;
-    expect([...conflict!.constraints].sort()).toEqual([
-      'ceiling',
-      'floor',
-      'object:chest',
-      'object:shelf',
-    ]);
+    expect([...conflict!.constraints].sort()).toEqual(['ceiling', 'floor', 'object:chest', 'object:shelf']);
     expect(conflict!.relax).toHaveLength(1);
     expect(conflict!.relax![0]!.amount).toBeCloseTo(40, 9);
     // at the eyes' height the shelf is clear: left of the chest, 1500 less half of 1118

@@ -54,19 +54,14 @@ describe('commands', () => {
     });
     expect(scans.job.looks).toHaveLength(1);
     expect(
-      applyCommand(testJob(), { do: 'put', path: 'room.viewers.v1.eye', value: 5 }).job.room
-        .viewers![0]!.eye,
+      applyCommand(testJob(), { do: 'put', path: 'room.viewers.v1.eye', value: 5 }).job.room.viewers![0]!.eye,
     ).toBe(5);
   });
   it('refuse an entry whose id is not the one in the path', () => {
-    expect(() =>
-      applyCommand(testJob(), { do: 'put', path: 'evidence.e1', value: { id: 'e2' } }),
-    ).toThrow(TypeError);
+    expect(() => applyCommand(testJob(), { do: 'put', path: 'evidence.e1', value: { id: 'e2' } })).toThrow(TypeError);
   });
   it('refuse a path through a plain value', () => {
-    expect(() => applyCommand(testJob(), { do: 'put', path: 'title.deeper', value: 1 })).toThrow(
-      TypeError,
-    );
+    expect(() => applyCommand(testJob(), { do: 'put', path: 'title.deeper', value: 1 })).toThrow(TypeError);
   });
   it('are undone by their inverse, whatever they were', () => {
     fc.assert(
@@ -74,8 +69,7 @@ describe('commands', () => {
         const job = testJob();
         const { job: after, inverse } = applyCommand(job, { do: 'all', commands: list });
         const back = applyCommand(after, inverse).job;
-        for (const key of Object.keys(job) as (keyof typeof job)[])
-          expect(back[key]).toEqual(job[key]);
+        for (const key of Object.keys(job) as (keyof typeof job)[]) expect(back[key]).toEqual(job[key]);
       }),
       { seed: 8, numRuns: 300 },
     );
@@ -94,9 +88,7 @@ describe('measuring', () => {
     const { job: after } = applyCommand(job, measure(job, 'screen.mass', 9));
     expect(after.screen.mass).toBe(9);
     expect(after.guessed).toEqual(['room.wall.width']);
-    expect(
-      applyCommand(after, measure(after, 'room.wall.width', 3000)).job.guessed,
-    ).toBeUndefined();
+    expect(applyCommand(after, measure(after, 'room.wall.width', 3000)).job.guessed).toBeUndefined();
   });
 });
 

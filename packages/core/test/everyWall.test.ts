@@ -88,10 +88,7 @@ function likelihood(e: Evidence, { studs }: Wall): number {
     case 'fastener':
       return either(
         0.1,
-        studs.reduce(
-          (s, t) => s + (e.x >= t.l + 6 && e.x <= t.r - 6 ? 1 / (t.r - t.l - 12) : 0),
-          0,
-        ),
+        studs.reduce((s, t) => s + (e.x >= t.l + 6 && e.x <= t.r - 6 ? 1 / (t.r - t.l - 12) : 0), 0),
       );
     case 'probe': {
       const wood = studs.some((t) => e.x >= t.l && e.x <= t.r);
@@ -134,9 +131,7 @@ describe('the inference against every wall there is', () => {
   it('P(wood), each stud type, the widths, P(hole) and what each reading is of: to 1e-9', () => {
     fc.assert(
       fc.property(readings, position, (evidence, hole) => {
-        const weighed = WALLS.map(
-          (w) => w.weight * evidence.reduce((p, e) => p * likelihood(e, w), 1),
-        );
+        const weighed = WALLS.map((w) => w.weight * evidence.reduce((p, e) => p * likelihood(e, w), 1));
         const total = weighed.reduce((a, b) => a + b, 0);
         const belief = beliefFor(evidence);
         const wood = woodAlong(belief);
@@ -151,8 +146,7 @@ describe('the inference against every wall there is', () => {
             counted[Math.max(0, l)]! += p;
             if (r + 1 <= SIZE) counted[r + 1]! -= p;
             // the hole: all in one ply, landing 1.5 mm from its mark
-            for (let a = l; a < r; a += ply)
-              lands += p * landing(a + 1.5 * 7.94 - hole, a + ply - 1.5 * 7.94 - hole);
+            for (let a = l; a < r; a += ply) lands += p * landing(a + 1.5 * 7.94 - hole, a + ply - 1.5 * 7.94 - hole);
           }
         });
         let sum = 0;
@@ -160,17 +154,13 @@ describe('the inference against every wall there is', () => {
           sum += counted[x]!;
           expect(Math.abs(p - sum)).toBeLessThan(1e-9);
         });
-        for (const { plyMm, weight } of belief.layers)
-          expect(Math.abs(weight - byPly.get(plyMm)!)).toBeLessThan(1e-9);
+        for (const { plyMm, weight } of belief.layers) expect(Math.abs(weight - byPly.get(plyMm)!)).toBeLessThan(1e-9);
         expect(Math.abs(chanceAt(belief, hole, 7.94).lands - lands)).toBeLessThan(1e-6);
         for (const { e, says } of belief.says)
           if (e.kind === 'probe') {
             const right = WALLS.reduce(
               (p, w, i) =>
-                p +
-                (w.studs.some((t) => e.x >= t.l && e.x <= t.r) === (e.found === 'wood')
-                  ? weighed[i]! / total
-                  : 0),
+                p + (w.studs.some((t) => e.x >= t.l && e.x <= t.r) === (e.found === 'wood') ? weighed[i]! / total : 0),
               0,
             );
             expect(Math.abs(chanceOf(belief, says) - right)).toBeLessThan(1e-9);
@@ -190,11 +180,7 @@ describe('the inference against every wall there is', () => {
         WALLS.forEach((w) => {
           if (w.ply !== layer.plyMm) return;
           const key = w.studs.map((s) => s.n).join();
-          byLayout.set(
-            key,
-            (byLayout.get(key) ?? 0) +
-              w.weight * evidence.reduce((p, e) => p * likelihood(e, w), 1),
-          );
+          byLayout.set(key, (byLayout.get(key) ?? 0) + w.weight * evidence.reduce((p, e) => p * likelihood(e, w), 1));
         });
         const most = Math.max(...byLayout.values());
         expect(byLayout.get(studs.map((s) => s.n).join())! / most).toBeCloseTo(1, 9);

@@ -17,9 +17,11 @@ const look = (id: string, x: number, change: Partial<Look> = {}): Look => ({
 const codes = (job: Job) => plan(job).findings.map((f) => `${f.level} ${f.code}`);
 const holes = (job: Job) => plan(job).holes!.map((h) => h.hazard);
 // holes at 1800 and 2200, between 1000 and 1200 up
-const ALL: Look[] = [look('k1', 1720), look('k2', 1880), look('k3', 2120), look('k4', 2280)].map(
-  (k) => ({ ...k, y: 1150, reach: 400 }),
-);
+const ALL: Look[] = [look('k1', 1720), look('k2', 1880), look('k3', 2120), look('k4', 2280)].map((k) => ({
+  ...k,
+  y: 1150,
+  reach: 400,
+}));
 
 describe('zones of what is on the wall', () => {
   // common practice: cables run up, down and sideways from outlets and switches
@@ -60,9 +62,7 @@ describe('zones of what is on the wall', () => {
   it('a wet room behind: pipes anywhere', () => {
     const { room } = testJob();
     const job = testJob({ room: { ...room, wall: { ...room.wall, behind: 'wet-room' } } });
-    expect(hazardsOf(job).zones).toMatchObject([
-      { way: 'behind', what: 'pipe', left: 0, right: 4000, top: 2500 },
-    ]);
+    expect(hazardsOf(job).zones).toMatchObject([{ way: 'behind', what: 'pipe', left: 0, right: 4000, top: 2500 }]);
     expect(plan(job).findings.find((f) => f.code === 'hole-in-zone')!.values).toMatchObject({
       way: 'behind',
       holes: ['h1', 'h2', 'h3', 'h4'],
@@ -136,20 +136,10 @@ describe('every planned hole', () => {
   it('a level run crosses every stud at its height; which way an unsaid one runs may be either', () => {
     const row = plan(testJob()).holes![0]!.y;
     const level = look('k9', 900, { y: row, found: 'cable', runs: 'horizontal' });
-    expect(holes(testJob({ looks: [level] }))).toEqual([
-      'seen',
-      'seen',
-      'nobody-looked',
-      'nobody-looked',
-    ]);
+    expect(holes(testJob({ looks: [level] }))).toEqual(['seen', 'seen', 'nobody-looked', 'nobody-looked']);
     // seen from 3 in beside the line: it may be at the line, anywhere that the camera saw
     const beside = look('k9', 1800 - 76.2, { y: row, found: 'cable' });
-    expect(holes(testJob({ looks: [beside] }))).toEqual([
-      'seen',
-      'nobody-looked',
-      'seen',
-      'nobody-looked',
-    ]);
+    expect(holes(testJob({ looks: [beside] }))).toEqual(['seen', 'nobody-looked', 'seen', 'nobody-looked']);
     expect(holes(testJob({ looks: [{ ...beside, reach: 40 }] }))[2]).toBe('nobody-looked');
     expect(holes(testJob({ looks: [{ ...beside, x: 1650 }] }))[0]).toBe('nobody-looked');
   });
@@ -169,9 +159,7 @@ describe('openings and what was felt', () => {
   const box: Item = { id: 'b1', kind: 'box', left: 2300, right: 2660, bottom: 300, top: 740 };
   it('a box to be let in is asked about like a hole', () => {
     expect(codes(withObjects([box]))).toContain('caution opening-unlooked');
-    const zoned = plan(withObjects([box, outlet])).findings.find(
-      (f) => f.code === 'opening-unlooked',
-    )!;
+    const zoned = plan(withObjects([box, outlet])).findings.find((f) => f.code === 'opening-unlooked')!;
     expect(zoned.values).toMatchObject({ object: 'b1', from: 'o2', what: 'cable' });
     const seen = withObjects([box], {
       looks: [look('k1', 2400, { y: 500, found: 'pipe', runs: 'vertical' })],
@@ -229,10 +217,7 @@ describe('a guided look', () => {
     const job = withObjects([beside]);
     expect(guidedLooks(job, plan(job))[0]).toMatchObject({ bay: 'right', inZone: false });
     const seen = { ...job, looks: [look('k1', 1880, { y: 1150, reach: 400 })] };
-    expect(guidedLooks(seen, plan(seen)).map((l) => `${l.hole} ${l.bay}`)).toEqual([
-      'h1 left',
-      'h2 right',
-    ]);
+    expect(guidedLooks(seen, plan(seen)).map((l) => `${l.hole} ${l.bay}`)).toEqual(['h1 left', 'h2 right']);
     expect(guidedLooks(testJob({ looks: ALL }), plan(testJob({ looks: ALL })))).toEqual([]);
   });
   it('stays in a narrow bay', () => {

@@ -67,9 +67,7 @@ function mirrored(job: Job): Job {
 const sameHeights = (a: Plan, b: Plan): void => {
   expect(b.findings.map((f) => f.code).sort()).toEqual(a.findings.map((f) => f.code).sort());
   expect(b.placement!.centre.y).toBeCloseTo(a.placement!.centre.y, 6);
-  expect(b.heights!.map((h) => h.tiltNeeded!.toFixed(6))).toEqual(
-    a.heights!.map((h) => h.tiltNeeded!.toFixed(6)),
-  );
+  expect(b.heights!.map((h) => h.tiltNeeded!.toFixed(6))).toEqual(a.heights!.map((h) => h.tiltNeeded!.toFixed(6)));
   const ups = (p: Plan) => (p.holes ?? []).map((h) => h.y.toFixed(6)).sort();
   expect(ups(b)).toEqual(ups(a));
 };
@@ -83,8 +81,7 @@ describe('a plan', () => {
         sameHeights(a, b);
         const width = job.room.wall.width;
         expect(b.placement!.plate!.x).toBeCloseTo(width - a.placement!.plate!.x, 6);
-        const xs = (p: Plan, turn: (x: number) => number) =>
-          (p.holes ?? []).map((h) => turn(h.x).toFixed(6)).sort();
+        const xs = (p: Plan, turn: (x: number) => number) => (p.holes ?? []).map((h) => turn(h.x).toFixed(6)).sort();
         expect(xs(b, (x) => width - x)).toEqual(xs(a, (x) => x));
       }),
       { seed: 51, numRuns: 40 },

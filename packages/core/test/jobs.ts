@@ -84,11 +84,7 @@ export function testJob(change: Partial<Job> = {}): Job {
 }
 
 /** What marks show on a stud wall of 4 m; nothing is known of its spacing unless the build says so. */
-export function marksShow(
-  evidence: Evidence[],
-  build: Partial<Build> = {},
-  change: Partial<Job> = {},
-): StudsFound {
+export function marksShow(evidence: Evidence[], build: Partial<Build> = {}, change: Partial<Job> = {}): StudsFound {
   const { room } = testJob();
   const wall = { ...room.wall, build: { kind: 'timber-stud' as const, studWidth: 38.1, ...build } };
   return inferStuds(testJob({ ...change, evidence, room: { ...room, wall } }));

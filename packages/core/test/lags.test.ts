@@ -78,9 +78,7 @@ describe('yield of a lag', () => {
       expect(p.reduction / along[i]!.reduction).toBeCloseTo(1.25, 12);
     });
     expect(along[0]!.reduction).toBeCloseTo(10 * 0.173 + 0.5, 9);
-    expect(yieldParts(lagIn({ lag: lagSizeOf(9.525)! })).map((p) => p.reduction)).toEqual([
-      4, 4, 3.6, 3.2, 3.2, 3.2,
-    ]);
+    expect(yieldParts(lagIn({ lag: lagSizeOf(9.525)! })).map((p) => p.reduction)).toEqual([4, 4, 3.6, 3.2, 3.2, 3.2]);
   });
 
   /*
@@ -106,12 +104,24 @@ describe('yield of a lag', () => {
     const both = (side: (s: number) => number, main: (t: number) => number) =>
       least((s) => least((t) => (side(s) + main(t)) / (s + g + t), lm), ls);
     return {
-      II: both((a) => turns(qs, ls, a), (b) => turns(qm, lm, b)),
-      'III-m': both((h) => bends(qs, h), (b) => turns(qm, lm, b)),
-      'III-s': both((a) => turns(qs, ls, a), (h) => bends(qm, h)),
-      IV: both((h) => bends(qs, h), (h) => bends(qm, h)),
+      II: both(
+        (a) => turns(qs, ls, a),
+        (b) => turns(qm, lm, b),
+      ),
+      'III-m': both(
+        (h) => bends(qs, h),
+        (b) => turns(qm, lm, b),
+      ),
+      'III-s': both(
+        (a) => turns(qs, ls, a),
+        (h) => bends(qm, h),
+      ),
+      IV: both(
+        (h) => bends(qs, h),
+        (h) => bends(qm, h),
+      ),
     };
-  } // prettier-ignore
+  }
   it('agrees with virtual work in every mode that bends or turns, with a gap and without', () => {
     fc.assert(
       fc.property(
@@ -170,11 +180,22 @@ const seat = (change: Partial<Seat> = {}): Seat => ({
   apart: 120,
   ...change,
 });
-const board = { kind: 'strap-toggle' as const, diameter: 4.8, hole: 13, tension: 1000, shear: 800, board: 12.7, head: 9, washer: 1.6, grip: { min: 9, max: 60 }, path: 'anchors.a' }; // prettier-ignore
+const board = {
+  kind: 'strap-toggle' as const,
+  diameter: 4.8,
+  hole: 13,
+  tension: 1000,
+  shear: 800,
+  board: 12.7,
+  head: 9,
+  washer: 1.6,
+  grip: { min: 9, max: 60 },
+  path: 'anchors.a',
+};
 const withBuild = (build: object) => {
   const job = testJob();
   return { ...job, room: { ...job.room, wall: { ...job.room.wall, build: { ...job.room.wall.build, ...build } } } };
-}; // prettier-ignore
+};
 
 describe('what a fastener may hold', () => {
   it('a lag: thread times withdrawal, nine tenths of it for a load that stays', () => {
@@ -193,7 +214,10 @@ describe('what a fastener may hold', () => {
     ['never-in-board', { into: 'board' as const, fastener: { ...board, kind: 'self-tapping' as const } }],
     ['never-in-board', { into: 'board' as const, fastener: { ...board, kind: 'masonry-sleeve' as const } }],
     ['no-rating', { into: 'board' as const, fastener: { ...board, tension: undefined } }],
-    ['no-rating', { into: 'masonry' as const, fastener: { ...board, kind: 'masonry-sleeve' as const, shear: undefined } }],
+    [
+      'no-rating',
+      { into: 'masonry' as const, fastener: { ...board, kind: 'masonry-sleeve' as const, shear: undefined } },
+    ],
     ['no-rating', { into: 'backing' as const }],
     ['rated-for-board', { into: 'board' as const, fastener: { ...board, board: 9.5 } }],
     ['grip-outside', { into: 'board' as const, fastener: { ...board, grip: { min: 20, max: 60 } } }],
@@ -203,7 +227,7 @@ describe('what a fastener may hold', () => {
     ['board-unsound', { into: 'board' as const, fastener: board, job: withBuild({ cover: 'none' }) }],
   ] as [string, Partial<Seat>][])('is not said: %s', (code, change) => {
     expect(holdsOf(seat(change))).toBe(code);
-  }); // prettier-ignore
+  });
   it('an anchor: a quarter of its pack rating, pull and shear added', () => {
     const holds = holdsOf(seat({ into: 'board', fastener: board }));
     if (typeof holds === 'string') throw new Error(holds);
@@ -215,7 +239,7 @@ describe('what a fastener may hold', () => {
     const thin = holdsOf(seat({ into: 'backing', job: withBuild({ thickness: 18, board: 0, cover: 'none' }) }));
     expect(typeof thick).toBe('object');
     expect(thin).toBe('lag-too-short');
-  }); // prettier-ignore
+  });
   it('pull and shear of a lag together by NDS 12.4.1 (from memory)', () => {
     const [w, z] = [1200, 330];
     for (const deg of [0, 20, 45, 70, 90]) {

@@ -2,8 +2,7 @@ import type { LevelReading } from '@steddo/contract';
 import { plan, riseOver } from '../src';
 import { testJob, testMount } from './jobs';
 
-const levelOf = (levelReadings: LevelReading[], change = {}) =>
-  plan(testJob({ levelReadings, ...change })).level!;
+const levelOf = (levelReadings: LevelReading[], change = {}) => plan(testJob({ levelReadings, ...change })).level!;
 const digital = (angle: number, turned = false): LevelReading => ({
   instrument: 'digital',
   angle,
@@ -46,9 +45,7 @@ describe('level', () => {
   });
   it('fits the play of the slots, or needs a new hole', () => {
     // slots 10 high on a 7.94 lag: 2.06 mm of play; 400 mm at 0.29 degrees is 2.02, at 0.31 is 2.16
-    expect(levelOf([digital(0.29)]).corrections.map((c) => [c.kind, c.fits])).toEqual([
-      ['slots', true],
-    ]);
+    expect(levelOf([digital(0.29)]).corrections.map((c) => [c.kind, c.fits])).toEqual([['slots', true]]);
     expect(levelOf([digital(0.31)]).corrections.map((c) => [c.kind, c.fits])).toEqual([
       ['slots', false],
       ['new-hole', true],
@@ -65,9 +62,7 @@ describe('level', () => {
   });
   it('1 mm over the set’s width is good, 3 mm is seen', () => {
     const codes = (angle: number) =>
-      plan(testJob({ levelReadings: [digital(angle)] })).findings.filter(
-        (f) => f.stage === 'level',
-      );
+      plan(testJob({ levelReadings: [digital(angle)] })).findings.filter((f) => f.stage === 'level');
     const degFor = (mm: number) => (Math.atan(mm / 1118) * 180) / Math.PI;
     expect(codes(degFor(0.95)).map((f) => f.code)).toContain('level-good');
     expect(codes(degFor(2)).find((f) => f.code === 'level-off')!.level).toBe('info');

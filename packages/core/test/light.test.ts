@@ -4,10 +4,29 @@ import { mark, probe, testJob } from './jobs';
 
 const anchors: Anchor[] = [
   { id: 'plug', kind: 'plug', board: 12.7, tension: 130, shear: 200, hole: 6, diameter: 4, walls: ['timber-stud'] },
-  { id: 'strap', kind: 'strap-toggle', board: 12.7, tension: 1000, shear: 1000, hole: 13, diameter: 4.8, walls: ['timber-stud'] },
+  {
+    id: 'strap',
+    kind: 'strap-toggle',
+    board: 12.7,
+    tension: 1000,
+    shear: 1000,
+    hole: 13,
+    diameter: 4.8,
+    walls: ['timber-stud'],
+  },
   { id: 'bare', kind: 'spring-toggle', board: 12.7, hole: 13, diameter: 4.8, walls: ['timber-stud'] },
-]; // prettier-ignore
-const shelf = (change: Partial<Item> = {}): Item => ({ id: 's', kind: 'shelf', left: 600, right: 1000, bottom: 1000, top: 1240, out: 200, mass: 6, ...change }); // prettier-ignore
+];
+const shelf = (change: Partial<Item> = {}): Item => ({
+  id: 's',
+  kind: 'shelf',
+  left: 600,
+  right: 1000,
+  bottom: 1000,
+  top: 1240,
+  out: 200,
+  mass: 6,
+  ...change,
+});
 const room = (item: Item, change: Partial<Job> = {}): Job => {
   const base = testJob(change);
   return { ...base, anchors, room: { ...base.room, objects: [item] } };
@@ -29,12 +48,16 @@ describe('light things', () => {
     expect(heavier.at(-1)!.utilisation).toBeGreaterThan(1);
   });
   it('go into wood where it is', () => {
-    const evidence = [650, 950].flatMap((x, i) => [mark('edge-left', x - 19, `a${i}`), mark('edge-right', x + 19, `b${i}`), probe(x, 'wood', `p${i}`)]);
+    const evidence = [650, 950].flatMap((x, i) => [
+      mark('edge-left', x - 19, `a${i}`),
+      mark('edge-right', x + 19, `b${i}`),
+      probe(x, 'wood', `p${i}`),
+    ]);
     const lags = [{ id: 'l', diameter: 6.35, length: 51, threadLength: 38 }];
     const found = light({ ...room(shelf({ left: 500, right: 1100 }), { evidence }), lags });
     expect(found.choices[0]).toMatchObject({ into: 'stud', id: 'l' });
     expect(found.choices[0]!.utilisation).toBeLessThan(0.5);
-  }); // prettier-ignore
+  });
   it('over 20 lb (common practice) are not light: no anchor is offered, and a word says so', () => {
     const p = plan(room(shelf({ mass: 9.2 })));
     expect(p.light![0]!.choices).toEqual([]);
@@ -51,6 +74,10 @@ describe('light things', () => {
   });
   it('do not stop the set', () => {
     const job = room(shelf({ mass: 40 }));
-    expect(plan(job).findings.filter((f) => f.code.startsWith('light-')).every((f) => f.level !== 'stop')).toBe(true);
-  }); // prettier-ignore
+    expect(
+      plan(job)
+        .findings.filter((f) => f.code.startsWith('light-'))
+        .every((f) => f.level !== 'stop'),
+    ).toBe(true);
+  });
 });

@@ -1,13 +1,7 @@
 import fc from 'fast-check';
 import type { Job, Mount } from '@steddo/contract';
 import { evaluate, plan } from '../src';
-import {
-  fastenerForces,
-  groupLoad,
-  middleOf,
-  type FastenerGroup,
-  type Push,
-} from '../src/load/fastenerForces';
+import { fastenerForces, groupLoad, middleOf, type FastenerGroup, type Push } from '../src/load/fastenerForces';
 import { pushesOf } from '../src/load/groupUse';
 import { testJob, testMount } from './jobs';
 
@@ -23,17 +17,15 @@ const push = fc.record({
   down: number(0, 500),
   side: number(-80, 80),
 });
-const groups = fc.record({
-  points: fc.uniqueArray(point, { minLength: 2, maxLength: 8, selector: (p) => `${p.x}/${p.y}` }),
-  solid: fc.boolean(),
-}).map((g): FastenerGroup => ({ ...g, plate: { left: -350, right: 350, bottom: -200, top: 200 } })); // prettier-ignore
+const groups = fc
+  .record({
+    points: fc.uniqueArray(point, { minLength: 2, maxLength: 8, selector: (p) => `${p.x}/${p.y}` }),
+    solid: fc.boolean(),
+  })
+  .map((g): FastenerGroup => ({ ...g, plate: { left: -350, right: 350, bottom: -200, top: 200 } }));
 
 /** Where the plate presses: the lowest row or the pressed side, or the plate's own edge. */
-function turnsAbout(
-  { points, plate, solid }: FastenerGroup,
-  axis: 'y' | 'x',
-  sign: 1 | -1,
-): number {
+function turnsAbout({ points, plate, solid }: FastenerGroup, axis: 'y' | 'x', sign: 1 | -1): number {
   const along = points.map((p) => sign * p[axis]);
   const inner = Math.min(...along);
   const edge = axis === 'y' ? plate!.bottom : sign > 0 ? plate!.left : -plate!.right;
@@ -53,14 +45,9 @@ describe('the forces of a fastener group', () => {
           pushes.reduce((s, p) => s + p.side, 0),
           6,
         );
-        expect(sum((i) => forces[i]!.shearY)).toBeCloseTo(
-          -pushes.reduce((s, p) => s + p.down, 0),
-          6,
-        );
+        expect(sum((i) => forces[i]!.shearY)).toBeCloseTo(-pushes.reduce((s, p) => s + p.down, 0), 6);
         const turning = pushes.reduce((s, p) => s - p.x * p.down - p.y * p.side, 0);
-        expect(
-          sum((i) => points[i]!.x * forces[i]!.shearY - points[i]!.y * forces[i]!.shearX),
-        ).toBeCloseTo(turning, 3);
+        expect(sum((i) => points[i]!.x * forces[i]!.shearY - points[i]!.y * forces[i]!.shearX)).toBeCloseTo(turning, 3);
         // off the wall: each moment is held by its own pulls about the line where the plate presses
         const down = pushes.reduce((s, p) => s + p.down * p.e, 0);
         const alone = (part: 'over' | 'swing') =>
@@ -72,10 +59,7 @@ describe('the forces of a fastener group', () => {
         const sign = side >= 0 ? -1 : 1;
         const pressed = turnsAbout(group, 'x', sign);
         const swing = alone('swing');
-        expect(sum((i) => swing[i]!.tension * (sign * points[i]!.x - pressed))).toBeCloseTo(
-          Math.abs(side),
-          3,
-        );
+        expect(sum((i) => swing[i]!.tension * (sign * points[i]!.x - pressed))).toBeCloseTo(Math.abs(side), 3);
         // nothing pushes a screw into the wall, and both pulls are there together
         forces.forEach((f, i) => {
           expect(f.tension).toBeGreaterThanOrEqual(-1e-9);
@@ -99,15 +83,20 @@ describe('the forces of a fastener group', () => {
         });
         const far = groupLoad(middleOf(group.points), [{ ...one, e: 2 * one.e }]);
         expect(far.over).toBeCloseTo(2 * load.over, 6);
-        fastenerForces(group, far)!.forEach((f, i) =>
-          expect(f.tension).toBeCloseTo(2 * single[i]!.tension, 5),
-        );
+        fastenerForces(group, far)!.forEach((f, i) => expect(f.tension).toBeCloseTo(2 * single[i]!.tension, 5));
       }),
       { seed: 94, numRuns: 200 },
     );
   });
   it('by hand: two lags 130 apart, 100 N at 300 out; the lower one turns, the upper one is pulled', () => {
-    const group = { points: [{ x: 0, y: 130 }, { x: 0, y: 0 }], solid: false, plate: { left: -60, right: 60, bottom: -40, top: 170 } };
+    const group = {
+      points: [
+        { x: 0, y: 130 },
+        { x: 0, y: 0 },
+      ],
+      solid: false,
+      plate: { left: -60, right: 60, bottom: -40, top: 170 },
+    };
     const push100: Push = { x: 0, y: 65, e: 300, down: 100, side: 0 };
     const forces = fastenerForces(group, groupLoad(middleOf(group.points), [push100]))!;
     expect(forces.map((f) => f.tension)).toEqual([expect.closeTo((100 * 300) / 130, 9), 0]);
@@ -118,15 +107,21 @@ describe('the forces of a fastener group', () => {
     const aside = fastenerForces(group, groupLoad(middleOf(group.points), [{ ...push100, x: 150 }]))!;
     expect(Math.abs(aside[0]!.shearX)).toBeCloseTo((100 * 150) / 130, 9);
     expect(aside[0]!.shearY).toBeCloseTo(-50, 9);
-  }); // prettier-ignore
+  });
   it('there is no answer where nothing can hold it', () => {
     const load = groupLoad({ x: 0, y: 0 }, [{ x: 100, y: 0, e: 100, down: 100, side: 0 }]);
     expect(fastenerForces({ points: [{ x: 0, y: 0 }], solid: false }, load)).toBeUndefined();
-    const row = [{ x: -100, y: 0 }, { x: 100, y: 0 }];
+    const row = [
+      { x: -100, y: 0 },
+      { x: 100, y: 0 },
+    ];
     expect(fastenerForces({ points: row, solid: false }, { ...load, torque: 0 })).toBeUndefined();
     const plate = { left: -150, right: 150, bottom: -60, top: 60 };
-    expect(fastenerForces({ points: row, solid: false, plate }, { ...load, torque: 0 })![0]!.tension).toBeCloseTo(10_000 / (2 * 60), 9);
-  }); // prettier-ignore
+    expect(fastenerForces({ points: row, solid: false, plate }, { ...load, torque: 0 })![0]!.tension).toBeCloseTo(
+      10_000 / (2 * 60),
+      9,
+    );
+  });
 });
 
 const armMount: Mount = {
@@ -136,12 +131,17 @@ const armMount: Mount = {
   slide: 130,
   depth: { folded: 66, extended: 520 },
   swivel: { left: 60, right: 60 },
-  arm: { kind: 'links', links: [292, 165], head: 60, limits: { shoulder: [-90, 90], elbow: [-178, 178] }, foldOffset: 127 },
+  arm: {
+    kind: 'links',
+    links: [292, 165],
+    head: 60,
+    limits: { shoulder: [-90, 90], elbow: [-178, 178] },
+    foldOffset: 127,
+  },
   mass: 5,
   movingMass: 3,
-}; // prettier-ignore
-const armJob = (change: Partial<Job> = {}): Job =>
-  testJob({ mount: armMount, choices: { centreY: 1300 }, ...change });
+};
+const armJob = (change: Partial<Job> = {}): Job => testJob({ mount: armMount, choices: { centreY: 1300 }, ...change });
 
 describe('the loads of a plan', () => {
   it('of a set that stays: its weight at half its thickness, all by hand', () => {
@@ -161,15 +161,32 @@ describe('the loads of a plan', () => {
   });
   it('packing brings everything further out: the set, the plate and the hand that leans on it', () => {
     const pose = { x: 2000, e: 90, frontX: 2010, frontE: 120, extension: 60, yaw: 0 };
-    const at = { weights: { set: 100, moving: 20, still: 10 }, plateX: 1990, plateY: 1400, centreY: 1420, bottomY: 1100, packing: 25 };
-    expect(pushesOf(pose, 'right', at).map((p) => [p.e, p.down, p.side])).toEqual([[115, 120, 0], [25, 10, 0], [145, 100, 50]]);
+    const at = {
+      weights: { set: 100, moving: 20, still: 10 },
+      plateX: 1990,
+      plateY: 1400,
+      centreY: 1420,
+      bottomY: 1100,
+      packing: 25,
+    };
+    expect(pushesOf(pose, 'right', at).map((p) => [p.e, p.down, p.side])).toEqual([
+      [115, 120, 0],
+      [25, 10, 0],
+      [145, 100, 50],
+    ]);
     // and the moment of a plan says the same: 14 kg, 60 + 30 and 25 more
     const packed = plan(testJob({ mount: { ...testMount, mass: 2 }, choices: { packing: 25 } }));
     expect(packed.findings.map((f) => f.code)).toContain('lag-too-short');
-    const long = { ...testMount, mass: 2, walls: { 'timber-stud': { fixing: { ...testMount.walls['timber-stud']!.fixing!, length: 102, threadLength: 60 } } } };
+    const long = {
+      ...testMount,
+      mass: 2,
+      walls: {
+        'timber-stud': { fixing: { ...testMount.walls['timber-stud']!.fixing!, length: 102, threadLength: 60 } },
+      },
+    };
     const held = plan(testJob({ mount: long, choices: { packing: 25 } }));
     expect(held.loads!.moment.value).toBeCloseTo(14 * 9.80665 * 115, 6);
-  }); // prettier-ignore
+  });
   it('each number has a working that comes to it, back to the job', () => {
     for (const job of [testJob(), armJob()]) {
       const { fasteners } = plan(job).loads!;
@@ -204,18 +221,27 @@ describe('the loads of a plan', () => {
     expect(worst(armJob({ room: { ...room, wall } }))).toBeLessThan(base);
     // a spacer behind a stepped back brings the set out
     const stepped = { ...screen, back: 'stepped' as const, insert: { thread: 'M6', depth: 14 } };
-    const bag = (spacer: number, length: number) => ({ bracket: 2.5, screws: [{ thread: 'M6', length }], spacers: [spacer], washers: [] });
-    const spaced = (spacer: number, length: number) => plan(armJob({ screen: stepped, mount: { ...armMount, bag: bag(spacer, length) } }));
+    const bag = (spacer: number, length: number) => ({
+      bracket: 2.5,
+      screws: [{ thread: 'M6', length }],
+      spacers: [spacer],
+      washers: [],
+    });
+    const spaced = (spacer: number, length: number) =>
+      plan(armJob({ screen: stepped, mount: { ...armMount, bag: bag(spacer, length) } }));
     const [far, near] = [spaced(45, 60), spaced(10, 25)];
     expect([far, near].map((p) => p.screen.screws![0]!.spacer)).toEqual([45, 10]);
     expect(far.loads!.worst).toBeGreaterThan(near.loads!.worst);
-  }); // prettier-ignore
+  });
   it('over what it may hold is a stop that nobody can acknowledge', () => {
-    const heavy = armJob({ screen: { ...testJob().screen, mass: 38 }, fixing: { acknowledged: [{ code: 'load-too-great' }] } });
+    const heavy = armJob({
+      screen: { ...testJob().screen, mass: 38 },
+      fixing: { acknowledged: [{ code: 'load-too-great' }] },
+    });
     const p = plan(heavy);
     const found = p.findings.find((f) => f.code === 'load-too-great')!;
     expect(found).toMatchObject({ level: 'stop', acknowledgeable: false, acknowledged: false });
     expect(p.loads!.worst).toBeGreaterThan(1);
     expect(p.verdict).toBe('stop');
-  }); // prettier-ignore
+  });
 });

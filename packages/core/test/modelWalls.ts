@@ -45,9 +45,7 @@ function drawWall(random: Random): DrawnStud[] {
   while (n < WIDTH + REACH) {
     const type = random.next();
     // a double has its layout ply on the left or on the right
-    studs.push(
-      type < 0.95 ? { left: n, plies: 1 } : { left: type < 0.975 ? n : n - PLY, plies: 2 },
-    );
+    studs.push(type < 0.95 ? { left: n, plies: 1 } : { left: type < 0.975 ? n : n - PLY, plies: 2 });
     n += drawn(random, (k) => weights[k]!, weights.length);
   }
   return studs;
@@ -64,10 +62,14 @@ function readings(random: Random, studs: readonly DrawnStud[]): { evidence: Evid
   ];
   for (const { kind, sd, of } of features) {
     for (const s of studs) for (let i = random.count(1); i > 0; i--) put({ kind, x: of(s) + random.normal(sd) });
-    for (let i = random.count(((to - from) * 0.05) / (0.95 * SPACING)); i > 0; i--) put({ kind, x: random.between(from, to) });
+    for (let i = random.count(((to - from) * 0.05) / (0.95 * SPACING)); i > 0; i--)
+      put({ kind, x: random.between(from, to) });
   }
-  for (const s of studs) for (let i = random.count(1); i > 0; i--) put({ kind: 'fastener', x: random.between(s.left + 6, s.left + s.plies * PLY - 6) });
-  for (let i = random.count(((to - from) * 0.1) / (0.9 * SPACING)); i > 0; i--) put({ kind: 'fastener', x: random.between(from, to) });
+  for (const s of studs)
+    for (let i = random.count(1); i > 0; i--)
+      put({ kind: 'fastener', x: random.between(s.left + 6, s.left + s.plies * PLY - 6) });
+  for (let i = random.count(((to - from) * 0.1) / (0.9 * SPACING)); i > 0; i--)
+    put({ kind: 'fastener', x: random.between(from, to) });
   for (let i = random.count(4); i > 0; i--) {
     const x = random.between(0, WIDTH);
     const wood = studs.some((s) => x >= s.left && x <= s.left + s.plies * PLY);
@@ -75,7 +77,7 @@ function readings(random: Random, studs: readonly DrawnStud[]): { evidence: Evid
   }
   const scan = (instrument: 'edge' | 'centre' | 'magnet'): Scan => ({ id: instrument, instrument, from, to, y: 1400 });
   return { evidence, scans: [scan('edge'), scan('centre'), scan('magnet')] };
-} // prettier-ignore
+}
 
 /** A stud of the likeliest layout, picked by chance, and a place near its middle: known before the truth is. */
 function holeNear(random: Random, belief: WallBelief): number | undefined {
@@ -96,11 +98,13 @@ export function drillModelWalls(count: number, seed: number): Drilled[] {
     const stated = chanceAt(belief, x, DIAMETER).lands;
     const at = x + random.normal(1.5);
     const by = 1.5 * DIAMETER;
-    const landed = studs.some((s) => Array.from({ length: s.plies }, (_, k) => s.left + k * PLY).some((a) => at - by >= a && at + by <= a + PLY));
+    const landed = studs.some((s) =>
+      Array.from({ length: s.plies }, (_, k) => s.left + k * PLY).some((a) => at - by >= a && at + by <= a + PLY),
+    );
     all.push({ stated, landed });
   }
   return all;
-} // prettier-ignore
+}
 
 export interface Band {
   stated: number;
@@ -120,4 +124,4 @@ export function bandsOf(drilled: readonly Drilled[]): Band[] {
     const bound = 3 * Math.sqrt(Math.max(stated * (1 - stated), 1e-4) / Math.max(1, count)) + 1 / Math.max(1, count);
     return { stated, landed, count, bound };
   }).filter((b) => b.count > 0);
-} // prettier-ignore
+}

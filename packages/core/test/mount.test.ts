@@ -18,12 +18,8 @@ describe('the set', () => {
     expect(width.value).toBeCloseTo(1106.9, 1);
   });
   it('measured counts; more than 4 % off is worth a caution', () => {
-    expect(plan(withScreen({ height: 640 })).findings.map((f) => f.code)).not.toContain(
-      'outline-off-diagonal',
-    );
-    expect(plan(withScreen({ height: 660 })).findings.map((f) => f.code)).toContain(
-      'outline-off-diagonal',
-    );
+    expect(plan(withScreen({ height: 640 })).findings.map((f) => f.code)).not.toContain('outline-off-diagonal');
+    expect(plan(withScreen({ height: 660 })).findings.map((f) => f.code)).toContain('outline-off-diagonal');
   });
   // VESA FDMI (from memory): D 75 and 100 M4 8 and 14 kg; E 200 x 100 M4 22.7 kg; F M6 to 50, M8 to 113.6
   it.each([
@@ -44,9 +40,7 @@ describe('the set', () => {
     const small = withScreen({ pattern: { width: 100, height: 100 }, mass: 14.1 });
     expect(plan(small).findings.map((f) => f.code)).toContain('mass-above-class');
     expect(
-      plan(withScreen({ pattern: { width: 100, height: 100 }, mass: 14 })).findings.map(
-        (f) => f.code,
-      ),
+      plan(withScreen({ pattern: { width: 100, height: 100 }, mass: 14 })).findings.map((f) => f.code),
     ).not.toContain('mass-above-class');
     const m6 = withScreen({ mass: 51, insert: { thread: 'M6' } });
     expect(plan(m6).findings.find((f) => f.code === 'mass-above-class')!.values.limitKg).toBe(50);
@@ -83,12 +77,14 @@ describe('fit', () => {
         ],
       },
     };
-    expect(
-      rule(withScreen({ pattern: { width: 200, height: 200 } }), 'pattern', mount),
-    ).toMatchObject({ ok: true, margin: 0 });
-    expect(
-      rule(withScreen({ pattern: { width: 200, height: 100 } }), 'pattern', mount),
-    ).toMatchObject({ ok: false, margin: -100 });
+    expect(rule(withScreen({ pattern: { width: 200, height: 200 } }), 'pattern', mount)).toMatchObject({
+      ok: true,
+      margin: 0,
+    });
+    expect(rule(withScreen({ pattern: { width: 200, height: 100 } }), 'pattern', mount)).toMatchObject({
+      ok: false,
+      margin: -100,
+    });
   });
   it('pattern beyond the arms asks for the extension arms', () => {
     const mount = {
@@ -96,9 +92,7 @@ describe('fit', () => {
       pattern: { ...testMount.pattern, extendedAbove: { width: 200, height: 200 } },
     };
     const codes = (width: number) =>
-      plan({ ...withScreen({ pattern: { width, height: 200 } }), mount }).findings.map(
-        (f) => f.code,
-      );
+      plan({ ...withScreen({ pattern: { width, height: 200 } }), mount }).findings.map((f) => f.code);
     expect(codes(400)).toContain('extension-arms-needed');
     expect(codes(200)).not.toContain('extension-arms-needed');
   });
@@ -118,10 +112,7 @@ describe('fit', () => {
   it('wall: made for it or a stop; unknown is a caution', () => {
     const on = (kind: 'masonry' | 'unknown' | 'timber-stud') => {
       const job = testJob();
-      return rule(
-        { ...job, room: { ...job.room, wall: { ...job.room.wall, build: { kind } } } },
-        'wall-kind',
-      );
+      return rule({ ...job, room: { ...job.room, wall: { ...job.room.wall, build: { kind } } } }, 'wall-kind');
     };
     expect(on('timber-stud').ok).toBe(true);
     expect(on('masonry')).toMatchObject({ ok: false, level: 'stop' });
@@ -132,35 +123,18 @@ describe('fit', () => {
     const covered = (board: number, mount = testMount) => {
       const job = testJob();
       const build = { ...job.room.wall.build, board };
-      return rule(
-        { ...job, room: { ...job.room, wall: { ...job.room.wall, build } } },
-        'covering',
-        mount,
-      ).ok;
+      return rule({ ...job, room: { ...job.room, wall: { ...job.room.wall, build } } }, 'covering', mount).ok;
     };
     const silent = { ...testMount, walls: { 'timber-stud': {} } };
-    expect([covered(16), covered(16.1), covered(16, silent), covered(17, silent)]).toEqual([
-      true,
-      false,
-      true,
-      false,
-    ]);
+    expect([covered(16), covered(16.1), covered(16, silent), covered(17, silent)]).toEqual([true, false, true, false]);
   });
   it('stud spacing: one bay or more within the range', () => {
     const spaced = (spacing: number) => {
       const job = testJob();
       const build = { ...job.room.wall.build, spacing };
-      return rule(
-        { ...job, room: { ...job.room, wall: { ...job.room.wall, build } } },
-        'stud-spacing',
-      ).ok;
+      return rule({ ...job, room: { ...job.room, wall: { ...job.room.wall, build } } }, 'stud-spacing').ok;
     };
-    expect([spaced(16 * IN), spaced(24 * IN), spaced(350), spaced(200)]).toEqual([
-      true,
-      true,
-      false,
-      true,
-    ]);
+    expect([spaced(16 * IN), spaced(24 * IN), spaced(350), spaced(200)]).toEqual([true, true, false, true]);
   });
 });
 
@@ -179,9 +153,7 @@ describe('ranking', () => {
   const corner = { ...testMount, id: 'corner', type: 'corner' as const, depth: { folded: 10 } };
 
   it('stops last, then cautions; then special places, depth and price', () => {
-    const order = rankMounts([heavy, big, deep, dear, corner, cheap, weaker], testJob()).map(
-      (r) => r.id,
-    );
+    const order = rankMounts([heavy, big, deep, dear, corner, cheap, weaker], testJob()).map((r) => r.id);
     expect(order).toEqual(['cheap', 'dear', 'deep', 'corner', 'big', 'weak', 'weaker']);
   });
   it('does not depend on the order of the catalogue', () => {

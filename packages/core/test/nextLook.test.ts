@@ -6,10 +6,7 @@ import { possibleStuds } from '../src/wall/possibleStuds';
 import { IN, mark, marksShow, probe, testJob, testMount } from './jobs';
 
 const best = (job: Job, skip?: string[]) => nextLooks(job, plan(job), skip)!;
-const edges = (x: number, n = '') => [
-  mark('edge-left', x - 19, `l${x}${n}`),
-  mark('edge-right', x + 19, `r${x}${n}`),
-];
+const edges = (x: number, n = '') => [mark('edge-left', x - 19, `l${x}${n}`), mark('edge-right', x + 19, `r${x}${n}`)];
 
 describe('the next best look', () => {
   it('nothing known: a pass where the slots will come', () => {
@@ -89,10 +86,7 @@ describe('the next best look', () => {
     for (const kind of ['probe', 'edge', 'centre'] as const) {
       const outcomes = lookOutcomes(ways, kind, 1003);
       expect(outcomes.reduce((s, o) => s + o.chance, 0)).toBeCloseTo(1, 2);
-      const later = outcomes.reduce(
-        (s, o) => s + o.chance * o.ways.reduce((t, w) => t + w.p, 0),
-        0,
-      );
+      const later = outcomes.reduce((s, o) => s + o.chance * o.ways.reduce((t, w) => t + w.p, 0), 0);
       expect(later).toBeCloseTo(there, 2);
     }
   });
@@ -122,10 +116,7 @@ describe('poking along a line', () => {
   it('nothing poked: where it was asked; then outward by 3/4 in', () => {
     expect(step([])).toEqual({ phase: 'find-wood', next: 1600 });
     expect(step([probe(1600, 'hollow')]).next).toBeCloseTo(1600 + 0.75 * IN, 9);
-    expect(step([probe(1600, 'hollow'), probe(1619.05, 'hollow')]).next).toBeCloseTo(
-      1600 - 0.75 * IN,
-      9,
-    );
+    expect(step([probe(1600, 'hollow'), probe(1619.05, 'hollow')]).next).toBeCloseTo(1600 - 0.75 * IN, 9);
   });
   it('wood: on to its edge, half-way between the last wood and the first hollow', () => {
     expect(step([probe(1600, 'wood')])).toMatchObject({ phase: 'first-edge', next: 1619.05 });

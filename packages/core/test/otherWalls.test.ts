@@ -17,14 +17,10 @@ describe('masonry set out from a measured joint', () => {
     const courses = masonryCourses(block, [joint(1500, 1125)], wall)!;
     const above = courses.find((c) => Math.abs(c.bottom - 1130) < 1e-9)!;
     expect(above.top - above.bottom).toBeCloseTo(215, 9);
-    expect(above.joints).toEqual(
-      [150, 600, 1050, 1500, 1950, 2400].map((x) => expect.closeTo(x, 9)),
-    );
+    expect(above.joints).toEqual([150, 600, 1050, 1500, 1950, 2400].map((x) => expect.closeTo(x, 9)));
     const below = courses.find((c) => Math.abs(c.top - 1120) < 1e-9)!;
     expect(below.joints).toEqual([375, 825, 1275, 1725, 2175].map((x) => expect.closeTo(x, 9)));
-    courses
-      .slice(1, -2)
-      .forEach((c, i) => expect(courses[i + 2]!.bottom - c.bottom).toBeCloseTo(225, 6));
+    courses.slice(1, -2).forEach((c, i) => expect(courses[i + 2]!.bottom - c.bottom).toBeCloseTo(225, 6));
   });
   // common practice: a metric brick of 215 x 65 lays four courses to 300 mm
   it('brick: four courses to 300 mm', () => {
@@ -52,14 +48,14 @@ describe('masonry set out from a measured joint', () => {
 });
 
 describe('backing and noggings', () => {
-  const shown = (evidence: Evidence[], change: Partial<Job> = {}) =>
-    plan(testJob({ evidence, ...change }));
-  const edge = (
-    side: 'left' | 'right' | 'top' | 'bottom',
-    x: number,
-    y: number,
-    id: string,
-  ): Evidence => ({ id, kind: 'backing-edge', side, x, y });
+  const shown = (evidence: Evidence[], change: Partial<Job> = {}) => plan(testJob({ evidence, ...change }));
+  const edge = (side: 'left' | 'right' | 'top' | 'bottom', x: number, y: number, id: string): Evidence => ({
+    id,
+    kind: 'backing-edge',
+    side,
+    x,
+    y,
+  });
   it('backing: a rectangle from its edges, each the mean of its marks', () => {
     const marks = [
       edge('left', 1500, 1400, 'a'),

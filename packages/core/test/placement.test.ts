@@ -33,8 +33,7 @@ describe('feasible intervals', () => {
       fc.property(limits, fc.integer({ min: -12, max: 40 }), (all, wanted) => {
         const found = nearest(feasible(all), wanted)!;
         let best = Infinity;
-        for (let x = -60; x <= 90; x += 1)
-          if (free(x, all)) best = Math.min(best, Math.abs(x - wanted));
+        for (let x = -60; x <= 90; x += 1) if (free(x, all)) best = Math.min(best, Math.abs(x - wanted));
         expect(Math.abs(found.at - wanted)).toBeCloseTo(best, 9);
         expect(found.edge === undefined).toBe(free(wanted, all));
       }),
@@ -94,10 +93,7 @@ describe('height schools', () => {
         { id: 'b', eye: 1400, distance: 2500 },
       ],
     };
-    expect(plan(testJob({ room })).heights!.find((h) => h.school === 'eyes')!.centre).toBeCloseTo(
-      1100,
-      9,
-    );
+    expect(plan(testJob({ room })).heights!.find((h) => h.school === 'eyes')!.centre).toBeCloseTo(1100, 9);
   });
 
   it('eyes: settled marks win over eye heights', () => {
@@ -110,9 +106,7 @@ describe('height schools', () => {
     const room = (viewer: object) => ({ ...testJob().room, viewers: [{ id: 'v1', ...viewer }] });
     expect(plan(testJob({ room: room({}) })).placement!.centre.y).toBe(1300);
     expect(plan(testJob({ room: room({ posture: 'standing' }) })).placement!.centre.y).toBe(1700);
-    const guess = plan(testJob({ room: room({}) })).findings.find(
-      (f) => f.code === 'still-guessed',
-    );
+    const guess = plan(testJob({ room: room({}) })).findings.find((f) => f.code === 'still-guessed');
     expect(guess!.values.paths).toContain('room.viewers.v1.eye');
     expect(codes(testJob({ room: room({ posture: 'lying' }) }))).toContain('school-needs-eyes');
   });
@@ -142,9 +136,7 @@ describe('height schools', () => {
   it('moves off furniture and says by how much', () => {
     const room = {
       ...testJob().room,
-      objects: [
-        { id: 'o1', kind: 'furniture' as const, left: 1500, right: 2500, bottom: 0, top: 900 },
-      ],
+      objects: [{ id: 'o1', kind: 'furniture' as const, left: 1500, right: 2500, bottom: 0, top: 900 }],
     };
     const p = plan(testJob({ room }));
     expect(p.placement!.bottom).toBeCloseTo(900, 9);
@@ -191,9 +183,7 @@ describe('sideways', () => {
   const centreX = (
     centre: NonNullable<ReturnType<typeof testJob>['aim']>['centre'],
     objects: NonNullable<ReturnType<typeof testJob>['room']['objects']> = [],
-  ) =>
-    plan(testJob({ room: { ...testJob().room, objects }, aim: { ...testJob().aim, centre } }))
-      .placement?.centre.x;
+  ) => plan(testJob({ room: { ...testJob().room, objects }, aim: { ...testJob().aim, centre } })).placement?.centre.x;
 
   // common practice: a wall 104 1/2 wide has its middle at 52 1/4
   it('the middle of the wall: 104 1/2 gives 52 1/4', () => {

@@ -90,16 +90,12 @@ describe('simulated instruments', () => {
   });
   it('the magnet finds the screws that are near its height', () => {
     const marks = passMarks(simulated(wall, 6), 'magnet', 1400, 500, 1500);
-    expect(marks.filter((m) => Math.abs(m.x - 615) < 2 || Math.abs(m.x - 1020) < 2)).toHaveLength(
-      2,
-    );
+    expect(marks.filter((m) => Math.abs(m.x - 615) < 2 || Math.abs(m.x - 1020) < 2)).toHaveLength(2);
     expect(marks.some((m) => Math.abs(m.x - 1420) < 6)).toBe(false);
   });
   it('one poke in fifty misleads', () => {
     const tools = simulated(wall, 7);
-    const wrong = Array.from({ length: 2000 }, () => tools.poke(1019, 1500).found).filter(
-      (f) => f !== 'wood',
-    ).length;
+    const wrong = Array.from({ length: 2000 }, () => tools.poke(1019, 1500).found).filter((f) => f !== 'wood').length;
     expect(wrong).toBeGreaterThan(15);
     expect(wrong).toBeLessThan(70);
     // a nogging is wood too, at its height only
@@ -120,10 +116,7 @@ describe('simulated instruments', () => {
     const tools = simulated(wall, 9);
     const view = tools.look(700, 1500, 300)!;
     expect(view).toMatchObject({ left: 638, right: 1000, bottom: 1200, top: 1681 });
-    expect(view.runs.map((r) => `${r.what} ${r.way}`)).toEqual([
-      'cable vertical',
-      'cable horizontal',
-    ]);
+    expect(view.runs.map((r) => `${r.what} ${r.way}`)).toEqual(['cable vertical', 'cable horizontal']);
     expect(tools.look(1150, 2000, 300)!.runs.map((r) => r.what)).toEqual(['plastic-pipe']);
     expect(tools.look(1019, 1500, 300)).toBeUndefined();
   });
@@ -173,9 +166,12 @@ describe('a practice wall', () => {
     { x: l + 19, y: 1600 },
   ]);
   it('all holes in wood, nothing met, no more pokes than advised: 100', () => {
-    expect(
-      practiceScore(wall, job, { ...nothing, holes: good, pokes: [{ x: 700, y: 1500 }] }, 1),
-    ).toMatchObject({ landed: 4, holes: 4, met: [], points: 100 });
+    expect(practiceScore(wall, job, { ...nothing, holes: good, pokes: [{ x: 700, y: 1500 }] }, 1)).toMatchObject({
+      landed: 4,
+      holes: 4,
+      met: [],
+      points: 100,
+    });
   });
   it('a hole beside the stud, a cable met by the drill, and needless pokes cost', () => {
     const beside = [...good.slice(1), { x: 600 + 19 + 8, y: 1500 }];
@@ -184,12 +180,7 @@ describe('a practice wall', () => {
       points: 75,
     });
     // the level cable at 1300 crosses the stud: landed, and met
-    const met = practiceScore(
-      wall,
-      job,
-      { ...nothing, holes: [...good.slice(1), { x: 619, y: 1302 }] },
-      0,
-    );
+    const met = practiceScore(wall, job, { ...nothing, holes: [...good.slice(1), { x: 619, y: 1302 }] }, 0);
     expect(met).toMatchObject({ landed: 4, met: [{ what: 'cable', by: 'hole' }], points: 70 });
     const poked = practiceScore(
       wall,
@@ -198,9 +189,10 @@ describe('a practice wall', () => {
       1,
     );
     expect(poked.points).toBe(96);
-    expect(
-      practiceScore(wall, job, { ...nothing, looks: [{ x: 1203, y: 1500 }] }, 0),
-    ).toMatchObject({ points: 0, met: [{ what: 'plastic-pipe', by: 'look' }] });
+    expect(practiceScore(wall, job, { ...nothing, looks: [{ x: 1203, y: 1500 }] }, 0)).toMatchObject({
+      points: 0,
+      met: [{ what: 'plastic-pipe', by: 'look' }],
+    });
   });
   it('a double has a seam in its middle', () => {
     const doubled = { ...wall, studs: [{ left: 600, ply: 38, plies: 2 as const, lean: 0 }] };

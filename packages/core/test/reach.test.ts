@@ -1,16 +1,6 @@
 import fc from 'fast-check';
 import type { Mount } from '@steddo/contract';
-import {
-  armOf,
-  cornerOut,
-  cornersOf,
-  foldOffsetOf,
-  jointsFor,
-  plan,
-  reachedBy,
-  wallTurn,
-  type Arm,
-} from '../src';
+import { armOf, cornerOut, cornersOf, foldOffsetOf, jointsFor, plan, reachedBy, wallTurn, type Arm } from '../src';
 import { IN, testJob, testMount } from './jobs';
 
 const deg = (rad: number) => (rad * 180) / Math.PI;
@@ -29,11 +19,7 @@ const joint = (lo: number, hi: number): [number, number] => [lo, hi];
 
 describe('the linkage', () => {
   const plain: Arm = {
-    ...armOf(
-      armed({ links: [100, 50], head: 0 }, { depth: { folded: 10, extended: 153 } }),
-      1000,
-      'right',
-    )!,
+    ...armOf(armed({ links: [100, 50], head: 0 }, { depth: { folded: 10, extended: 153 } }), 1000, 'right')!,
   };
   it('forward, by hand', () => {
     // straight out: 3 of plate and both links; elbow square to the left: 100 right, then 50 out
@@ -58,19 +44,23 @@ describe('the linkage', () => {
     fc.assert(
       fc.property(link, link, turn(90), turn(175), (a, b, shoulder, elbow) => {
         const arm = armOf(
-          armed({ links: [a, b], head: 0 }, { depth: { folded: 5, extended: a + b + 3 } }), 700, 'left',
-        )!; // prettier-ignore
+          armed({ links: [a, b], head: 0 }, { depth: { folded: 5, extended: a + b + 3 } }),
+          700,
+          'left',
+        )!;
         const at = reachedBy(arm, { shoulder: rad(shoulder), elbow: rad(elbow) });
         const back = jointsFor(arm, at);
         // one of the two ways is the one that we came by, and both lead to the same place
-        expect(Math.min(...back.map((j) => Math.abs(deg(j.shoulder) - shoulder) + Math.abs(deg(j.elbow) - elbow)))).toBeLessThan(1e-4);
+        expect(
+          Math.min(...back.map((j) => Math.abs(deg(j.shoulder) - shoulder) + Math.abs(deg(j.elbow) - elbow))),
+        ).toBeLessThan(1e-4);
         for (const j of back) {
           const again = reachedBy(arm, j);
           expect(Math.hypot(again.x - at.x, again.z - at.z)).toBeLessThan(1e-6);
         }
       }),
       { seed: 71, numRuns: 300 },
-    ); // prettier-ignore
+    );
   });
   it('what is beyond the links, inside them or past a joint has no joints', () => {
     expect(jointsFor(plain, { x: 1000, z: 153.1 })).toEqual([]);
@@ -82,16 +72,9 @@ describe('the linkage', () => {
     expect(jointsFor(left, { x: 1100, z: 53 })).toEqual([]);
   });
   it('a single link stays on its arc', () => {
-    const one = armOf(
-      armed({ links: [200], head: 0 }, { depth: { folded: 20, extended: 203 } }),
-      0,
-      'right',
-    )!;
+    const one = armOf(armed({ links: [200], head: 0 }, { depth: { folded: 20, extended: 203 } }), 0, 'right')!;
     expect(one.kind).toBe('one');
-    expect(deg(jointsFor(one, { x: 100, z: 3 + Math.sqrt(3) * 100 })[0]!.shoulder)).toBeCloseTo(
-      30,
-      9,
-    );
+    expect(deg(jointsFor(one, { x: 100, z: 3 + Math.sqrt(3) * 100 })[0]!.shoulder)).toBeCloseTo(30, 9);
     expect(jointsFor(one, { x: 100, z: 100 })).toEqual([]);
     expect(one.folded.x).toBeCloseTo(200, 9);
   });
@@ -140,18 +123,10 @@ describe('folded', () => {
     const mount = armed({ limits: { shoulder: joint(-90, 90), elbow: joint(-180, 180) } });
     expect(foldOffsetOf(mount, 'right')).toBeCloseTo(292 - 165, 9);
     expect(foldOffsetOf(mount, 'left')).toBeCloseTo(165 - 292, 9);
-    expect(plan(testJob({ mount, choices: { fold: 'right' } })).placement!.plate!.x).toBeCloseTo(
-      2000 - 127,
-      6,
-    );
+    expect(plan(testJob({ mount, choices: { fold: 'right' } })).placement!.plate!.x).toBeCloseTo(2000 - 127, 6);
     // a root off the plate's middle moves both, and what was measured wins over all of it
-    expect(foldOffsetOf({ ...mount, arm: { ...mount.arm!, rootX: 40 } }, 'left')).toBeCloseTo(
-      -87,
-      9,
-    );
-    expect(
-      foldOffsetOf({ ...mount, arm: { ...mount.arm!, rootX: 40, foldOffset: 90 } }, 'left'),
-    ).toBe(-90);
+    expect(foldOffsetOf({ ...mount, arm: { ...mount.arm!, rootX: 40 } }, 'left')).toBeCloseTo(-87, 9);
+    expect(foldOffsetOf({ ...mount, arm: { ...mount.arm!, rootX: 40, foldOffset: 90 } }, 'left')).toBe(-90);
   });
   it('each fold says over which studs its plate comes', () => {
     // one stud at 1873, where folded right the plate wants to be
@@ -161,12 +136,34 @@ describe('folded', () => {
       x,
       y: 1400,
     }));
-    const mount = armed({ foldOffset: 127 }, {
-      studs: { count: 1 },
-      slide: 30,
-      plate: { width: 120, height: 260, thickness: 3, slots: [30, 130, 230].map((y) => ({ x: 0, y, length: 40, height: 10 })) },
-      walls: { 'timber-stud': { maxBoard: 16, fixing: { kind: 'lag', diameter: 7.94, length: 64, threadLength: 45, count: 3, pilot: 5.5, washer: 2, head: 13 } } },
-    }); // prettier-ignore
+    const mount = armed(
+      { foldOffset: 127 },
+      {
+        studs: { count: 1 },
+        slide: 30,
+        plate: {
+          width: 120,
+          height: 260,
+          thickness: 3,
+          slots: [30, 130, 230].map((y) => ({ x: 0, y, length: 40, height: 10 })),
+        },
+        walls: {
+          'timber-stud': {
+            maxBoard: 16,
+            fixing: {
+              kind: 'lag',
+              diameter: 7.94,
+              length: 64,
+              threadLength: 45,
+              count: 3,
+              pilot: 5.5,
+              washer: 2,
+              head: 13,
+            },
+          },
+        },
+      },
+    );
     const p = plan(testJob({ mount, evidence }));
     const [left, right] = p.reach!.folds!;
     expect(left).toMatchObject({ fold: 'left', plateX: 2127, studs: [], chosen: false });
@@ -179,7 +176,8 @@ describe('folded', () => {
 describe('how far it turns against a wall', () => {
   const own = { kind: 'plane', nx: 0, nz: 1, d: 0 } as const;
   const set = (width: number, head: number, aside = 0, thickness = 60) => ({ width, head, aside, thickness });
-  const turn = (shape: ReturnType<typeof set>, z: number, way: 1 | -1 = 1) => deg(wallTurn(shape, { x: 0, z }, own, way, Math.PI));
+  const turn = (shape: ReturnType<typeof set>, z: number, way: 1 | -1 = 1) =>
+    deg(wallTurn(shape, { x: 0, z }, own, way, Math.PI));
   it('hand values: the back edge of half 550 in a right triangle', () => {
     expect(turn(set(1100, 0), 275)).toBeCloseTo(30, 9);
     expect(turn(set(1100, 0), 550 * Math.SQRT1_2)).toBeCloseTo(45, 9);
@@ -203,7 +201,10 @@ describe('how far it turns against a wall', () => {
     const clears = (inches: number) => {
       const at = { x: inches * IN, z: 400 };
       const shape = set(width, 0, 0, 40);
-      return Math.min(wallTurn(shape, at, side, 1, Math.PI / 2), wallTurn(shape, at, side, -1, Math.PI / 2)) >= Math.PI / 2 - 1e-9;
+      return (
+        Math.min(wallTurn(shape, at, side, 1, Math.PI / 2), wallTurn(shape, at, side, -1, Math.PI / 2)) >=
+        Math.PI / 2 - 1e-9
+      );
     };
     expect(clears(12)).toBe(true);
     expect(clears(9)).toBe(false);
@@ -218,4 +219,4 @@ describe('how far it turns against a wall', () => {
     const p = plan(testJob({ mount: { ...testMount, type: 'corner' } }));
     expect(p.findings.find((f) => f.code === 'corner-out')!.values).toEqual({ outMm: 559 });
   });
-}); // prettier-ignore
+});

@@ -1,11 +1,5 @@
 import fc from 'fast-check';
-import {
-  checkFile,
-  mount as mountFormat,
-  plan as planFormat,
-  type Job,
-  type Mount,
-} from '@steddo/contract';
+import { checkFile, mount as mountFormat, plan as planFormat, type Job, type Mount } from '@steddo/contract';
 import { evaluate, leaves, nearestPose, plan, reachModelOf } from '../src';
 import { testJob, testMount } from './jobs';
 
@@ -53,7 +47,7 @@ const mounts = fc
           }
         : {}),
     };
-  }); // prettier-ignore
+  });
 
 const seat = fc.record({ x: mm(-3000, 8000), distance: mm(1, 6000) });
 const thing = fc.record({
@@ -63,17 +57,29 @@ const thing = fc.record({
   deep: mm(1, 900),
 });
 
-function jobOf(mount: Mount, seats: { x: number; distance: number }[], things: { left: number; wide: number; near: number; deep: number }[], walls: boolean): Job {
+function jobOf(
+  mount: Mount,
+  seats: { x: number; distance: number }[],
+  things: { left: number; wide: number; near: number; deep: number }[],
+  walls: boolean,
+): Job {
   return testJob({
     mount,
     room: {
       ...testJob().room,
       wall: { ...testJob().room.wall, returns: { left: walls, right: walls } },
       viewers: seats.map((s, i) => ({ id: `v${i}`, eye: 1100, ...s })),
-      floor: things.map((t, i) => ({ id: `f${i}`, kind: 'box', left: t.left, right: t.left + t.wide, near: t.near, far: t.near + t.deep })),
+      floor: things.map((t, i) => ({
+        id: `f${i}`,
+        kind: 'box',
+        left: t.left,
+        right: t.left + t.wide,
+        near: t.near,
+        far: t.near + t.deep,
+      })),
     },
   });
-} // prettier-ignore
+}
 
 function everyNumber(value: unknown, path = ''): string[] {
   if (typeof value === 'number') return Number.isFinite(value) ? [] : [path];
@@ -84,23 +90,32 @@ function everyNumber(value: unknown, path = ''): string[] {
 describe('any arm in any room', () => {
   it('gives a whole plan with finite numbers, and a pose for every hand', () => {
     fc.assert(
-      fc.property(mounts, fc.array(seat, { maxLength: 3 }), fc.array(thing, { maxLength: 2 }), fc.boolean(), (mount, seats, things, walls) => {
-        expect(checkFile(mountFormat, mount).ok).toBe(true);
-        const job = jobOf(mount, seats, things, walls);
-        const made = plan(job, { catalogue: { mounts: [mount] } });
-        expect(everyNumber(made)).toEqual([]);
-        expect(planFormat.safeParse(made).success).toBe(true);
-        for (const w of made.reach?.seats.flatMap((s) => (s.workings ? [s.workings.offAxis] : [])) ?? []) {
-          expect(evaluate(w)).toBeCloseTo(w.value, 9);
-          expect(leaves(w).length).toBeGreaterThan(1);
-        }
-        for (const s of made.reach?.seats ?? []) expect(s.offAxis).toBeLessThanOrEqual(180);
-        const model = reachModelOf(job, made);
-        if (!model) return;
-        for (const asked of [{ x: 0, z: 0, yaw: 400 }, { x: 1e6, z: -1e6, yaw: -90 }])
-          expect(everyNumber(nearestPose(model, asked))).toEqual([]);
-      }),
+      fc.property(
+        mounts,
+        fc.array(seat, { maxLength: 3 }),
+        fc.array(thing, { maxLength: 2 }),
+        fc.boolean(),
+        (mount, seats, things, walls) => {
+          expect(checkFile(mountFormat, mount).ok).toBe(true);
+          const job = jobOf(mount, seats, things, walls);
+          const made = plan(job, { catalogue: { mounts: [mount] } });
+          expect(everyNumber(made)).toEqual([]);
+          expect(planFormat.safeParse(made).success).toBe(true);
+          for (const w of made.reach?.seats.flatMap((s) => (s.workings ? [s.workings.offAxis] : [])) ?? []) {
+            expect(evaluate(w)).toBeCloseTo(w.value, 9);
+            expect(leaves(w).length).toBeGreaterThan(1);
+          }
+          for (const s of made.reach?.seats ?? []) expect(s.offAxis).toBeLessThanOrEqual(180);
+          const model = reachModelOf(job, made);
+          if (!model) return;
+          for (const asked of [
+            { x: 0, z: 0, yaw: 400 },
+            { x: 1e6, z: -1e6, yaw: -90 },
+          ])
+            expect(everyNumber(nearestPose(model, asked))).toEqual([]);
+        },
+      ),
       { seed: 76, numRuns: 250 },
     );
   });
-}); // prettier-ignore
+});

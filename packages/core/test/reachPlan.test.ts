@@ -22,7 +22,7 @@ describe('what goes with an arm', () => {
   it('is absent for a mount that does not move', () => {
     expect(plan(testJob()).reach).toBeUndefined();
     expect(plan(testJob({ mount: { ...testMount, swivel: { left: 10, right: 10 } } })).reach).toBeUndefined();
-  }); // prettier-ignore
+  });
   it('cable: links, head and 100 a joint, less the folded run', () => {
     const { reach } = plan(room());
     // from the root, 3 out, to the folded joint, 127 aside and 6 out
@@ -32,14 +32,15 @@ describe('what goes with an arm', () => {
   });
   it('a lead: from its outlet to the plate and along the arm; too short is said', () => {
     const outlet = { id: 'o5', kind: 'outlet' as const, left: 1965, right: 2035, bottom: 300, top: 400 };
-    const lead = (length: number) => room({ objects: [outlet] }, { leads: [{ id: 'l1', what: 'power', to: 'o5', length }] });
+    const lead = (length: number) =>
+      room({ objects: [outlet] }, { leads: [{ id: 'l1', what: 'power', to: 'o5', length }] });
     const p = plan(lead(2000));
     const plate = p.placement!.plate!;
     const toRoot = Math.hypot(plate.x - 2000, (plate.bottom + plate.top) / 2 - 350);
     expect(p.reach!.leads![0]!.run).toBeCloseTo(toRoot + 292 + 165 + 60 + 300, 6);
     expect(found(lead(p.reach!.leads![0]!.run - 1), 'lead-short').length).toBe(1);
     expect(found(lead(p.reach!.leads![0]!.run + 1), 'lead-short')).toEqual([]);
-  }); // prettier-ignore
+  });
   it('room below as it has settled, above before it has', () => {
     const things = [
       { id: 'o5', kind: 'furniture' as const, left: 1500, right: 2500, bottom: 0, top: 1060 },
@@ -55,20 +56,23 @@ describe('what goes with an arm', () => {
     expect([sagged.below, sagged.above]).toEqual([20, 20]);
     expect(found(sagging, 'swing-near').map((f) => f.values.where)).toEqual(['below', 'above']);
     expect(found(room({ objects: things }), 'swing-near').map((f) => f.values.where)).toEqual(['below']);
-  }); // prettier-ignore
+  });
   it('a thing on the floor that it swings over', () => {
     const table = { id: 'f4', kind: 'table', left: 1800, right: 2300, near: 250, far: 900, height: 1000 };
     expect(plan(room({ floor: [table] })).reach!.clearance).toMatchObject({ below: 80, belowBy: 'floor:f4' });
     expect(plan(room({ floor: [{ ...table, near: 2000, far: 2600 }] })).reach!.clearance!.below).toBeUndefined();
-  }); // prettier-ignore
+  });
   it('a plug behind the folded set: outlet and plug against its depth', () => {
     const outlet = { id: 'o5', kind: 'outlet' as const, left: 2300, right: 2370, bottom: 1300, top: 1400, out: 20 };
-    const job = (folded: number) => room({ objects: [outlet] }, { mount: { ...swing, depth: { folded, extended: 520 } } });
+    const job = (folded: number) =>
+      room({ objects: [outlet] }, { mount: { ...swing, depth: { folded, extended: 520 } } });
     expect(found(job(60), 'plug-behind')).toEqual([]);
     expect(found(job(59), 'plug-behind')[0]!.values).toEqual({ object: 'o5', needMm: 60, haveMm: 59 });
     const beside = { ...outlet, left: 2600, right: 2670 };
-    expect(found(room({ objects: [beside] }, { mount: { ...swing, depth: { folded: 50, extended: 520 } } }), 'plug-behind')).toEqual([]);
-  }); // prettier-ignore
+    expect(
+      found(room({ objects: [beside] }, { mount: { ...swing, depth: { folded: 50, extended: 520 } } }), 'plug-behind'),
+    ).toEqual([]);
+  });
   it('folded into something it is a stop that nothing acknowledges away', () => {
     const post = {
       id: 'f5',
@@ -91,7 +95,7 @@ describe('what goes with an arm', () => {
     const p = plan(room({ viewers: [{ id: 'v1', eye: 1400, distance: 2700, x: 3500 }] }, { mount: label }));
     expect(p.findings.some((f) => f.code === 'arm-unknown')).toBe(true);
     expect(p.reach!.seats[0]!.offAxis).toBeLessThan(0.01);
-  }); // prettier-ignore
+  });
 });
 
 // ADA 2010 Standards, 307.2, from memory: objects with leading edges more than 27 in and not more than
@@ -100,10 +104,7 @@ describe('over a walkway (ADA 307.2)', () => {
   const IN = 25.4;
   const over = (frontIn: number, bottomIn: number, change: Partial<Job['room']> = {}) => {
     const mount = { ...testMount, depth: { folded: frontIn * IN - 60 } };
-    return found(
-      room(change, { mount, choices: { centreY: bottomIn * IN + 320 } }),
-      'over-walkway',
-    );
+    return found(room(change, { mount, choices: { centreY: bottomIn * IN + 320 } }), 'over-walkway');
   };
   it('4 in out is allowed, more is not', () => {
     expect(over(4, 40)).toEqual([]);
@@ -117,9 +118,17 @@ describe('over a walkway (ADA 307.2)', () => {
     expect(over(5, 80.1, tall)).toEqual([]);
   });
   it('not where furniture under its whole width keeps people off', () => {
-    const chest = (left: number, right: number) => ({ id: 'o5', kind: 'furniture' as const, left, right, bottom: 0, top: 900, out: 450 });
+    const chest = (left: number, right: number) => ({
+      id: 'o5',
+      kind: 'furniture' as const,
+      left,
+      right,
+      bottom: 0,
+      top: 900,
+      out: 450,
+    });
     expect(over(5, 40, { objects: [chest(1400, 2600)] })).toEqual([]);
     expect(over(5, 40, { objects: [chest(1400, 2500)] }).length).toBe(1);
     expect(over(5, 40, { objects: [{ ...chest(1400, 2600), out: 100 }] }).length).toBe(1);
-  }); // prettier-ignore
+  });
 });

@@ -8,9 +8,12 @@ import { pitchPrior, pitchTail, pitchWeights, type PitchPrior } from '../src/wal
  * beginning and its end, and for each reading the *sum* over its studs. Nothing of the recursion is used.
  */
 const SMALL: PitchPrior = {
-  taps: [{ pitch: 8, weight: 0.5 }, { pitch: 11, weight: 0.3 }],
+  taps: [
+    { pitch: 8, weight: 0.5 },
+    { pitch: 11, weight: 0.3 },
+  ],
   flat: { from: 6, to: 13, weight: 0.2 / 8 },
-}; // prettier-ignore
+};
 const SIZE = 34;
 
 interface Wall {
@@ -29,7 +32,7 @@ function everyWall(prior: PitchPrior, size: number): Wall[] {
   };
   for (let n = 0; n < size; n++) if (beyond(n) > 0) grow([n], beyond(n) / mean);
   return walls;
-} // prettier-ignore
+}
 const WALLS = everyWall(SMALL, SIZE);
 
 describe('every wall, counted', () => {
@@ -51,8 +54,11 @@ describe('every wall, counted', () => {
     fc.assert(
       fc.property(fc.array(reading, { minLength: 1, maxLength: 12 }), (readings) => {
         const phi = (off: number) => (Math.abs(off) <= 5 * sd ? density(off, sd) : 0);
-        const logL = Float64Array.from({ length: SIZE }, (_, n) => readings.reduce((sum, z) => sum + Math.log1p(c * phi(z - n)), 0));
-        const likelihood = ({ studs }: Wall) => readings.reduce((p, z) => p * (1 + c * studs.reduce((s, n) => s + phi(z - n), 0)), 1);
+        const logL = Float64Array.from({ length: SIZE }, (_, n) =>
+          readings.reduce((sum, z) => sum + Math.log1p(c * phi(z - n)), 0),
+        );
+        const likelihood = ({ studs }: Wall) =>
+          readings.reduce((p, z) => p * (1 + c * studs.reduce((s, n) => s + phi(z - n), 0)), 1);
         const weighed = WALLS.map((w) => ({ studs: w.studs, weight: w.weight * likelihood(w) }));
         const total = weighed.reduce((sum, w) => sum + w.weight, 0);
         const { posterior, logZ } = renewal(logL, SMALL);
@@ -63,7 +69,7 @@ describe('every wall, counted', () => {
       }),
       { seed: 81, numRuns: 25 },
     );
-  }); // prettier-ignore
+  });
 });
 
 describe('a real wall', () => {
@@ -92,10 +98,10 @@ describe('a real wall', () => {
     const back = renewal(Float64Array.from(logL).reverse(), pitchPrior(600));
     expect(back.logZ).toBeCloseTo(there.logZ, 8);
     for (let n = 0; n < size; n += 7) expect(back.posterior[size - 1 - n]!).toBeCloseTo(there.posterior[n]!, 9);
-  }); // prettier-ignore
+  });
   it('the log of a sum of exponentials', () => {
     expect(logSum(Float64Array.of(Math.log(2), Math.log(3), -Infinity))).toBeCloseTo(Math.log(5), 12);
     expect(logSum(Float64Array.of(1000, 1000))).toBeCloseTo(1000 + Math.log(2), 9);
     expect(logSum(Float64Array.of(-Infinity))).toBe(-Infinity);
-  }); // prettier-ignore
+  });
 });

@@ -4,7 +4,19 @@ import { fixingSchools, plan } from '../src';
 import { jointGap } from '../src/scheme/solidChance';
 import { mark, testJob, testMount } from './jobs';
 
-const strap: Anchor = { id: 'strap', kind: 'strap-toggle', board: 12.7, tension: 1000, shear: 1000, hole: 13, diameter: 4.8, head: 9, washer: 1.6, grip: { min: 9, max: 60 }, walls: ['timber-stud'] }; // prettier-ignore
+const strap: Anchor = {
+  id: 'strap',
+  kind: 'strap-toggle',
+  board: 12.7,
+  tension: 1000,
+  shear: 1000,
+  hole: 13,
+  diameter: 4.8,
+  head: 9,
+  washer: 1.6,
+  grip: { min: 9, max: 60 },
+  walls: ['timber-stud'],
+};
 
 /** Both edges of each stud, twice, so that nothing about them is in doubt. */
 const edgesAt = (...xs: number[]): Evidence[] =>
@@ -32,7 +44,13 @@ const missed = (change: Partial<Job> = {}): Job =>
     mount: { ...testMount, slide: 20 },
     ...change,
   });
-const arm = { type: 'full-motion' as const, depth: { folded: 66, extended: 420 }, swivel: { left: 60, right: 60 }, mass: 4, movingMass: 2 }; // prettier-ignore
+const arm = {
+  type: 'full-motion' as const,
+  depth: { folded: 66, extended: 420 },
+  swivel: { left: 60, right: 60 },
+  mass: 4,
+  movingMass: 2,
+};
 
 describe('schools over the same arithmetic', () => {
   it('where the studs come under the slots, the first two take lags', () => {
@@ -54,7 +72,10 @@ describe('schools over the same arithmetic', () => {
   it('an arm on anchors is refused under the first two, and stops under the third until it is acknowledged', () => {
     const job = missed({ mount: { ...testMount, slide: 20, ...arm }, screen: { ...testJob().screen, mass: 3 } });
     for (const name of ['studs-only', 'stud-first'] as const) {
-      const p = plan({ ...school(name, job), fixing: { school: name, acknowledged: [{ code: 'arm-on-anchors' }, { code: 'arm-on-anchors-refused' }] } });
+      const p = plan({
+        ...school(name, job),
+        fixing: { school: name, acknowledged: [{ code: 'arm-on-anchors' }, { code: 'arm-on-anchors-refused' }] },
+      });
       expect(p.holes).toBeUndefined();
       expect(p.verdict).toBe('stop');
     }
@@ -69,23 +90,31 @@ describe('schools over the same arithmetic', () => {
     expect(known.findings.find((f) => f.code === 'arm-on-anchors')!.acknowledged).toBe(true);
     // what it would hold is not for anybody to acknowledge
     expect(known.verdict).toBe(known.loads!.worst <= 1 ? 'caution' : 'stop');
-  }); // prettier-ignore
+  });
   it.each([
     [1390, 4, undefined],
     [1500, 6, undefined],
     [1700, undefined, 'large-on-anchors-refused'],
-  ])('a set of %d mm on anchors alone under stud first (55 in on four, 65 in on more: common practice)', (diagonal, count, refused) => {
-    const slots = [-220, -160, 0, 160, 220].flatMap((x) => [40, 160].map((y) => ({ x, y, length: 30, height: 10 })));
-    const mount = { ...testMount, slide: 0, plate: { ...testMount.plate!, slots } };
-    const evidence = [...edgesAt(1700, 2100, 2500), ...hollowAt(1780, 1790, 2000, 2210, 2220, 1840, 2160)];
-    const p = plan(missed({ mount, evidence, screen: { ...testJob().screen, diagonal } }));
-    if (refused) {
-      expect(p.scheme?.alternatives ?? []).toEqual([]);
-      expect(p.holes).toBeUndefined();
-      const third = plan(school('rated-anchors', missed({ mount, evidence, screen: { ...testJob().screen, diagonal } })));
-      expect(third.findings.find((f) => f.code === 'large-on-anchors')).toMatchObject({ level: 'stop', acknowledgeable: true });
-    } else expect(p.holes).toHaveLength(count!);
-  }); // prettier-ignore
+  ])(
+    'a set of %d mm on anchors alone under stud first (55 in on four, 65 in on more: common practice)',
+    (diagonal, count, refused) => {
+      const slots = [-220, -160, 0, 160, 220].flatMap((x) => [40, 160].map((y) => ({ x, y, length: 30, height: 10 })));
+      const mount = { ...testMount, slide: 0, plate: { ...testMount.plate!, slots } };
+      const evidence = [...edgesAt(1700, 2100, 2500), ...hollowAt(1780, 1790, 2000, 2210, 2220, 1840, 2160)];
+      const p = plan(missed({ mount, evidence, screen: { ...testJob().screen, diagonal } }));
+      if (refused) {
+        expect(p.scheme?.alternatives ?? []).toEqual([]);
+        expect(p.holes).toBeUndefined();
+        const third = plan(
+          school('rated-anchors', missed({ mount, evidence, screen: { ...testJob().screen, diagonal } })),
+        );
+        expect(third.findings.find((f) => f.code === 'large-on-anchors')).toMatchObject({
+          level: 'stop',
+          acknowledgeable: true,
+        });
+      } else expect(p.holes).toHaveLength(count!);
+    },
+  );
   it('bare screws and masonry sleeves in board never, under any school', () => {
     for (const kind of ['self-tapping', 'masonry-sleeve'] as const)
       for (const name of ['studs-only', 'stud-first', 'rated-anchors'] as const) {
@@ -118,7 +147,7 @@ describe('schools over the same arithmetic', () => {
     expect(p.holes!.map((h) => h.into).sort()).toEqual(['board', 'board', 'stud', 'stud']);
     expect(p.loads!.fasteners).toHaveLength(2);
     expect(p.loads!.fasteners.every((f) => p.holes!.find((h) => h.id === f.hole)!.into === 'stud')).toBe(true);
-  }); // prettier-ignore
+  });
   it('a stud a little too far tempts to an angled lag; shifting the set is the better way', () => {
     // 1836 and 2236: 10 mm beyond slide and slot
     const p = plan(testJob({ evidence: edgesAt(1836, 2236), mount: { ...testMount, slide: 0 }, anchors: [] }));
@@ -128,15 +157,38 @@ describe('schools over the same arithmetic', () => {
     expect(by).toBeCloseTo(36 - (60 - 7.94) / 2, 0);
     // and it does pass when somebody does that
     const aim = { ...testJob().aim, centre: { on: 'x' as const, x: 2000 + by } };
-    expect(plan(testJob({ evidence: edgesAt(1836, 2236), mount: { ...testMount, slide: 0 }, anchors: [], aim })).holes).toHaveLength(4);
-  }); // prettier-ignore
+    expect(
+      plan(testJob({ evidence: edgesAt(1836, 2236), mount: { ...testMount, slide: 0 }, anchors: [], aim })).holes,
+    ).toHaveLength(4);
+  });
 });
 
-const solid = (kind: 'masonry' | 'timber-backing' | 'metal-backing' | 'metal-stud', build: object, fixing: object): Job => {
+const solid = (
+  kind: 'masonry' | 'timber-backing' | 'metal-backing' | 'metal-stud',
+  build: object,
+  fixing: object,
+): Job => {
   const { room } = testJob();
-  const walls = { [kind]: { fixing: { kind: 'masonry-sleeve', diameter: 7.94, length: 64, count: 4, pilot: 12.7, tension: 5200, shear: 5200, ...fixing } } } as Mount['walls'];
-  return testJob({ mount: { ...testMount, walls }, room: { ...room, wall: { ...room.wall, build: { kind, ...build } } }, evidence: [] });
-}; // prettier-ignore
+  const walls = {
+    [kind]: {
+      fixing: {
+        kind: 'masonry-sleeve',
+        diameter: 7.94,
+        length: 64,
+        count: 4,
+        pilot: 12.7,
+        tension: 5200,
+        shear: 5200,
+        ...fixing,
+      },
+    },
+  } as Mount['walls'];
+  return testJob({
+    mount: { ...testMount, walls },
+    room: { ...room, wall: { ...room.wall, build: { kind, ...build } } },
+    evidence: [],
+  });
+};
 
 describe('other walls', () => {
   const block = { masonry: 'block' as const, unit: { width: 440, height: 215, joint: 10 } };
@@ -155,21 +207,18 @@ describe('other walls', () => {
     expect(p.loads!.fasteners.map((f) => f.hole)).toEqual(p.holes!.map((h) => h.id));
     expect(p.loads!.fourfold).toBeCloseTo(1 / p.loads!.worst, 9);
     expect(codes(plan(job))).toContain('joints-unmarked');
-  }); // prettier-ignore
+  });
   it('thick mortar counts as thick as it is', () => {
     const thick = { ...block, unit: { ...block.unit, joint: 40 } };
     const at = (joint: number) => jointGap([{ bottom: 0, top: 215, joints: [0] }], 60, 107, joint);
     expect([at(10), at(40)]).toEqual([55, 40]);
     const p = plan({ ...solid('masonry', thick, {}), evidence: [{ id: 'j1', kind: 'joint', x: 1700, y: 1405 }] });
     for (const h of p.holes!.filter((o) => o.probability === 1))
-      for (const j of p.courses!.find((c) => h.y >= c.bottom && h.y <= c.top)!.joints) expect(Math.abs(j - h.x)).toBeGreaterThanOrEqual(50);
-  }); // prettier-ignore
+      for (const j of p.courses!.find((c) => h.y >= c.bottom && h.y <= c.top)!.joints)
+        expect(Math.abs(j - h.x)).toBeGreaterThanOrEqual(50);
+  });
   it('a hole that cannot leave the joint is a stop', () => {
-    const job = solid(
-      'masonry',
-      { masonry: 'brick', unit: { width: 215, height: 65, joint: 10 } },
-      {},
-    );
+    const job = solid('masonry', { masonry: 'brick', unit: { width: 215, height: 65, joint: 10 } }, {});
     // a course every 75 mm leaves 5 mm of brick 30 mm from its joints: rows 120 apart cannot both be in it
     const p = plan({ ...job, evidence: [{ id: 'j1', kind: 'joint', x: 1700, y: 1405 }] });
     expect(p.findings.find((f) => f.code === 'in-joint')?.level).toBe('stop');
@@ -183,27 +232,44 @@ describe('other walls', () => {
     }
   });
   it('backing by its rating, its edges traced; never out of the other side', () => {
-    const job = solid('metal-backing', { thickness: 3, board: 3 }, { kind: 'self-tapping', diameter: 5.5, length: 19, pilot: 4, tension: 1800, shear: 2400 });
+    const job = solid(
+      'metal-backing',
+      { thickness: 3, board: 3 },
+      { kind: 'self-tapping', diameter: 5.5, length: 19, pilot: 4, tension: 1800, shear: 2400 },
+    );
     const p = plan(job);
     expect(codes(p)).toContain('backing-edges-unmarked');
     expect(p.holes!.every((h) => h.into === 'backing' && h.depth <= 6)).toBe(true);
-    const edge = (side: 'left' | 'right' | 'top' | 'bottom', at: number): Evidence => ({ id: side, kind: 'backing-edge', side, x: at, y: at });
+    const edge = (side: 'left' | 'right' | 'top' | 'bottom', at: number): Evidence => ({
+      id: side,
+      kind: 'backing-edge',
+      side,
+      x: at,
+      y: at,
+    });
     const traced = [edge('left', 1500), edge('right', 2500), edge('bottom', 500), edge('top', 2200)];
     expect(codes(plan({ ...job, evidence: traced }))).not.toContain('backing-edges-unmarked');
     // with an edge at 2180 the plate slides on to it; with one at 2080 it cannot
-    const slid = plan({ ...job, evidence: [edge('left', 1500), edge('right', 2180), edge('bottom', 500), edge('top', 2200)] });
+    const slid = plan({
+      ...job,
+      evidence: [edge('left', 1500), edge('right', 2180), edge('bottom', 500), edge('top', 2200)],
+    });
     expect(slid.scheme!.shift).toBeLessThan(0);
     expect(slid.holes!.every((h) => h.x <= 2160)).toBe(true);
     const small = [edge('left', 1500), edge('right', 2080), edge('bottom', 500), edge('top', 2200)];
     expect(codes(plan({ ...job, evidence: small }))).toContain('backing-missed');
-  }); // prettier-ignore
+  });
   it('metal studs by the rating of their own screw', () => {
-    const job = solid('metal-stud', { board: 12.7 }, { kind: 'self-tapping', diameter: 5.5, length: 38, pilot: 4, tension: 1600, shear: 2000 });
+    const job = solid(
+      'metal-stud',
+      { board: 12.7 },
+      { kind: 'self-tapping', diameter: 5.5, length: 38, pilot: 4, tension: 1600, shear: 2000 },
+    );
     const p = plan({ ...job, evidence: edgesAt(1800, 2200) });
     expect(p.scheme!.kind).toBe('screws-in-studs');
     expect(p.holes!.every((h) => h.into === 'metal-stud')).toBe(true);
     expect(p.loads!.fasteners[0]!.allowableTension).toBe(400);
-  }); // prettier-ignore
+  });
 });
 
 const tick = (hole: Hole, result: Drilled['result'], by = { x: 0, y: 0 }): Drilled => ({
@@ -220,9 +286,16 @@ describe('in mid-job', () => {
   const holes = plan(base).holes!;
   it('a hole that came out as planned changes nothing, and keeps its id', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'good')] });
-    expect(p.holes!.map((h) => [h.id, h.done])).toEqual([['h1', true], ['h2', false], ['h3', false], ['h4', false]]);
-    p.holes!.forEach((h, i) => expect([h.x, h.y]).toEqual([expect.closeTo(holes[i]!.x, 1), expect.closeTo(holes[i]!.y, 6)]));
-  }); // prettier-ignore
+    expect(p.holes!.map((h) => [h.id, h.done])).toEqual([
+      ['h1', true],
+      ['h2', false],
+      ['h3', false],
+      ['h4', false],
+    ]);
+    p.holes!.forEach((h, i) =>
+      expect([h.x, h.y]).toEqual([expect.closeTo(holes[i]!.x, 1), expect.closeTo(holes[i]!.y, 6)]),
+    );
+  });
   it('6 mm down: the hole stays, plate, set and the other holes follow it, under new ids', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 0, y: -6 })] });
     expect(p.holes![0]).toMatchObject({
@@ -236,10 +309,7 @@ describe('in mid-job', () => {
       expect(h.y).toBeCloseTo(holes[i + 1]!.y - 6, 6);
       expect(holes.map((o) => o.id)).not.toContain(h.id);
     });
-    expect(p.findings.find((f) => f.code === 'plate-follows-holes')!.values.liftMm).toBeCloseTo(
-      -6,
-      9,
-    );
+    expect(p.findings.find((f) => f.code === 'plate-follows-holes')!.values.liftMm).toBeCloseTo(-6, 9);
   });
   it('1 mm up is taken by the play of the slots', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 0, y: 1 })] });
@@ -248,10 +318,7 @@ describe('in mid-job', () => {
   });
   it('1.5 mm is more than half the play of 10 mm slots about 7.94 mm lags: the plate goes along, its bolts in the middle again', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 0, y: 1.5 })] });
-    expect(p.findings.find((f) => f.code === 'plate-follows-holes')!.values.liftMm).toBeCloseTo(
-      1.5,
-      9,
-    );
+    expect(p.findings.find((f) => f.code === 'plate-follows-holes')!.values.liftMm).toBeCloseTo(1.5, 9);
   });
   it('6 mm aside: it stays, and says how much wood is left beside it', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 6, y: 0 })] });
@@ -265,8 +332,7 @@ describe('in mid-job', () => {
     for (const result of ['broken', 'blocked'] as const) {
       const p = plan({ ...base, drilled: [tick(holes[0]!, result)] });
       expect(p.holes!.length).toBe(4);
-      for (const h of p.holes!)
-        expect(Math.hypot(h.x - holes[0]!.x, h.y - holes[0]!.y)).toBeGreaterThanOrEqual(20);
+      for (const h of p.holes!) expect(Math.hypot(h.x - holes[0]!.x, h.y - holes[0]!.y)).toBeGreaterThanOrEqual(20);
       expect(p.holes!.some((h) => h.id === 'h1')).toBe(false);
     }
   });
@@ -277,14 +343,11 @@ describe('in mid-job', () => {
     const p = plan({ ...job, drilled: [tick(first, 'stud')] });
     for (const h of p.holes ?? [])
       if (h.into === 'board') expect(Math.abs(h.x - first.x)).toBeGreaterThanOrEqual(19 + 6.5);
-    expect(
-      p.studs!.some((s) => Math.abs(s.centre - first.x) < 30) || codes(p).includes('evidence-odd'),
-    ).toBe(true);
+    expect(p.studs!.some((s) => Math.abs(s.centre - first.x) < 30) || codes(p).includes('evidence-odd')).toBe(true);
   });
   it('hollow where wood was expected: no lag on that line any more', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'hollow')] });
-    const onLine = (list: Hole[]) =>
-      list.some((h) => h.into === 'stud' && Math.abs(h.x - holes[0]!.x) <= 8);
+    const onLine = (list: Hole[]) => list.some((h) => h.into === 'stud' && Math.abs(h.x - holes[0]!.x) <= 8);
     expect(onLine(holes)).toBe(true);
     expect(p.holes!.length).toBeGreaterThan(0);
     expect(onLine(p.holes!)).toBe(false);
@@ -310,41 +373,67 @@ describe('the search against trying every place', () => {
    * the slide, two studs whose slots have two sound rows each: the least shift of all of them.
    */
   const rooms = fc.record({
-    columns: fc.uniqueArray(fc.integer({ min: -6, max: 6 }).map((c) => c * 40), { minLength: 4, maxLength: 8 }),
-    rows: fc.uniqueArray(fc.integer({ min: 1, max: 6 }).map((r) => r * 30), { minLength: 2, maxLength: 4 }),
+    columns: fc.uniqueArray(
+      fc.integer({ min: -6, max: 6 }).map((c) => c * 40),
+      { minLength: 4, maxLength: 8 },
+    ),
+    rows: fc.uniqueArray(
+      fc.integer({ min: 1, max: 6 }).map((r) => r * 30),
+      { minLength: 2, maxLength: 4 },
+    ),
     length: fc.integer({ min: 24, max: 80 }),
     slide: fc.integer({ min: 0, max: 90 }),
     first: fc.integer({ min: 1550, max: 1800 }),
     apart: fc.integer({ min: 300, max: 460 }),
-    spoiled: fc.array(fc.record({ column: fc.nat({ max: 2 }), up: fc.integer({ min: -5, max: 220 }) }), { maxLength: 2 }),
+    spoiled: fc.array(fc.record({ column: fc.nat({ max: 2 }), up: fc.integer({ min: -5, max: 220 }) }), {
+      maxLength: 2,
+    }),
     armHoles: fc.constantFrom<number[]>([-10], [-50, -10, 30]),
-  }); // prettier-ignore
+  });
   it('finds a plate exactly where there is one, and never shifts further than it has to', () => {
     let [found, none] = [0, 0];
     fc.assert(
       fc.property(rooms, ({ columns, rows, length, slide, first, apart, spoiled, armHoles }) => {
         const slots = columns.flatMap((x) => rows.map((y) => ({ x, y, length, height: 10 })));
-        const mount: Mount = { ...testMount, slide, patternAboveHook: armHoles, plate: { width: 560, height: 220, thickness: 3, slots } };
+        const mount: Mount = {
+          ...testMount,
+          slide,
+          patternAboveHook: armHoles,
+          plate: { width: 560, height: 220, thickness: 3, slots },
+        };
         const studs = [first, first + apart, first + 2 * apart];
         const evidence = edgesAt(...studs);
         const bare = plan(testJob({ mount, evidence, anchors: [] }));
         const middles = bare.studs!.map((s) => s.centre);
         const toPlate = (above: number) => bare.placement!.bottom + 320 - 40 - above - 190;
-        const drilled: Drilled[] = spoiled.map((s, i) => ({ hole: `x${i}`, x: studs[s.column]!, y: toPlate(-10) + s.up, result: 'blocked' }));
+        const drilled: Drilled[] = spoiled.map((s, i) => ({
+          hole: `x${i}`,
+          x: studs[s.column]!,
+          y: toPlate(-10) + s.up,
+          result: 'blocked',
+        }));
         const p = plan(testJob({ mount, evidence, anchors: [], drilled }));
         const sound = (x: number, y: number) => drilled.every((d) => Math.hypot(d.x - x, d.y - y) >= 20);
         const travel = (length - 7.94) / 2;
         let least = Infinity;
         for (const above of armHoles)
           for (let x = 2000 - slide; x <= 2000 + slide + 1e-9; x += 0.5) {
-            const good = middles.filter((m) => new Set(slots.filter((s) => Math.abs(m - x - s.x) <= travel && sound(m, toPlate(above) + s.y)).map((s) => s.y)).size >= 2);
+            const good = middles.filter(
+              (m) =>
+                new Set(
+                  slots
+                    .filter((s) => Math.abs(m - x - s.x) <= travel && sound(m, toPlate(above) + s.y))
+                    .map((s) => s.y),
+                ).size >= 2,
+            );
             if (good.length >= 2) least = Math.min(least, Math.abs(x - 2000));
           }
         if (p.holes) {
           found += 1;
           expect(Math.abs(p.scheme!.shift)).toBeLessThanOrEqual(Math.min(slide, least) + 1e-6);
           for (const h of p.holes) expect(sound(h.x, h.y)).toBe(true);
-          for (const h of p.holes) expect(Math.abs(h.x - p.placement!.plate!.x - slots[h.slot]!.x)).toBeLessThanOrEqual(travel + 1e-6);
+          for (const h of p.holes)
+            expect(Math.abs(h.x - p.placement!.plate!.x - slots[h.slot]!.x)).toBeLessThanOrEqual(travel + 1e-6);
         } else {
           none += 1;
           expect(least).toBe(Infinity);
@@ -354,16 +443,30 @@ describe('the search against trying every place', () => {
     );
     expect(found).toBeGreaterThan(10);
     expect(none).toBeGreaterThan(3);
-  }); // prettier-ignore
+  });
   it('a chosen scheme is kept while it is there; the price of each stands beside it', () => {
-    const p = plan(school('rated-anchors', kitJob({ evidence: [...edgesAt(1810, 2210), ...hollowAt(1700, 1750, 2050, 2300)] })));
+    const p = plan(
+      school('rated-anchors', kitJob({ evidence: [...edgesAt(1810, 2210), ...hollowAt(1700, 1750, 2050, 2300)] })),
+    );
     const other = p.scheme!.alternatives!.find((a) => a.kind !== p.scheme!.kind && !a.stoppedBy)!;
-    const asked = plan(school('rated-anchors', kitJob({ evidence: [...edgesAt(1810, 2210), ...hollowAt(1700, 1750, 2050, 2300)], choices: { scheme: other.key } })));
+    const asked = plan(
+      school(
+        'rated-anchors',
+        kitJob({
+          evidence: [...edgesAt(1810, 2210), ...hollowAt(1700, 1750, 2050, 2300)],
+          choices: { scheme: other.key },
+        }),
+      ),
+    );
     expect(asked.scheme!.kind).toBe(other.kind);
-    expect(other).toMatchObject({ shift: expect.any(Number), worstProbability: expect.any(Number), worstUtilisation: expect.any(Number) });
+    expect(other).toMatchObject({
+      shift: expect.any(Number),
+      worstProbability: expect.any(Number),
+      worstUtilisation: expect.any(Number),
+    });
     expect(other.bits.length).toBeGreaterThan(0);
     expect(codes(plan(kitJob({ choices: { scheme: 'anchors@10+20/-/0' } })))).toContain('scheme-gone');
-  }); // prettier-ignore
+  });
 });
 
 describe('what to take along', () => {
@@ -372,9 +475,15 @@ describe('what to take along', () => {
     expect(parts.find((p) => p.what === 'fixing')).toMatchObject({ kind: 'lag', count: 4, spare: 1, from: 'mount' });
     expect(parts.find((p) => p.what === 'washer')).toMatchObject({ count: 4, spare: 1 });
     expect(parts.filter((p) => p.what === 'bit' && p.kind === 'wood')).toHaveLength(1);
-    const half = plan(kitJob({ drilled: plan(kitJob()).holes!.slice(0, 2).map((h) => tick(h, 'good')) }));
+    const half = plan(
+      kitJob({
+        drilled: plan(kitJob())
+          .holes!.slice(0, 2)
+          .map((h) => tick(h, 'good')),
+      }),
+    );
     expect(half.scheme!.parts.find((p) => p.what === 'fixing')).toMatchObject({ count: 2 });
-  }); // prettier-ignore
+  });
   it('the first hole, then the level line through it', () => {
     const { holes } = plan(kitJob());
     expect(holes![0]!.steps).toEqual(['pilot', 'lag', 'washer', 'hang-plate', 'level']);
@@ -397,8 +506,6 @@ describe('what to take along', () => {
   it('a bit that the kit lacks is named', () => {
     const bits = [{ id: 'b1', diameter: 3 }];
     expect(codes(plan(kitJob({ bits })))).toContain('bit-to-get');
-    expect(codes(plan(kitJob({ bits: [{ id: 'b1', diameter: 5.5 }] })))).not.toContain(
-      'bit-to-get',
-    );
+    expect(codes(plan(kitJob({ bits: [{ id: 'b1', diameter: 5.5 }] })))).not.toContain('bit-to-get');
   });
 });

@@ -45,18 +45,12 @@ describe('the other four schools', () => {
   it('fit between: another share, between two things', () => {
     const objects = [thing('low', 0, 700), thing('high', 2000, 2300)];
     const between = { below: 'low', above: 'high', ratio: 0.25 };
-    const h = heightOf(
-      aimed('fit-between', { 'fit-between': between }, withObjects(objects)),
-      'fit-between',
-    )!;
+    const h = heightOf(aimed('fit-between', { 'fit-between': between }, withObjects(objects)), 'fit-between')!;
     expect(h.wanted - 320 - 700).toBeCloseTo(0.25 * (1300 - 640), 9);
   });
   it('fit between: without names from what stands below to the ceiling; without that from the floor', () => {
     expect(heightOf(aimed('fit-between'), 'fit-between')!.wanted).toBeCloseTo((500 + 2500) / 2, 9);
-    expect(heightOf(aimed('fit-between', {}, withObjects([])), 'fit-between')!.wanted).toBeCloseTo(
-      1250,
-      9,
-    );
+    expect(heightOf(aimed('fit-between', {}, withObjects([])), 'fit-between')!.wanted).toBeCloseTo(1250, 9);
   });
   it('fit between: a name that is not in the room is said', () => {
     const p = plan(aimed('fit-between', { 'fit-between': { below: 'gone' } }));
@@ -66,14 +60,11 @@ describe('the other four schools', () => {
   it('vote: from the top that was agreed', () => {
     expect(heightOf(aimed('vote', { vote: { top: 1900 } }), 'vote')!.top).toBeCloseTo(1900, 9);
   });
-  it.each(['vote', 'line-up'] as const)(
-    '%s: a stop until its value is there, never replaced',
-    (school) => {
-      const p = plan(aimed(school));
-      expect(p.findings.find((f) => f.code === 'school-needs-value')!.level).toBe('stop');
-      expect([p.placement, p.holes, p.verdict]).toEqual([undefined, undefined, 'stop']);
-    },
-  );
+  it.each(['vote', 'line-up'] as const)('%s: a stop until its value is there, never replaced', (school) => {
+    const p = plan(aimed(school));
+    expect(p.findings.find((f) => f.code === 'school-needs-value')!.level).toBe('stop');
+    expect([p.placement, p.holes, p.verdict]).toEqual([undefined, undefined, 'stop']);
+  });
 
   // common practice: standing eyes about 170 cm
   it('standing: stated, else those who stand, else 170 cm as a guess', () => {
@@ -109,8 +100,7 @@ describe('picture distances', () => {
     screen: { diagonal: 1000, mass: 10, pattern: { width: 200, height: 200 } },
   });
   const { width, height } = outlineOf(job.screen, []);
-  const at = (rule: string) =>
-    pictureDistances(job, width, height).bounds.find((b) => b.rule === rule)!;
+  const at = (rule: string) => pictureDistances(job, width, height).bounds.find((b) => b.rule === rule)!;
   it.each([
     ['across-30', 1.626, 1000],
     ['across-40', 1.197, 1000],

@@ -1,14 +1,6 @@
 import fc from 'fast-check';
 import type { Mount, Screen } from '@steddo/contract';
-import {
-  evaluate,
-  patternPlace,
-  patternRight,
-  patternUp,
-  plan,
-  stackScrews,
-  threadOf,
-} from '../src';
+import { evaluate, patternPlace, patternRight, patternUp, plan, stackScrews, threadOf } from '../src';
 import { testJob, testMount } from './jobs';
 
 const screen: Screen = {
@@ -48,11 +40,7 @@ describe('the screw stack', () => {
 
   it('deepest engagement first; a washer makes a screw that bottoms out serve', () => {
     // 16 - 2.5 = 13.5 in an insert of 14: less than 1 mm left; with the washer 11.9
-    expect(idsOf(screen, mountWith({ screws: M6(12, 16) }))).toEqual([
-      'M6x16+w1.6',
-      'M6x12',
-      'M6x12+w1.6',
-    ]);
+    expect(idsOf(screen, mountWith({ screws: M6(12, 16) }))).toEqual(['M6x16+w1.6', 'M6x12', 'M6x12+w1.6']);
   });
 
   it('one diameter engaged is enough, and one millimetre left; a hair less is not', () => {
@@ -82,16 +70,10 @@ describe('the screw stack', () => {
   });
 
   it('says what to buy, in a length that is sold', () => {
-    const { stacks, check } = stackScrews(
-      screen,
-      mountWith({ screws: M6(30), washers: [] }),
-      undefined,
-    )!;
+    const { stacks, check } = stackScrews(screen, mountWith({ screws: M6(30), washers: [] }), undefined)!;
     expect(stacks).toEqual([]);
     expect(check.buy).toEqual({ thread: 'M6', from: 8.5, to: 15.5, length: 12 });
-    const codes = plan(
-      testJob({ screen, mount: mountWith({ screws: M6(30), washers: [] }) }),
-    ).findings;
+    const codes = plan(testJob({ screen, mount: mountWith({ screws: M6(30), washers: [] }) })).findings;
     expect(codes.find((f) => f.code === 'screw-none')).toMatchObject({
       level: 'stop',
       stage: 'set',
@@ -143,19 +125,15 @@ describe('the screw stack', () => {
 
   it('a spacer brings the face out: the seats see it from nearer', () => {
     const fills = (back: Screen['back']) =>
-      plan(testJob({ screen: { ...screen, back }, mount: mountWith({ screws: M6(20) }) }))
-        .distances!.viewers[0]!.distance;
+      plan(testJob({ screen: { ...screen, back }, mount: mountWith({ screws: M6(20) }) })).distances!.viewers[0]!
+        .distance;
     expect(fills('flat') - fills('curved')).toBeCloseTo(10, 9);
   });
 
   it('asks for what has not been measured, and gives no screw until then', () => {
-    const p = plan(
-      testJob({ screen: { ...screen, insert: { thread: 'M6' } }, mount: mountWith({}) }),
-    );
+    const p = plan(testJob({ screen: { ...screen, insert: { thread: 'M6' } }, mount: mountWith({}) }));
     expect(p.screen.screws).toBeUndefined();
-    expect(p.findings.find((f) => f.code === 'insert-to-measure')!.values.fields).toEqual([
-      'screen.insert.depth',
-    ]);
+    expect(p.findings.find((f) => f.code === 'insert-to-measure')!.values.fields).toEqual(['screen.insert.depth']);
   });
 
   it('agrees with trying everything in small bags', () => {
@@ -184,16 +162,11 @@ describe('the screw stack', () => {
               for (const spacer of curved ? spacers : [0]) {
                 const used = washers.filter((_, i) => w & (1 << i));
                 const inside = length - 2.5 - recess - spacer - used.reduce((a, b) => a + b, 0);
-                const holds =
-                  inside >= Number(thread.slice(1)) - 1e-9 && inside <= depth - 1 + 1e-9;
+                const holds = inside >= Number(thread.slice(1)) - 1e-9 && inside <= depth - 1 + 1e-9;
                 if (holds) want.add(`${length}|${used.join()}|${spacer}`);
               }
-          expect(new Set(found.map((k) => `${k.length}|${k.washers.join()}|${k.spacer}`))).toEqual(
-            want,
-          );
-          found
-            .slice(1)
-            .forEach((k, i) => expect(found[i]!.engagement).toBeGreaterThanOrEqual(k.engagement));
+          expect(new Set(found.map((k) => `${k.length}|${k.washers.join()}|${k.spacer}`))).toEqual(want);
+          found.slice(1).forEach((k, i) => expect(found[i]!.engagement).toBeGreaterThanOrEqual(k.engagement));
         },
       ),
       { seed: 41, numRuns: 200 },
@@ -216,9 +189,7 @@ describe('where the pattern sits', () => {
   });
   it('an insert of another thread than its class is a note', () => {
     const p = (thread: string) =>
-      plan(testJob({ screen: { ...screen, insert: { thread, depth: 14 } } })).findings.map(
-        (f) => f.code,
-      );
+      plan(testJob({ screen: { ...screen, insert: { thread, depth: 14 } } })).findings.map((f) => f.code);
     expect(p('M4')).toContain('thread-off-class');
     expect(p('M8')).not.toContain('thread-off-class');
   });

@@ -102,11 +102,27 @@ describe('the best pose of a seat', () => {
     });
     fc.assert(
       fc.property(place, ({ x, distance, wall, cabinet }) => {
-        const objects = cabinet === undefined ? [] : [{ id: 'o1', kind: 'cabinet' as const, left: cabinet, right: cabinet + 500, bottom: 600, top: 2000, out: 330 }];
+        const objects =
+          cabinet === undefined
+            ? []
+            : [
+                {
+                  id: 'o1',
+                  kind: 'cabinet' as const,
+                  left: cabinet,
+                  right: cabinet + 500,
+                  bottom: 600,
+                  top: 2000,
+                  out: 330,
+                },
+              ];
         const width = wall ? 2700 : 4000;
         const base = testJob().room.wall;
         const room = { objects, wall: { ...base, width, ...(wall ? { returns: { right: true } } : {}) } };
-        const job: Job = { ...seated([{ x, distance }], swing, room), aim: { ...testJob().aim, centre: { on: 'x', x: 2000 } } };
+        const job: Job = {
+          ...seated([{ x, distance }], swing, room),
+          aim: { ...testJob().aim, centre: { on: 'x', x: 2000 } },
+        };
         const model = modelOf(job);
         const seat = seatsOf(job)[0]!;
         const best = bestPose(model.reach, model.table, [seat])!;
@@ -118,7 +134,7 @@ describe('the best pose of a seat', () => {
         expect(deg(Math.abs(best.yaw))).toBeLessThanOrEqual(60 + 1e-9);
       }),
       { seed: 74, numRuns: 8 },
-    ); // prettier-ignore
+    );
   });
   it('among poses that face the seat, the one with its joint least far out', () => {
     const job = seated([{ x: 3600, distance: 2700 }]);
@@ -150,10 +166,15 @@ describe('the best pose of a seat', () => {
     }
   });
   it('the sign: a seat to the right turns the set to the right', () => {
-    const [right, left] = plan(seated([{ x: 3800, distance: 2400 }, { x: 200, distance: 2400 }])).reach!.seats;
+    const [right, left] = plan(
+      seated([
+        { x: 3800, distance: 2400 },
+        { x: 200, distance: 2400 },
+      ]),
+    ).reach!.seats;
     expect(right!.yaw).toBeGreaterThan(15);
     expect(left!.yaw).toBeLessThan(-15);
-  }); // prettier-ignore
+  });
   it('the angle has its working, and it is the one that a hand would measure', () => {
     const job = seated([{ x: 3000, distance: 2126 }]);
     const model = modelOf(job);
@@ -174,11 +195,22 @@ describe('what stops a better one', () => {
     expect(stop(seated([{ x: 3900, distance: 2400 }], narrow))).toMatchObject({ stoppedBy: 'swivel' });
   });
   it('the reach, and how much it would take', () => {
-    const short: Mount = { ...swing, depth: { folded: 66, extended: 130 }, arm: { kind: 'scissor', head: 60, range: { min: 66, max: 130 } } };
+    const short: Mount = {
+      ...swing,
+      depth: { folded: 66, extended: 130 },
+      arm: { kind: 'scissor', head: 60, range: { min: 66, max: 130 } },
+    };
     const seat = stop(seated([{ x: 4600, distance: 2400 }], short));
     expect(seat.stoppedBy).toBe('reach');
     // at that reach the seat is faced, a millimetre short of it it is not
-    const reaching = (extended: number) => stop(seated([{ x: 4600, distance: 2400 }], { ...short, depth: { folded: 66, extended }, arm: { ...short.arm!, range: { min: 66, max: extended } } }));
+    const reaching = (extended: number) =>
+      stop(
+        seated([{ x: 4600, distance: 2400 }], {
+          ...short,
+          depth: { folded: 66, extended },
+          arm: { ...short.arm!, range: { min: 66, max: extended } },
+        }),
+      );
     expect(reaching(seat.reachNeeded! + 0.5).offAxis).toBeLessThan(0.01);
     expect(reaching(seat.reachNeeded! - 3).offAxis).toBeGreaterThan(0.05);
   });
@@ -191,11 +223,22 @@ describe('what stops a better one', () => {
   it('a side wall, a thing on the floor: each by its name', () => {
     const at = { x: 3900, distance: 2000 };
     const wall = { ...testJob().room.wall, width: 2610, returns: { right: true } };
-    const walled: Job = { ...seated([{ x: 250, distance: 1500 }], swing, { wall }), aim: { ...testJob().aim, centre: { on: 'x', x: 2000 } } };
+    const walled: Job = {
+      ...seated([{ x: 250, distance: 1500 }], swing, { wall }),
+      aim: { ...testJob().aim, centre: { on: 'x', x: 2000 } },
+    };
     const [turned] = plan(walled).reach!.seats;
     expect(turned!.reachable).toBe(true);
     const free = { ...swing, swivel: { left: 90, right: 90 } };
-    const beside = (returns: { right: boolean }): Job => ({ ...walled, mount: free, room: { ...walled.room, wall: { ...wall, width: 2600, returns }, viewers: [{ id: 'v1', eye: 1100, x: 0, distance: 900 }] } });
+    const beside = (returns: { right: boolean }): Job => ({
+      ...walled,
+      mount: free,
+      room: {
+        ...walled.room,
+        wall: { ...wall, width: 2600, returns },
+        viewers: [{ id: 'v1', eye: 1100, x: 0, distance: 900 }],
+      },
+    });
     expect(stop(beside({ right: true })).stoppedBy).toBe('wall:right');
     expect(stop(beside({ right: false })).offAxis).toBeLessThan(stop(beside({ right: true })).offAxis - 0.5);
     const screenOnFloor = { id: 'f9', kind: 'wardrobe', left: 900, right: 3200, near: 140, far: 700, height: 2000 };
@@ -205,7 +248,11 @@ describe('what stops a better one', () => {
     const cabinet = { id: 'o9', kind: 'cabinet' as const, left: 1850, right: 2400, bottom: 700, top: 1500, out: 330 };
     const wall = { ...testJob().room.wall, width: 3000, returns: { left: true, right: true } };
     const desk = (right: number, objects = [cabinet], extended = 520): Job => ({
-      ...seated([{ x: 2700, distance: 700 }], { ...swing, swivel: { left: 60, right }, depth: { folded: 66, extended } }, { wall, objects }),
+      ...seated(
+        [{ x: 2700, distance: 700 }],
+        { ...swing, swivel: { left: 60, right }, depth: { folded: 66, extended } },
+        { wall, objects },
+      ),
       aim: { ...testJob().aim, centre: { on: 'x', x: 1100 } },
     });
     const seat = stop(desk(60));
@@ -222,7 +269,11 @@ describe('what stops a better one', () => {
     const fixedTurn = { ...swing, swivel: { left: 5, right: 5 } };
     const p = plan(seated([far], fixedTurn));
     expect(p.reach!.seats[0]).toMatchObject({ reachable: false });
-    expect(p.findings.find((f) => f.code === 'seat-poor')).toMatchObject({ level: 'caution', stage: 'reach', values: { by: 'swivel' } });
+    expect(p.findings.find((f) => f.code === 'seat-poor')).toMatchObject({
+      level: 'caution',
+      stage: 'reach',
+      values: { by: 'swivel' },
+    });
   });
   it('mounts of the catalogue that would serve', () => {
     const better = { ...swing, id: 'better', swivel: { left: 70, right: 70 }, mass: 5, movingMass: 3 };
@@ -232,11 +283,14 @@ describe('what stops a better one', () => {
     const p = plan(job, { catalogue: { mounts: [stiff, better, testMount] } });
     expect(p.reach!.seats[0]!.servedBy).toEqual(['better']);
   });
-}); // prettier-ignore
+});
 
 describe('seats that face different ways', () => {
   it('one pose for both: the least worst angle, as good as any that is tried', () => {
-    const job = seated([{ x: 2000, distance: 2700 }, { x: 3600, distance: 2100 }]); // prettier-ignore
+    const job = seated([
+      { x: 2000, distance: 2700 },
+      { x: 3600, distance: 2100 },
+    ]);
     const p = plan(job);
     const model = reachModelOf(job, p)!;
     const [a, b] = seatsOf(job) as unknown as [Point, Point];
@@ -247,13 +301,16 @@ describe('seats that face different ways', () => {
     for (const stand of model.table.stands)
       for (let y = stand.lo; y <= stand.hi; y += rad(1)) {
         const pose = { x: stand.x, z: stand.z, yaw: deg(y), extension: 0 };
-        expect(Math.max(...[a, b].map((s) => Math.abs(seatOff(model, pose, s))))).toBeGreaterThan(
-          worst - 0.05,
-        );
+        expect(Math.max(...[a, b].map((s) => Math.abs(seatOff(model, pose, s))))).toBeGreaterThan(worst - 0.05);
       }
   });
   it('too far apart is said', () => {
-    const p = plan(seated([{ x: 300, distance: 1500 }, { x: 3700, distance: 1500 }])); // prettier-ignore
+    const p = plan(
+      seated([
+        { x: 300, distance: 1500 },
+        { x: 3700, distance: 1500 },
+      ]),
+    );
     expect(p.findings.find((f) => f.code === 'seats-apart')).toMatchObject({ level: 'info' });
     expect(p.reach!.seats.every((s) => s.reachable)).toBe(true);
   });
@@ -262,13 +319,14 @@ describe('seats that face different ways', () => {
 describe('tilt in a pose', () => {
   it('as the eye asks, within the label and the room behind its lower edge', () => {
     const tilt = (eye: number, mount = swing) =>
-      plan({ ...seated([{ x: 2000, distance: 2700, eye }], mount), choices: { fold: 'left', centreY: 1400 } }).reach!.seats[0]!.tilt;
+      plan({ ...seated([{ x: 2000, distance: 2700, eye }], mount), choices: { fold: 'left', centreY: 1400 } }).reach!
+        .seats[0]!.tilt;
     expect(tilt(1300)).toBeCloseTo(deg(Math.atan(100 / (2700 - 126))), 6);
     // 66 behind half of 640: asin(66/320) = 11.9 degrees, though the label gives 15
     expect(tilt(500)).toBeCloseTo(deg(Math.asin(66 / 320)), 6);
     expect(tilt(500, { ...swing, tilt: { down: 8, up: 0 } })).toBe(8);
     expect(tilt(2000, { ...swing, tilt: { down: 8, up: 3 } })).toBe(-3);
-  }); // prettier-ignore
+  });
 });
 
 describe('a hand on the set', () => {
@@ -336,10 +394,15 @@ describe('judging many mounts', () => {
       }),
       { seed: 75, numRuns: 60 },
     );
-  }); // prettier-ignore
+  });
   it('is used by type advice and ranking: the arm that reaches comes before the one that does not', () => {
     const job = seated([{ x: 3900, distance: 2000 }]);
-    const stub: Mount = { ...swing, id: 'stub', depth: { folded: 40, extended: 90 }, arm: { kind: 'scissor', range: { min: 40, max: 90 } } };
+    const stub: Mount = {
+      ...swing,
+      id: 'stub',
+      depth: { folded: 40, extended: 90 },
+      arm: { kind: 'scissor', range: { min: 40, max: 90 } },
+    };
     const p = plan(job, { catalogue: { mounts: [stub, swing] } });
     expect(p.advice!.type).toBe('full-motion');
     // how far out any set of this width has to come to turn to that seat: 559 sin y = z, aimed from there
@@ -353,4 +416,4 @@ describe('judging many mounts', () => {
     const face = faceOf(model.reach.shape, poseOf({ x: 2000, z: 200, yaw: 90 }));
     expect([face.x, face.z].map(Math.round)).toEqual([2120, 200]);
   });
-}); // prettier-ignore
+});

@@ -33,8 +33,7 @@ describe('type advice', () => {
     expect(at(-1502).across).toBeCloseTo(-30.02, 1);
   });
   it('tilt from five degrees of looking up', () => {
-    const high = (up: number) =>
-      plan({ ...seated({ x: 2000 }), choices: { centreY: 1100 + up } }).advice!;
+    const high = (up: number) => plan({ ...seated({ x: 2000 }), choices: { centreY: 1100 + up } }).advice!;
     expect(high(225).type).toBe('fixed');
     expect(high(230).type).toBe('tilt');
     expect(high(230).tiltNeeded).toBeCloseTo((Math.atan(230 / 2600) * 180) / Math.PI, 6);
@@ -112,12 +111,7 @@ describe('what the seats ask of a mount', () => {
 
 describe('plate between the obstacles', () => {
   const thing = fc.record({
-    kind: fc.constantFrom<'outlet' | 'shelf' | 'data' | 'furniture'>(
-      'outlet',
-      'shelf',
-      'data',
-      'furniture',
-    ),
+    kind: fc.constantFrom<'outlet' | 'shelf' | 'data' | 'furniture'>('outlet', 'shelf', 'data', 'furniture'),
     left: fc.integer({ min: 1000, max: 2400 }),
     wide: fc.integer({ min: 60, max: 700 }),
     bottom: fc.integer({ min: 0, max: 2200 }),
@@ -128,8 +122,13 @@ describe('plate between the obstacles', () => {
     fc.assert(
       fc.property(fc.array(thing, { maxLength: 5 }), fc.boolean(), (things, opened) => {
         const objects = things.map(({ left, wide, bottom, tall, kind }, i) => ({
-          id: `o${i}`, kind, left, right: left + wide, bottom, top: bottom + tall,
-        })); // prettier-ignore
+          id: `o${i}`,
+          kind,
+          left,
+          right: left + wide,
+          bottom,
+          top: bottom + tall,
+        }));
         const mount = {
           ...testMount,
           plate: opened ? open : testMount.plate!,

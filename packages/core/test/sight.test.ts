@@ -14,8 +14,7 @@ const angles = (viewer: object, aim = {}) => {
   });
   return plan(job);
 };
-const first = (p: ReturnType<typeof plan>) =>
-  p.heights!.find((h) => h.school === 'eyes')!.angles[0]!;
+const first = (p: ReturnType<typeof plan>) => p.heights!.find((h) => h.school === 'eyes')!.angles[0]!;
 
 describe('angles', () => {
   // elevation = atan(rise / run); the set's face stands 60 + 60 mm out
@@ -26,10 +25,7 @@ describe('angles', () => {
   });
   it('take the way across into account', () => {
     const p = angles({ eye: 800, x: 3000 }, { schools: { eyes: { settled: [1400] } } });
-    expect(first(p).centre).toBeCloseTo(
-      (Math.atan(600 / Math.hypot(2580, 1000)) * 180) / Math.PI,
-      9,
-    );
+    expect(first(p).centre).toBeCloseTo((Math.atan(600 / Math.hypot(2580, 1000)) * 180) / Math.PI, 9);
   });
   it('count from the resting gaze, which rises by a share of the recline', () => {
     const p = angles({ recline: 20 });
@@ -45,11 +41,11 @@ describe('angles', () => {
   it('15 degrees to either side of rest are comfortable, for everybody', () => {
     const at = (...degrees: number[]) =>
       degrees.map((fromRest) => ({ viewer: 'v', centre: 0, top: 0, bottom: 0, fromRest }));
-    expect([
-      isComfortable(at(15, -15)),
-      isComfortable(at(0, 15.1)),
-      isComfortable(at(-16)),
-    ]).toEqual([true, false, false]);
+    expect([isComfortable(at(15, -15)), isComfortable(at(0, 15.1)), isComfortable(at(-16))]).toEqual([
+      true,
+      false,
+      false,
+    ]);
   });
 
   it('give the tilt as the weighted mean', () => {

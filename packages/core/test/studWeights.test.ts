@@ -6,12 +6,15 @@ const [single, doubled, doubledLeft] = studTypes(38);
 const S = 406.4;
 const at = (x: number) => x - grid.from;
 const mark = (kind: 'edge-left' | 'edge-right' | 'centre' | 'fastener', x: number): Evidence => ({
-  id: `${kind}${x}`, kind, x, y: 1400,
-}); // prettier-ignore
-const probe = (x: number, found: 'wood' | 'hollow'): Evidence => ({ id: `p${x}`, kind: 'probe', x, y: 1400, found }); // prettier-ignore
-const scan = (from: number, to: number) => ({ id: 's1', instrument: 'edge' as const, from, to, y: 1400 }); // prettier-ignore
+  id: `${kind}${x}`,
+  kind,
+  x,
+  y: 1400,
+});
+const probe = (x: number, found: 'wood' | 'hollow'): Evidence => ({ id: `p${x}`, kind: 'probe', x, y: 1400, found });
+const scan = (from: number, to: number) => ({ id: 's1', instrument: 'edge' as const, from, to, y: 1400 });
 /** Density of a normal reading off by so much, written out. */
-const phi = (off: number, sd: number) => Math.exp((-off * off) / (2 * sd * sd)) / (sd * Math.sqrt(2 * Math.PI)); // prettier-ignore
+const phi = (off: number, sd: number) => Math.exp((-off * off) / (2 * sd * sd)) / (sd * Math.sqrt(2 * Math.PI));
 const weigh = (evidence: Evidence[], type = single!) =>
   studWeights(
     evidence.flatMap((e) => saysOf(e) ?? []),
@@ -66,7 +69,7 @@ describe('how much readings speak for a stud', () => {
     expect(logs[at(1400)]).toBeCloseTo(nothing, 12);
   });
   it('the side of an outlet: the stud to its right has its left face there', () => {
-    const outlet = (side: 'left' | 'right'): Evidence => ({ id: 'o', kind: 'outlet-side', x: 1300, y: 357, side }); // prettier-ignore
+    const outlet = (side: 'left' | 'right'): Evidence => ({ id: 'o', kind: 'outlet-side', x: 1300, y: 357, side });
     const peak = (logs: Float64Array) => logs.indexOf(Math.max(...logs));
     expect(peak(weigh([outlet('right')]))).toBe(at(1300));
     expect(peak(weigh([outlet('left')]))).toBe(at(1300 - 38));

@@ -1,14 +1,5 @@
 import fc from 'fast-check';
-import {
-  armOf,
-  cornersOf,
-  meetsOnWay,
-  turnAt,
-  waysTo,
-  type Arm,
-  type Obstacle,
-  type SetShape,
-} from '../src';
+import { armOf, cornersOf, meetsOnWay, turnAt, waysTo, type Arm, type Obstacle, type SetShape } from '../src';
 import { quarterDisc, rectangle, type Point } from '../src/geometry/convex';
 import { obstaclesOf } from '../src/reach/obstacles';
 import { testJob, testMount } from './jobs';
@@ -35,7 +26,7 @@ function holds(points: readonly Point[], p: Point): boolean {
     if (a.z > p.z !== b.z > p.z && p.x < ((b.x - a.x) * (p.z - a.z)) / (b.z - a.z) + a.x) inside = !inside;
   }
   return inside;
-} // prettier-ignore
+}
 
 /** Points over a four-cornered shape, its edges pulled in by a hair. */
 function pointsIn([a, b, , d]: readonly Point[], count: number): Point[] {
@@ -62,8 +53,7 @@ const made = (b: { x: number; z: number; wide: number; deep: number }): Obstacle
   by: 'object:box',
 });
 const overlaps = (set: readonly Point[], o: Obstacle): boolean =>
-  o.kind === 'polygon' &&
-  (pointsIn(set, 90).some((p) => holds(o.points, p)) || o.points.some((p) => holds(set, p)));
+  o.kind === 'polygon' && (pointsIn(set, 90).some((p) => holds(o.points, p)) || o.points.some((p) => holds(set, p)));
 
 describe('on the way out', () => {
   const goals = fc.record({
@@ -136,18 +126,23 @@ describe('turning on the spot', () => {
           const yaw = lo + ((hi - lo) * i) / 60;
           expect(overlaps(cornersOf(shape, { ...pivot, yaw: yaw * 0.999 }), o)).toBe(false);
         }
-        const sides = [{ at: hi, by: hiBy, way: 1 }, { at: lo, by: loBy, way: -1 }];
+        const sides = [
+          { at: hi, by: hiBy, way: 1 },
+          { at: lo, by: loBy, way: -1 },
+        ];
         for (const s of sides) {
           if (s.by !== 'object:box') continue;
           limited += 1;
           // contact: the set grown by a hair overlaps there or within the next tenth of a degree
           const grown = { ...shape, width: shape.width + 1, thickness: shape.thickness + 1, head: shape.head - 0.5 };
-          const past = [0, 0.0005, 0.001, 0.0017].some((d) => overlaps(cornersOf(grown, { ...pivot, yaw: s.at + s.way * d }), o));
+          const past = [0, 0.0005, 0.001, 0.0017].some((d) =>
+            overlaps(cornersOf(grown, { ...pivot, yaw: s.at + s.way * d }), o),
+          );
           expect(past).toBe(true);
         }
       }),
       { seed: 73, numRuns: 120 },
-    ); // prettier-ignore
+    );
     expect(limited).toBeGreaterThan(10);
   });
   it('names what ends it', () => {
@@ -192,7 +187,8 @@ describe('what is in the way', () => {
   });
   it('a door takes the quarter of a disc, on any wall; with its hinge unknown on both sides', () => {
     const door = { ...thing, id: 'd1', kind: 'door' as const, left: 500, right: 1300, bottom: 0, top: 2000 };
-    const of = (change: object) => obstaclesOf(testJob({ room: { ...room, objects: [{ ...door, ...change }] } }), band).slice(1);
+    const of = (change: object) =>
+      obstaclesOf(testJob({ room: { ...room, objects: [{ ...door, ...change }] } }), band).slice(1);
     expect(of({}).length).toBe(2);
     const [main] = of({ hinge: 'left' });
     expect(main).toMatchObject({ by: 'door:d1' });
@@ -210,4 +206,4 @@ describe('what is in the way', () => {
       expect(holds(quarter.points, { x: 799.9 * Math.cos(t), z: 799.9 * Math.sin(t) })).toBe(true);
     }
   });
-}); // prettier-ignore
+});

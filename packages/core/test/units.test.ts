@@ -127,8 +127,7 @@ describe('parseTape', () => {
       fc.property(fc.double({ min: -20_000, max: 20_000, noNaN: true }), (mm) => {
         const read = parseTape(formatTape(mm, style), { unit: 'mm', negative: true });
         expect(read.ok).toBe(true);
-        if (read.ok)
-          expect(Math.abs(read.mm - mm)).toBeLessThanOrEqual(style.divisionMm / 2 + 1e-6);
+        if (read.ok) expect(Math.abs(read.mm - mm)).toBeLessThanOrEqual(style.divisionMm / 2 + 1e-6);
       }),
       { seed: 4810 },
     );

@@ -53,11 +53,7 @@ describe('marks', () => {
     const before = studs(marks, { spacing: 16 * IN });
     expect(before.some((s) => Math.abs(s.centre - 1019 - 16 * IN) < 2)).toBe(true);
     const wanted = 1019.05 + 17 * IN;
-    const pokes = [
-      probe(wanted - 23, 'hollow'),
-      probe(wanted - 13, 'wood'),
-      probe(wanted + 13, 'wood'),
-    ];
+    const pokes = [probe(wanted - 23, 'hollow'), probe(wanted - 13, 'wood'), probe(wanted + 13, 'wood')];
     const found = marksShow([...marks, ...pokes], { spacing: 16 * IN });
     const next = found.studs.find((s) => s.centre > 1100)!;
     expect(Math.abs(next.centre - wanted)).toBeLessThan(4);
@@ -78,12 +74,7 @@ describe('marks', () => {
     expect(studs(both, { spacing: 600 }, { guessed: ['room.wall.build.spacing'] })).toHaveLength(1);
   });
   it('a doubled stud: both edges two plies apart; the hole goes into one ply and not the seam', () => {
-    const edges = [
-      mark('edge-left', 1000),
-      mark('edge-right', 1076),
-      probe(1020, 'wood'),
-      probe(1056, 'wood'),
-    ];
+    const edges = [mark('edge-left', 1000), mark('edge-right', 1076), probe(1020, 'wood'), probe(1056, 'wood')];
     const { studs: found, belief } = marksShow(edges);
     expect(found[0]).toMatchObject({ plies: 2, width: 76.2 });
     expect(found[0]!.centre).toBeCloseTo(1038, 0);
@@ -104,10 +95,7 @@ describe('marks', () => {
     expect(marksShow(edges).belief.layers.map((l) => l.plyMm)).toEqual([38.1]);
   });
   it('more marks leave less doubt', () => {
-    const pair = (n: number) => [
-      mark('edge-left', 1000, `l${n}`),
-      mark('edge-right', 1038.1, `r${n}`),
-    ];
+    const pair = (n: number) => [mark('edge-left', 1000, `l${n}`), mark('edge-right', 1038.1, `r${n}`)];
     const two = studs(pair(1))[0]!;
     const four = studs([...pair(1), ...pair(2)])[0]!;
     expect(two.sd).toBeCloseTo(4 / Math.SQRT2, 1);
@@ -120,27 +108,18 @@ describe('marks', () => {
     expect(doubtful.odd).toEqual(['centre1000']);
   });
   it('a hollow probe in a stud that four marks show is the odd one itself', () => {
-    const edges = [0, 1].flatMap((i) => [
-      mark('edge-left', 1000, `l${i}`),
-      mark('edge-right', 1038, `r${i}`),
-    ]);
+    const edges = [0, 1].flatMap((i) => [mark('edge-left', 1000, `l${i}`), mark('edge-right', 1038, `r${i}`)]);
     expect(marksShow([...edges, probe(1019, 'hollow')]).odd).toEqual(['p1019']);
   });
   it('a lone edge in a bay between two sure studs is odd', () => {
-    const sure = [1000, 1406].flatMap((x, i) => [
-      mark('edge-left', x, `l${i}`),
-      mark('edge-right', x + 38, `r${i}`),
-    ]);
-    expect(marksShow([...sure, mark('edge-left', 1200)], { spacing: 406.4 }).odd).toEqual([
-      'edge-left1200',
-    ]);
+    const sure = [1000, 1406].flatMap((x, i) => [mark('edge-left', x, `l${i}`), mark('edge-right', x + 38, `r${i}`)]);
+    expect(marksShow([...sure, mark('edge-left', 1200)], { spacing: 406.4 }).odd).toEqual(['edge-left1200']);
   });
   it('a hollow probe in the bay says nothing against a stud', () => {
     expect(marksShow([mark('centre', 1000), probe(1060, 'hollow')]).odd).toEqual([]);
   });
   it('wood at the height of a nogging may be the nogging', () => {
-    const wood = (y: number) =>
-      marksShow([mark('nogging', 1200, 'n', 1210), probe(1200, 'wood', 'w', y)]);
+    const wood = (y: number) => marksShow([mark('nogging', 1200, 'n', 1210), probe(1200, 'wood', 'w', y)]);
     expect(wood(1400).studs).toHaveLength(1);
     expect(wood(1215).studs).toHaveLength(0);
   });
@@ -148,10 +127,7 @@ describe('marks', () => {
     const both = [mark('edge-left', 1000), mark('edge-right', 1038.1)];
     const scans = [{ id: 's1', instrument: 'edge' as const, from: 1300, to: 1550, y: 1400 }];
     const at = (found: ReturnType<typeof marksShow>) => found.wood[1425]!;
-    const [without, withScan] = [
-      marksShow(both, { spacing: 406.4 }),
-      marksShow(both, { spacing: 406.4 }, { scans }),
-    ];
+    const [without, withScan] = [marksShow(both, { spacing: 406.4 }), marksShow(both, { spacing: 406.4 }, { scans })];
     expect(at(withScan)).toBeLessThan(at(without) - 0.1);
     // a live scan looks for something else
     const live = [{ ...scans[0]!, instrument: 'live' as const }];
@@ -160,8 +136,7 @@ describe('marks', () => {
   it('a stud stands against a return wall, and the spacing goes on from there', () => {
     const { room } = testJob();
     const wood = (returns: { left?: boolean; right?: boolean }) =>
-      inferStuds(testJob({ evidence: [], room: { ...room, wall: { ...room.wall, returns } } }))
-        .wood;
+      inferStuds(testJob({ evidence: [], room: { ...room, wall: { ...room.wall, returns } } })).wood;
     const [none, left, right] = [wood({}), wood({ left: true }), wood({ right: true })];
     for (const x of [19, 425, 2000, 3981]) expect(none[x]!).toBeCloseTo(none[1000]!, 6);
     expect(left[19]!).toBeGreaterThan(0.55);
@@ -208,12 +183,7 @@ describe('chance of wood at a hole', () => {
     expect(at(26)).toBe(0);
   });
   it('has its bounds where the product says', () => {
-    expect([0.98, 0.979, 0.9, 0.899].map(holeVerdict)).toEqual([
-      'go',
-      'caution',
-      'caution',
-      'stop',
-    ]);
+    expect([0.98, 0.979, 0.9, 0.899].map(holeVerdict)).toEqual(['go', 'caution', 'caution', 'stop']);
   });
 });
 
@@ -264,9 +234,7 @@ describe('holes', () => {
   });
   it('carry what their load comes to, and are never go while nobody has looked', () => {
     const p = plan(testJob());
-    expect(p.findings.map((f) => f.code)).toEqual(
-      expect.arrayContaining(['loads-checked', 'nobody-looked']),
-    );
+    expect(p.findings.map((f) => f.code)).toEqual(expect.arrayContaining(['loads-checked', 'nobody-looked']));
     expect(p.verdict).toBe('caution');
   });
   it('shift the plate as little as the slots need', () => {
@@ -326,9 +294,7 @@ describe('holes', () => {
       acknowledgeable: true,
     });
     expect(p.verdict).toBe('stop');
-    const known = plan(
-      testJob({ evidence, fixing: { acknowledged: [{ code: 'stud-doubtful' }] } }),
-    );
+    const known = plan(testJob({ evidence, fixing: { acknowledged: [{ code: 'stud-doubtful' }] } }));
     expect(known.verdict).toBe('caution');
   });
 });

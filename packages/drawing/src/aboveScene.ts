@@ -42,8 +42,14 @@ export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
   const deep = swung ? seatDepth(job) : floorDepth(job);
   const bounds: Box = { ...floorSides(job), bottom: -deep, top: WALL_MM };
   const side = (id: string, left: number, right: number): Shape => ({
-    kind: 'rect', role: 'cut', id, left, right, bottom: -deep, top: WALL_MM,
-  }); // prettier-ignore
+    kind: 'rect',
+    role: 'cut',
+    id,
+    left,
+    right,
+    bottom: -deep,
+    top: WALL_MM,
+  });
   const sights = swung ? armSights(job, swung) : { shapes: plainSights(job, plan), labels: [] };
   const arm = swung ? armShapes(swung) : [];
   const map = arm.filter((s) => s.role.startsWith('map-'));
@@ -55,50 +61,64 @@ export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
     ...(job.room.objects ?? []).filter((o) => outOf(o) > SEEN_MM).map((o) => itemShape(o, width)),
     ...swingShapes(job),
     ...(job.room.floor ?? []).map((f): Shape => ({
-      kind: 'rect', role: 'seat', id: f.id, name: f.name ?? f.kind.replaceAll('-', ' '),
-      left: f.left, right: f.right, bottom: -f.far, top: -f.near,
+      kind: 'rect',
+      role: 'seat',
+      id: f.id,
+      name: f.name ?? f.kind.replaceAll('-', ' '),
+      left: f.left,
+      right: f.right,
+      bottom: -f.far,
+      top: -f.near,
     })),
     ...arm.filter((s) => s.role === 'swept' || s.role === 'furthest'),
     ...sights.shapes,
     ...heads(job, plan),
-    ...(swung ? arm.filter((s) => !map.includes(s) && s.role !== 'swept' && s.role !== 'furthest') : flatSet(job, plan)),
-  ]; // prettier-ignore
+    ...(swung
+      ? arm.filter((s) => !map.includes(s) && s.role !== 'swept' && s.role !== 'furthest')
+      : flatSet(job, plan)),
+  ];
   return { bounds, focus: bounds, shapes, labels: swung?.angles ? sights.labels : [] };
 }
 
-const middleOf = (job: Job, plan: Plan): number =>
-  plan.placement?.centre.x ?? job.room.wall.width / 2;
+const middleOf = (job: Job, plan: Plan): number => plan.placement?.centre.x ?? job.room.wall.width / 2;
 
 /** On a side wall left and right run from the shared corner. */
 function itemShape(o: Item, width: number): Shape {
   const out = outOf(o);
   const named = { kind: 'rect', role: 'object', id: o.id, name: o.name ?? o.kind } as const;
   if (o.wall === 'left') return { ...named, left: 0, right: out, bottom: -o.right, top: -o.left };
-  if (o.wall === 'right')
-    return { ...named, left: width - out, right: width, bottom: -o.right, top: -o.left };
+  if (o.wall === 'right') return { ...named, left: width - out, right: width, bottom: -o.right, top: -o.left };
   return { ...named, left: o.left, right: o.right, bottom: -out, top: 0 };
 }
 
 const placedViewers = (job: Job) =>
-  (job.room.viewers ?? []).flatMap((v) =>
-    v.distance === undefined ? [] : [{ ...v, distance: v.distance }],
-  );
+  (job.room.viewers ?? []).flatMap((v) => (v.distance === undefined ? [] : [{ ...v, distance: v.distance }]));
 
 function plainSights(job: Job, plan: Plan): Shape[] {
   const middle = middleOf(job, plan);
   const { face } = setDepth(job, plan);
   return placedViewers(job).map((v) => ({
-    kind: 'line', role: 'sight', id: `sight-${v.id}`,
-    x1: v.x ?? middle, y1: -v.distance, x2: middle, y2: -face,
-  })); // prettier-ignore
+    kind: 'line',
+    role: 'sight',
+    id: `sight-${v.id}`,
+    x1: v.x ?? middle,
+    y1: -v.distance,
+    x2: middle,
+    y2: -face,
+  }));
 }
 
 function heads(job: Job, plan: Plan): Shape[] {
   const middle = middleOf(job, plan);
   return placedViewers(job).map((v) => ({
-    kind: 'circle', role: 'body', id: `head-${v.id}`, name: v.name ?? v.id,
-    x: v.x ?? middle, y: -v.distance - HEAD_MM, r: HEAD_MM,
-  })); // prettier-ignore
+    kind: 'circle',
+    role: 'body',
+    id: `head-${v.id}`,
+    name: v.name ?? v.id,
+    x: v.x ?? middle,
+    y: -v.distance - HEAD_MM,
+    r: HEAD_MM,
+  }));
 }
 
 function flatSet(job: Job, plan: Plan): Shape[] {

@@ -47,13 +47,37 @@ export function armShapes({ model, at, stand, map }: Swung): Shape[] {
     ...(map ? mapShapes(map) : []),
     ...(isFolded ? [] : [{ kind: 'area', role: 'swept', id: 'swept', polygons: swept } satisfies Shape]),
     { kind: 'poly', role: 'furthest', id: 'furthest', closed: false, points: furthest(model).map(flat) },
-    ...(isFolded ? [] : [{ kind: 'poly', role: 'set-tilted', id: 'set-folded', closed: true, points: folded.corners.map(flat) } satisfies Shape]),
+    ...(isFolded
+      ? []
+      : [
+          {
+            kind: 'poly',
+            role: 'set-tilted',
+            id: 'set-folded',
+            closed: true,
+            points: folded.corners.map(flat),
+          } satisfies Shape,
+        ]),
     { kind: 'poly', role: 'link', id: 'arm-links', closed: false, points: drawn.links.map(flat) },
-    ...drawn.links.slice(0, -1).map((p, i): Shape => ({ kind: 'circle', role: 'joint', id: `joint-${i}`, x: p.x, y: -p.z, r: JOINT_MM })),
+    ...drawn.links
+      .slice(0, -1)
+      .map((p, i): Shape => ({ kind: 'circle', role: 'joint', id: `joint-${i}`, x: p.x, y: -p.z, r: JOINT_MM })),
     { kind: 'poly', role: 'set-cut', id: 'set-cut', closed: true, points: drawn.corners.map(flat) },
-    ...(stand ? [{ kind: 'circle', role: 'stand', id: 'stand', name: 'here', x: stand.x, y: -stand.z, r: STAND_MM } satisfies Shape] : []),
+    ...(stand
+      ? [
+          {
+            kind: 'circle',
+            role: 'stand',
+            id: 'stand',
+            name: 'here',
+            x: stand.x,
+            y: -stand.z,
+            r: STAND_MM,
+          } satisfies Shape,
+        ]
+      : []),
   ];
-} // prettier-ignore
+}
 
 const JOINT_MM = 22;
 const STAND_MM = 90;
@@ -66,7 +90,13 @@ export function armSights(job: Job, swung: Swung): { shapes: Shape[]; labels: La
   const seats = [...seatsOf(job), ...asked];
   return {
     shapes: seats.map((s) => ({
-      kind: 'line', role: 'sight', id: `sight-${s.viewer}`, x1: s.x, y1: -s.z, x2: face.x, y2: -face.z,
+      kind: 'line',
+      role: 'sight',
+      id: `sight-${s.viewer}`,
+      x1: s.x,
+      y1: -s.z,
+      x2: face.x,
+      y2: -face.z,
     })),
     labels: seats.map((s) => ({
       id: `off-${s.viewer}`,
@@ -76,7 +106,7 @@ export function armSights(job: Job, swung: Swung): { shapes: Shape[]; labels: La
       side: 'right',
     })),
   };
-} // prettier-ignore
+}
 
 /** What a door sweeps. */
 export function swingShapes(job: Job): Shape[] {
@@ -86,7 +116,7 @@ export function swingShapes(job: Job): Shape[] {
       ? [{ kind: 'poly', role: 'swing', id: `swing-${i}`, closed: true, points: o.points.map(flat) } satisfies Shape]
       : [],
   );
-} // prettier-ignore
+}
 
 /** Degrees up to which the map calls a place good, and fair. */
 export const MAP_GOOD_DEG = 10;
@@ -110,7 +140,12 @@ function mapShapes({ left, near, step, rows }: FloorMap): Shape[] {
       let to = from + 1;
       while (to < row.length && classOf(row[to]!) === kind) to += 1;
       const [a, b] = [left + from * step, left + to * step];
-      found[kind].push([[a, top], [b, top], [b, bottom], [a, bottom]]); // prettier-ignore
+      found[kind].push([
+        [a, top],
+        [b, top],
+        [b, bottom],
+        [a, bottom],
+      ]);
       from = to;
     }
   });

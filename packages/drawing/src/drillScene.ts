@@ -18,15 +18,43 @@ export function drillScene(job: Job, plan: Plan, holeId: string | undefined): Sc
   const now = holes.find((h) => h.id === holeId);
   const [first] = holes;
   const shapes: Shape[] = [
-    ...(plan.studs ?? []).map((s, i): Shape => ({ kind: 'rect', role: 'stud', id: `stud-${i}`, weight: s.probability, left: s.centre - s.width / 2, right: s.centre + s.width / 2, bottom: view.bottom, top: view.top })),
+    ...(plan.studs ?? []).map((s, i): Shape => ({
+      kind: 'rect',
+      role: 'stud',
+      id: `stud-${i}`,
+      weight: s.probability,
+      left: s.centre - s.width / 2,
+      right: s.centre + s.width / 2,
+      bottom: view.bottom,
+      top: view.top,
+    })),
     ...plateShapes(job, plan),
-    ...(first ? [{ kind: 'line', role: 'level-mark', id: 'level-line', x1: view.left, y1: first.y, x2: view.right, y2: first.y } as const] : []),
+    ...(first
+      ? [
+          {
+            kind: 'line',
+            role: 'level-mark',
+            id: 'level-line',
+            x1: view.left,
+            y1: first.y,
+            x2: view.right,
+            y2: first.y,
+          } as const,
+        ]
+      : []),
     ...spoiledShapes(job),
-    ...holes.map((h): Shape => ({ kind: 'cross', role: 'hole', id: h.id, x: h.x, y: h.y, state: h.done ? 'go' : holeState(h) })),
+    ...holes.map((h): Shape => ({
+      kind: 'cross',
+      role: 'hole',
+      id: h.id,
+      x: h.x,
+      y: h.y,
+      state: h.done ? 'go' : holeState(h),
+    })),
     ...(now ? [{ kind: 'circle', role: 'next-look', id: 'now', x: now.x, y: now.y, r: RING_MM } as const] : []),
   ];
   return { bounds: view, focus: view, shapes, labels: now ? labelsOf(job, plan, now.id) : [] };
-} // prettier-ignore
+}
 
 /** Holes that nothing uses any more. */
 const spoiledShapes = (job: Job): Shape[] =>
@@ -40,8 +68,14 @@ function labelsOf(job: Job, plan: Plan, id: string): Label[] {
   if (!mark || !hole) return [];
   const tape = tapeOf(job.units);
   const { fromFirst, belowLine } = hole.workings;
-  const along = fromFirst && Math.abs(fromFirst.value) >= 0.5 ? `${formatTape(Math.abs(fromFirst.value), tape)} along` : '';
-  const down = belowLine && Math.abs(belowLine.value) >= 0.5 ? `${formatTape(Math.abs(belowLine.value), tape)} ${belowLine.value > 0 ? 'below' : 'above'}` : '';
+  const along =
+    fromFirst && Math.abs(fromFirst.value) >= 0.5 ? `${formatTape(Math.abs(fromFirst.value), tape)} along` : '';
+  const down =
+    belowLine && Math.abs(belowLine.value) >= 0.5
+      ? `${formatTape(Math.abs(belowLine.value), tape)} ${belowLine.value > 0 ? 'below' : 'above'}`
+      : '';
   const text = [down, along].filter(Boolean).join(', ');
-  return [{ id: `${id}-place`, text: text || `${formatTape(mark.fromFloor, tape)} up`, x: hole.x, y: hole.y, side: 'above' }];
-} // prettier-ignore
+  return [
+    { id: `${id}-place`, text: text || `${formatTape(mark.fromFloor, tape)} up`, x: hole.x, y: hole.y, side: 'above' },
+  ];
+}

@@ -2,13 +2,7 @@ import type { Job, NextLook, Plan } from '@steddo/contract';
 import { armDrawn, formatTape, holeState, setMayCover, tapeOf } from '@steddo/core';
 import { markName } from '@steddo/text';
 import type { Swung } from './armShapes';
-import {
-  evidenceShapes,
-  hazardShapes,
-  insideShapes,
-  nextLookShapes,
-  ribbonShapes,
-} from './wallShapes';
+import { evidenceShapes, hazardShapes, insideShapes, nextLookShapes, ribbonShapes } from './wallShapes';
 import { join, type Box, type Label, type Scene, type Shape } from './scene';
 
 /** Which measures hang on the wall in a view. */
@@ -24,12 +18,7 @@ export interface FaceExtras {
  * The wall seen from the room, true to scale: everything in it is the job's or the plan's own
  * number. Shapes come in painting order.
  */
-export function faceScene(
-  job: Job,
-  plan: Plan,
-  labels: LabelSet,
-  { swung, look }: FaceExtras = {},
-): Scene {
+export function faceScene(job: Job, plan: Plan, labels: LabelSet, { swung, look }: FaceExtras = {}): Scene {
   const { width, height } = job.room.wall;
   const bounds = { left: 0, right: width, bottom: 0, top: height };
   const inside = labels === 'studs';
@@ -48,9 +37,7 @@ export function faceScene(
     ...eyeLines(job, bounds),
     ...settledMarks(job, plan),
     // tape, pokes and looks are what the hand is at: over the set where that is only thought of
-    ...(inside
-      ? [...ribbonShapes(plan, focus.bottom), ...evidenceShapes(job, plan), ...nextLookShapes(look)]
-      : []),
+    ...(inside ? [...ribbonShapes(plan, focus.bottom), ...evidenceShapes(job, plan), ...nextLookShapes(look)] : []),
     ...holeShapes(plan),
     { kind: 'line', role: 'floor', id: 'floor', x1: 0, y1: 0, x2: width, y2: 0 },
     { kind: 'line', role: 'ceiling', id: 'ceiling', x1: 0, y1: height, x2: width, y2: height },
@@ -129,16 +116,41 @@ export function plateShapes(job: Job, plan: Plan): Shape[] {
   });
   const hook = plan.marks?.find((m) => m.id === 'hook');
   return [
-    { kind: 'rect', role: 'plate', id: 'plate', left: plate.left, right: plate.right, bottom: plate.bottom, top: plate.top },
+    {
+      kind: 'rect',
+      role: 'plate',
+      id: 'plate',
+      left: plate.left,
+      right: plate.right,
+      bottom: plate.bottom,
+      top: plate.top,
+    },
     ...(mount.plate.open ?? []).map((o, i): Shape => ({ kind: 'rect', role: 'open', id: `open-${i}`, ...box(o) })),
     ...(mount.plate.slots ?? []).map((s, i): Shape => ({
       kind: 'rect',
       role: 'slot',
       id: `slot-${i}`,
-      ...box({ left: s.x - s.length / 2, right: s.x + s.length / 2, bottom: s.y - s.height / 2, top: s.y + s.height / 2 }),
+      ...box({
+        left: s.x - s.length / 2,
+        right: s.x + s.length / 2,
+        bottom: s.y - s.height / 2,
+        top: s.y + s.height / 2,
+      }),
     })),
-    ...(hook ? [{ kind: 'line', role: 'hook', id: 'hook', x1: plate.left, y1: hook.fromFloor, x2: plate.right, y2: hook.fromFloor } as const] : []),
-  ]; // prettier-ignore
+    ...(hook
+      ? [
+          {
+            kind: 'line',
+            role: 'hook',
+            id: 'hook',
+            x1: plate.left,
+            y1: hook.fromFloor,
+            x2: plate.right,
+            y2: hook.fromFloor,
+          } as const,
+        ]
+      : []),
+  ];
 }
 
 function eyeLines(job: Job, wall: Box): Shape[] {
@@ -244,11 +256,8 @@ function heightLabels(plan: Plan, show: Show): Label[] {
   const at = { top: 'above', bottom: 'below', hook: 'right' } as const;
   return (['top', 'bottom', 'hook'] as const).flatMap((id) => {
     const m = plan.marks?.find((mark) => mark.id === id);
-    const x =
-      id === 'hook' ? (plan.placement?.plate?.right ?? m?.fromLeft ?? 0) : (m?.fromLeft ?? 0);
-    return m
-      ? [{ id, text: `${show(m.fromFloor)} ${markName(id)}`, x, y: m.fromFloor, side: at[id] }]
-      : [];
+    const x = id === 'hook' ? (plan.placement?.plate?.right ?? m?.fromLeft ?? 0) : (m?.fromLeft ?? 0);
+    return m ? [{ id, text: `${show(m.fromFloor)} ${markName(id)}`, x, y: m.fromFloor, side: at[id] }] : [];
   });
 }
 
@@ -268,8 +277,7 @@ function holeLabels(plan: Plan, show: Show): Label[] {
   const aside = (h: (typeof holes)[number]) => show(Math.abs(marks.get(h.id)?.fromCentre ?? 0));
   // a hole that is there may be a hair off the line of the others: what reads alike is one label
   const lines = firstBy((h) => h.x).filter(
-    (h, i, all) =>
-      all.findIndex((o) => aside(o) === aside(h) && Math.abs(o.x - h.x) < SAME_LINE_MM) === i,
+    (h, i, all) => all.findIndex((o) => aside(o) === aside(h) && Math.abs(o.x - h.x) < SAME_LINE_MM) === i,
   );
   const columns = lines.map((h): Label => {
     const off = marks.get(h.id)?.fromCentre ?? 0;

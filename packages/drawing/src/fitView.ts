@@ -35,11 +35,7 @@ export function fitView(
 }
 
 /** A round length for the scale bar: the longest of 1, 2, 5 times a power of ten that fits. */
-export function scaleBar(
-  scale: number,
-  mostPx: number,
-  units: 'imperial' | 'metric',
-): { mm: number; text: string } {
+export function scaleBar(scale: number, mostPx: number, units: 'imperial' | 'metric'): { mm: number; text: string } {
   const inch = units === 'imperial';
   const unitMm = inch ? 25.4 : 10;
   const most = mostPx / scale / unitMm;

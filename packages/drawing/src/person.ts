@@ -43,10 +43,7 @@ export function personShapes(viewer: Viewer, z: number, eye: number): Shape[] {
     return [...shapes, line('body', [[head[0], flat + HEAD_MM], [z - BACK_MM, flat + 40], feet])];
   }
   const lean = rad(8 + (viewer.recline ?? (posture === 'reclined' ? 25 : 0)));
-  const hip: Point = [
-    neck[0] - BACK_MM * Math.sin(lean),
-    Math.max(SEAT_MM * 0.7, neck[1] - BACK_MM * Math.cos(lean)),
-  ];
+  const hip: Point = [neck[0] - BACK_MM * Math.sin(lean), Math.max(SEAT_MM * 0.7, neck[1] - BACK_MM * Math.cos(lean))];
   const knee: Point = [hip[0] - THIGH_MM, hip[1] + 10];
   return [
     {

@@ -41,9 +41,7 @@ export function placeLabels(labels: readonly Label[], rules: LabelRules): Placed
   for (const label of labels) {
     const at = rules.toPx(label.x, label.y);
     const box = candidates(label, at, rules).find(
-      (c) =>
-        inside(c, rules.view) &&
-        ![...rules.keepClear, ...placed].some((other) => overlap(c, other)),
+      (c) => inside(c, rules.view) && ![...rules.keepClear, ...placed].some((other) => overlap(c, other)),
     );
     if (box) placed.push({ id: label.id, text: label.text, ...box, ...leaderOf(box, at) });
   }
@@ -53,10 +51,7 @@ export function placeLabels(labels: readonly Label[], rules: LabelRules): Placed
 function candidates(label: Label, at: Spot, rules: LabelRules): PxBox[] {
   const width = label.text.length * rules.charPx + PAD_PX;
   const height = rules.heightPx;
-  const sides = [
-    label.side,
-    ...(['above', 'below', 'right', 'left'] as const).filter((s) => s !== label.side),
-  ];
+  const sides = [label.side, ...(['above', 'below', 'right', 'left'] as const).filter((s) => s !== label.side)];
   const place = (side: Label['side'], step: number): PxBox => {
     const push = GAP_PX + step * (height / 2);
     if (side === 'above') return { x: at.x - width / 2, y: at.y - height - push, width, height };
@@ -65,9 +60,7 @@ function candidates(label: Label, at: Spot, rules: LabelRules): PxBox[] {
     return { x: at.x - width - push, y: at.y - height / 2, width, height };
   };
   const near = sides.flatMap((side) => [0, 1, 2].map((step) => place(side, step)));
-  const far = Array.from({ length: STEPS }, (_, step) =>
-    sides.map((side) => place(side, step + 3)),
-  );
+  const far = Array.from({ length: STEPS }, (_, step) => sides.map((side) => place(side, step + 3)));
   const shifted = near.flatMap((b) => [-0.5, 0.5].map((s) => ({ ...b, x: b.x + s * b.width })));
   return [...near, ...shifted, ...far.flat()];
 }

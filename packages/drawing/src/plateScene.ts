@@ -5,11 +5,7 @@ import { grow, type Box, type Label, type Scene, type Shape } from './scene';
 export type PlateAsk = 'size' | 'rows' | 'columns' | 'slot' | 'hook' | 'none';
 
 /** The mount's plate as it was measured: outline, open areas, slots, hook rail. Origin at its bottom middle. */
-export function plateScene(
-  mount: Pick<Mount, 'plate' | 'hook'>,
-  units: 'imperial' | 'metric',
-  ask: PlateAsk,
-): Scene {
+export function plateScene(mount: Pick<Mount, 'plate' | 'hook'>, units: 'imperial' | 'metric', ask: PlateAsk): Scene {
   const { plate, hook } = mount;
   const width = plate?.width ?? 400;
   const height = plate?.height ?? 200;
@@ -20,26 +16,51 @@ export function plateScene(
     { kind: 'rect', role: plate ? 'arm' : 'cover', id: 'plate', ...outline },
     ...(plate?.open ?? []).map((o, i): Shape => ({ kind: 'rect', role: 'gap', id: `open-${i}`, ...o })),
     ...slots.map((s, i): Shape => ({
-      kind: 'rect', role: 'slot', id: `slot-${i}`, left: s.x - s.length / 2, right: s.x + s.length / 2,
-      bottom: s.y - s.height / 2, top: s.y + s.height / 2,
+      kind: 'rect',
+      role: 'slot',
+      id: `slot-${i}`,
+      left: s.x - s.length / 2,
+      right: s.x + s.length / 2,
+      bottom: s.y - s.height / 2,
+      top: s.y + s.height / 2,
     })),
-    ...(hook ? [{ kind: 'line', role: 'hook', id: 'hook', x1: outline.left - 20, y1: hook.above, x2: outline.right + 20, y2: hook.above } satisfies Shape] : []),
+    ...(hook
+      ? [
+          {
+            kind: 'line',
+            role: 'hook',
+            id: 'hook',
+            x1: outline.left - 20,
+            y1: hook.above,
+            x2: outline.right + 20,
+            y2: hook.above,
+          } satisfies Shape,
+        ]
+      : []),
     ...askShapes(mount, outline, ask),
-  ]; // prettier-ignore
+  ];
   const rows = [...new Set(slots.map((s) => s.y))];
   const labels: Label[] = [
     ...(plate ? [{ id: 'width', text: `${show(width)} wide`, x: 0, y: 0, side: 'below' } satisfies Label] : []),
     ...rows.map((y, i): Label => ({ id: `row-${i}`, text: `row ${show(y)}`, x: outline.right, y, side: 'right' })),
-    ...(hook ? [{ id: 'hook', text: `hook ${show(hook.above)}`, x: outline.left, y: hook.above, side: 'left' } satisfies Label] : []),
-  ]; // prettier-ignore
+    ...(hook
+      ? [{ id: 'hook', text: `hook ${show(hook.above)}`, x: outline.left, y: hook.above, side: 'left' } satisfies Label]
+      : []),
+  ];
   const bounds = grow({ ...outline, top: Math.max(height, hook?.above ?? 0) }, width * 0.22);
   return { bounds, focus: bounds, shapes, labels };
 }
 
 function askShapes({ plate, hook }: Pick<Mount, 'plate' | 'hook'>, o: Box, ask: PlateAsk): Shape[] {
   const line = (id: string, x1: number, y1: number, x2: number, y2: number): Shape => ({
-    kind: 'line', role: 'asked', id, x1, y1, x2, y2,
-  }); // prettier-ignore
+    kind: 'line',
+    role: 'asked',
+    id,
+    x1,
+    y1,
+    x2,
+    y2,
+  });
   const slots = plate?.slots ?? [];
   const first = slots[0];
   switch (ask) {
@@ -59,5 +80,5 @@ function askShapes({ plate, hook }: Pick<Mount, 'plate' | 'hook'>, o: Box, ask: 
       return [line('asked', o.right + 10, 0, o.right + 10, hook?.above ?? o.top)];
     case 'none':
       return [];
-  } // prettier-ignore
+  }
 }

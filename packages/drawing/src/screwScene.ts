@@ -22,18 +22,17 @@ export function screwScene(screw: ScrewDrawn, check: ScrewCheck): Scene {
   const shapes: Shape[] = [];
   const labels: Label[] = [];
   let x = 0;
-  const layer = (
-    role: 'washer' | 'bracket' | 'spacer',
-    id: string,
-    mm: number,
-    half: number,
-    name: string,
-  ) => {
+  const layer = (role: 'washer' | 'bracket' | 'spacer', id: string, mm: number, half: number, name: string) => {
     for (const side of [-1, 1])
       shapes.push({
-        kind: 'rect', role, id: `${id}${side}`, left: x, right: x + mm,
-        bottom: side > 0 ? r : -half, top: side > 0 ? half : -r,
-      }); // prettier-ignore
+        kind: 'rect',
+        role,
+        id: `${id}${side}`,
+        left: x,
+        right: x + mm,
+        bottom: side > 0 ? r : -half,
+        top: side > 0 ? half : -r,
+      });
     labels.push({ id, text: `${mm} mm ${name}`, x: x + mm / 2, y: half, side: 'above' });
     x += mm;
   };
@@ -45,14 +44,27 @@ export function screwScene(screw: ScrewDrawn, check: ScrewCheck): Scene {
   const boss = r + BOSS_MM;
   for (const side of [-1, 1])
     shapes.push({
-      kind: 'rect', role: 'cut', id: `boss${side}`, left: x, right: bottom,
-      bottom: side > 0 ? r : -boss, top: side > 0 ? boss : -r,
-    }); // prettier-ignore
+      kind: 'rect',
+      role: 'cut',
+      id: `boss${side}`,
+      left: x,
+      right: bottom,
+      bottom: side > 0 ? r : -boss,
+      top: side > 0 ? boss : -r,
+    });
   shapes.push(
     { kind: 'rect', role: 'cut', id: 'insert-floor', left: bottom, right: bottom + 3, bottom: -boss, top: boss },
-    { kind: 'rect', role: 'screw', id: 'head', left: -d * HEAD_LONG, right: 0, bottom: -d * HEAD_ACROSS / 2, top: d * HEAD_ACROSS / 2 },
+    {
+      kind: 'rect',
+      role: 'screw',
+      id: 'head',
+      left: -d * HEAD_LONG,
+      right: 0,
+      bottom: (-d * HEAD_ACROSS) / 2,
+      top: (d * HEAD_ACROSS) / 2,
+    },
     { kind: 'rect', role: 'screw', id: 'shank', left: 0, right: screw.length, bottom: -r, top: r },
-  ); // prettier-ignore
+  );
   const inside = screw.length - mouth;
   if (inside > 0)
     shapes.push({

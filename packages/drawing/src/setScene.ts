@@ -36,16 +36,13 @@ export function setScene(job: Job, plan: Plan, view: 'back' | 'front', ask: SetA
     ...profileShapes(job, outline),
     ...askShapes(job, outline, cx, cy, ask),
   ];
-  const right =
-    outline.right + PROFILE_GAP_MM + (job.screen.thickness ?? 60) + (job.screen.plugDepth ?? 0);
+  const right = outline.right + PROFILE_GAP_MM + (job.screen.thickness ?? 60) + (job.screen.plugDepth ?? 0);
   const bounds = grow({ ...outline, right }, 90);
   return { bounds, focus: bounds, shapes, labels: labelsOf(job, plan, outline, cx, cy, view) };
 }
 
 const FRAME_MM = 12;
-const pictureShapes = (o: Box): Shape[] => [
-  { kind: 'rect', role: 'picture', id: 'picture', ...grow(o, -FRAME_MM) },
-];
+const pictureShapes = (o: Box): Shape[] => [{ kind: 'rect', role: 'picture', id: 'picture', ...grow(o, -FRAME_MM) }];
 
 function insertShapes(job: Job, cx: number, cy: number, view: 'back' | 'front'): Shape[] {
   const { width, height } = job.screen.pattern;
@@ -77,8 +74,16 @@ function armShapes(job: Job, plan: Plan, cx: number, cy: number): Shape[] {
   if (mount.type === 'monitor-arm' || width <= 100) {
     const half = Math.max(width, height) / 2 + 12;
     return [
-      { kind: 'rect', role: 'arm', id: 'centre-plate', left: cx - half, right: cx + half, bottom: cy - half, top: cy + half },
-    ]; // prettier-ignore
+      {
+        kind: 'rect',
+        role: 'arm',
+        id: 'centre-plate',
+        left: cx - half,
+        right: cx + half,
+        bottom: cy - half,
+        top: cy + half,
+      },
+    ];
   }
   const top = Math.max(rail, cy + height / 2) + 24;
   const bottom = Math.min(rail, cy - height / 2) - 24;
@@ -98,8 +103,16 @@ function armShapes(job: Job, plan: Plan, cx: number, cy: number): Shape[] {
         })),
       ];
     }),
-    { kind: 'line', role: 'hook', id: 'rail', x1: cx - width / 2 - ARM_MM, y1: rail, x2: cx + width / 2 + ARM_MM, y2: rail },
-  ]; // prettier-ignore
+    {
+      kind: 'line',
+      role: 'hook',
+      id: 'rail',
+      x1: cx - width / 2 - ARM_MM,
+      y1: rail,
+      x2: cx + width / 2 + ARM_MM,
+      y2: rail,
+    },
+  ];
 }
 
 /** From the side: how thick it is, and how far plugs stick out behind. */
@@ -110,17 +123,45 @@ function profileShapes(job: Job, o: Box): Shape[] {
   const middle = (o.top + o.bottom) / 2;
   const points =
     back === 'stepped'
-      ? ([[left, o.bottom], [right, o.bottom], [right, middle], [(left + right) / 2, middle], [(left + right) / 2, o.top], [left, o.top]] as const)
+      ? ([
+          [left, o.bottom],
+          [right, o.bottom],
+          [right, middle],
+          [(left + right) / 2, middle],
+          [(left + right) / 2, o.top],
+          [left, o.top],
+        ] as const)
       : back === 'curved'
-        ? ([[left, o.bottom], [(left + right) / 2, o.bottom], [right, middle], [(left + right) / 2, o.top], [left, o.top]] as const)
-        : ([[left, o.bottom], [right, o.bottom], [right, o.top], [left, o.top]] as const); // prettier-ignore
+        ? ([
+            [left, o.bottom],
+            [(left + right) / 2, o.bottom],
+            [right, middle],
+            [(left + right) / 2, o.top],
+            [left, o.top],
+          ] as const)
+        : ([
+            [left, o.bottom],
+            [right, o.bottom],
+            [right, o.top],
+            [left, o.top],
+          ] as const);
   const plug = ports === 'back' && plugDepth !== undefined && plugDepth > 0;
   return [
     { kind: 'poly', role: thickness === undefined ? 'cover' : 'set-cut', id: 'profile', points, closed: true },
     ...(plug
-      ? [{ kind: 'rect', role: 'plug', id: 'plug', left: right, right: right + plugDepth, bottom: middle - 12, top: middle + 12 } satisfies Shape]
+      ? [
+          {
+            kind: 'rect',
+            role: 'plug',
+            id: 'plug',
+            left: right,
+            right: right + plugDepth,
+            bottom: middle - 12,
+            top: middle + 12,
+          } satisfies Shape,
+        ]
       : []),
-  ]; // prettier-ignore
+  ];
 }
 
 /** The line along which the tape goes now. */
@@ -142,8 +183,16 @@ function askShapes(job: Job, o: Box, cx: number, cy: number, ask: SetAsk): Shape
     case 'pattern':
       return [
         ...line(cx - width / 2, cy + height / 2, cx + width / 2, cy + height / 2),
-        { kind: 'line', role: 'asked', id: 'asked-2', x1: cx + width / 2, y1: cy + height / 2, x2: cx + width / 2, y2: cy - height / 2 },
-      ]; // prettier-ignore
+        {
+          kind: 'line',
+          role: 'asked',
+          id: 'asked-2',
+          x1: cx + width / 2,
+          y1: cy + height / 2,
+          x2: cx + width / 2,
+          y2: cy - height / 2,
+        },
+      ];
     case 'pattern-top':
       return line(cx, o.top, cx, cy + height / 2);
     case 'pattern-bottom':
@@ -155,30 +204,40 @@ function askShapes(job: Job, o: Box, cx: number, cy: number, ask: SetAsk): Shape
   }
 }
 
-function labelsOf(
-  job: Job,
-  plan: Plan,
-  o: Box,
-  cx: number,
-  cy: number,
-  view: 'back' | 'front',
-): Label[] {
+function labelsOf(job: Job, plan: Plan, o: Box, cx: number, cy: number, view: 'back' | 'front'): Label[] {
   const show = (mm: number) => formatTape(mm, tapeOf(job.units)).replace(/ in$/, '');
   const { pattern } = job.screen;
   const { top, bottom } = patternPlace(job.screen);
   const guess = (path: string) => (job.guessed?.includes(path) ? ' ?' : '');
-  const side = (axis: 'width' | 'height') =>
-    job.screen[axis] === undefined ? ' ?' : guess(`screen.${axis}`);
+  const side = (axis: 'width' | 'height') => (job.screen[axis] === undefined ? ' ?' : guess(`screen.${axis}`));
   const labels: Label[] = [
     { id: 'width', text: `${show(plan.screen.outline.width)}${side('width')} wide`, x: 0, y: o.bottom, side: 'below' },
     { id: 'height', text: `${show(plan.screen.outline.height)}${side('height')}`, x: o.left, y: 0, side: 'right' },
-    { id: 'pattern', text: `${Math.round(pattern.width)} x ${Math.round(pattern.height)}${guess('screen.pattern')}`, x: cx + pattern.width / 2 + ARM_MM, y: cy, side: 'right' },
-  ]; // prettier-ignore
+    {
+      id: 'pattern',
+      text: `${Math.round(pattern.width)} x ${Math.round(pattern.height)}${guess('screen.pattern')}`,
+      x: cx + pattern.width / 2 + ARM_MM,
+      y: cy,
+      side: 'right',
+    },
+  ];
   if (view === 'front') return labels;
   const measured = job.screen.patternCentre ? '' : ' ?';
   return [
     ...labels,
-    { id: 'pattern-top', text: `${show(top)}${measured}`, x: cx, y: (o.top + cy + pattern.height / 2) / 2, side: 'right' },
-    { id: 'pattern-bottom', text: `${show(bottom)}${measured}`, x: cx, y: (o.bottom + cy - pattern.height / 2) / 2, side: 'right' },
-  ]; // prettier-ignore
+    {
+      id: 'pattern-top',
+      text: `${show(top)}${measured}`,
+      x: cx,
+      y: (o.top + cy + pattern.height / 2) / 2,
+      side: 'right',
+    },
+    {
+      id: 'pattern-bottom',
+      text: `${show(bottom)}${measured}`,
+      x: cx,
+      y: (o.bottom + cy - pattern.height / 2) / 2,
+      side: 'right',
+    },
+  ];
 }

@@ -1,12 +1,5 @@
 import type { Job, Plan } from '@steddo/contract';
-import {
-  COMFORT_CENTRE_DEG,
-  RECLINE_SHARE,
-  armDrawn,
-  eyeOf,
-  outOf,
-  setMayCover,
-} from '@steddo/core';
+import { COMFORT_CENTRE_DEG, RECLINE_SHARE, armDrawn, eyeOf, outOf, setMayCover } from '@steddo/core';
 import type { Swung } from './armShapes';
 import { personShapes } from './person';
 import type { Box, Label, Scene, Shape } from './scene';

@@ -19,34 +19,67 @@ export function insideShapes(plan: Plan, wall: Box): Shape[] {
     ...courseShapes(plan, wall),
     ...backingShapes(plan, wall),
     ...studShapes(plan, wall),
-    ...(plan.noggings ?? []).map((n, i): Shape => ({ kind: 'rect', role: 'nogging', id: `nogging-${i}`, left: n.left, right: n.right, bottom: n.y - 19, top: n.y + 19 })),
+    ...(plan.noggings ?? []).map((n, i): Shape => ({
+      kind: 'rect',
+      role: 'nogging',
+      id: `nogging-${i}`,
+      left: n.left,
+      right: n.right,
+      bottom: n.y - 19,
+      top: n.y + 19,
+    })),
   ];
-} // prettier-ignore
+}
 
 function studShapes(plan: Plan, { bottom, top }: Box): Shape[] {
   return (plan.studs ?? []).flatMap((s, i): Shape[] => {
     const half = s.width / 2;
     const doubt = half + DOUBT_SD * s.sd;
     return [
-      { kind: 'rect', role: 'stud-doubt', id: `stud-doubt-${i}`, left: s.centre - doubt, right: s.centre + doubt, bottom, top },
-      { kind: 'rect', role: 'stud', id: `stud-${i}`, weight: s.probability, left: s.centre - half, right: s.centre + half, bottom, top },
+      {
+        kind: 'rect',
+        role: 'stud-doubt',
+        id: `stud-doubt-${i}`,
+        left: s.centre - doubt,
+        right: s.centre + doubt,
+        bottom,
+        top,
+      },
+      {
+        kind: 'rect',
+        role: 'stud',
+        id: `stud-${i}`,
+        weight: s.probability,
+        left: s.centre - half,
+        right: s.centre + half,
+        bottom,
+        top,
+      },
     ];
   });
-} // prettier-ignore
+}
 
 function courseShapes(plan: Plan, { left, right }: Box): Shape[] {
   return (plan.courses ?? []).flatMap((c, k): Shape[] => [
     { kind: 'line', role: 'joint-line', id: `bed-${k}`, x1: left, y1: c.bottom, x2: right, y2: c.bottom },
-    ...c.joints.map((x, i): Shape => ({ kind: 'line', role: 'joint-line', id: `joint-${k}-${i}`, x1: x, y1: c.bottom, x2: x, y2: c.top })),
+    ...c.joints.map((x, i): Shape => ({
+      kind: 'line',
+      role: 'joint-line',
+      id: `joint-${k}-${i}`,
+      x1: x,
+      y1: c.bottom,
+      x2: x,
+      y2: c.top,
+    })),
   ]);
-} // prettier-ignore
+}
 
 /** As far as its edges are known; where one is not, to the wall's own. */
 function backingShapes({ backing }: Plan, wall: Box): Shape[] {
   if (!backing) return [];
   const { left = wall.left, right = wall.right, bottom = wall.bottom, top = wall.top } = backing;
   return [{ kind: 'rect', role: 'backing', id: 'backing', name: 'backing', left, right, bottom, top }];
-} // prettier-ignore
+}
 
 /** Evidence as tape where it was found: upright for studs, level for noggings; pokes and looks as small holes. */
 export function evidenceShapes(job: Job, plan: Plan): Shape[] {
@@ -55,28 +88,51 @@ export function evidenceShapes(job: Job, plan: Plan): Shape[] {
   const looks = (job.looks ?? []).filter(onMain);
   return [
     ...marks.map((e) => markShape(e, odd.has(e.id))),
-    ...looks.map((k): Shape => ({ kind: 'circle', role: k.found === 'clear' ? 'look' : 'look-met', id: k.id, x: k.x, y: k.y, r: LOOK_MM })),
+    ...looks.map((k): Shape => ({
+      kind: 'circle',
+      role: k.found === 'clear' ? 'look' : 'look-met',
+      id: k.id,
+      x: k.x,
+      y: k.y,
+      r: LOOK_MM,
+    })),
   ];
-} // prettier-ignore
+}
 
 function markShape(e: Evidence, odd: boolean): Shape {
   const y = e.y ?? 0;
   if (e.kind === 'probe')
-    return { kind: 'circle', role: e.found === 'wood' ? 'poke-wood' : 'poke', id: e.id, x: e.x, y, r: POKE_MM }; // prettier-ignore
-  const level = e.kind === 'nogging' || (e.kind === 'backing-edge' && (e.side === 'top' || e.side === 'bottom')); // prettier-ignore
+    return { kind: 'circle', role: e.found === 'wood' ? 'poke-wood' : 'poke', id: e.id, x: e.x, y, r: POKE_MM };
+  const level = e.kind === 'nogging' || (e.kind === 'backing-edge' && (e.side === 'top' || e.side === 'bottom'));
   const [dx, dy] = level ? [TAPE_MM, 0] : [0, TAPE_MM];
   const role = e.kind === 'live' ? 'live-mark' : odd ? 'odd-mark' : level ? 'level-mark' : 'stud-mark';
   return { kind: 'line', role, id: e.id, x1: e.x - dx, y1: y - dy, x2: e.x + dx, y2: y + dy };
-} // prettier-ignore
+}
 
 /** Where cables and pipes have to be expected, and where something was seen. */
 export function hazardShapes({ hazards }: Plan): Shape[] {
   if (!hazards) return [];
   return [
-    ...hazards.zones.map(({ id, left, right, bottom, top, way }): Shape => ({ kind: 'rect', role: way === 'behind' ? 'zone-behind' : 'hazard-zone', id, left, right, bottom, top })),
-    ...hazards.seen.map(({ id, left, right, bottom, top }): Shape => ({ kind: 'rect', role: 'hazard-seen', id: `seen-${id}`, left, right, bottom, top })),
+    ...hazards.zones.map(({ id, left, right, bottom, top, way }): Shape => ({
+      kind: 'rect',
+      role: way === 'behind' ? 'zone-behind' : 'hazard-zone',
+      id,
+      left,
+      right,
+      bottom,
+      top,
+    })),
+    ...hazards.seen.map(({ id, left, right, bottom, top }): Shape => ({
+      kind: 'rect',
+      role: 'hazard-seen',
+      id: `seen-${id}`,
+      left,
+      right,
+      bottom,
+      top,
+    })),
   ];
-} // prettier-ignore
+}
 
 /** P(wood) along the wall as a ribbon: its height is the chance, full at `bottom` + 150 mm. */
 export function ribbonShapes({ wood }: Plan, bottom: number): Shape[] {
@@ -87,7 +143,7 @@ export function ribbonShapes({ wood }: Plan, bottom: number): Shape[] {
     { kind: 'rect', role: 'ribbon-ground', id: 'ribbon-ground', left: 0, right: last, bottom, top: bottom + RIBBON_MM },
     { kind: 'poly', role: 'ribbon', id: 'ribbon', points: [[0, bottom], ...points, [last, bottom]], closed: true },
   ];
-} // prettier-ignore
+}
 
 /** Where the hand goes next. */
 export function nextLookShapes(look: NextLook | undefined): Shape[] {
@@ -95,4 +151,4 @@ export function nextLookShapes(look: NextLook | undefined): Shape[] {
   const { kind, x, y, from, to } = look;
   if (kind === 'probe') return [{ kind: 'cross-hair', role: 'next-look', id: 'next-look', x, y }];
   return [{ kind: 'line', role: 'asked', id: 'next-look', x1: from ?? x, y1: y, x2: to ?? x, y2: y }];
-} // prettier-ignore
+}

@@ -8,15 +8,13 @@ const best = made.reach!.seats.find((s) => s.viewer === 'v2')!;
 const swung: Swung = { model, at: nearestPose(model, best), angles: true };
 const folded: Swung = { model, at: posed(model, model.folded), angles: true };
 
-const shape = (scene: Scene, id: string): Shape | undefined =>
-  scene.shapes.find((s) => s.id === id);
+const shape = (scene: Scene, id: string): Shape | undefined => scene.shapes.find((s) => s.id === id);
 function points(scene: Scene, id: string): readonly (readonly [number, number])[] {
   const found = shape(scene, id);
   if (found?.kind !== 'poly') throw new Error(`${id} is no line`);
   return found.points;
-} // prettier-ignore
-const long = (a: readonly [number, number], b: readonly [number, number]) =>
-  Math.hypot(a[0] - b[0], a[1] - b[1]);
+}
+const long = (a: readonly [number, number], b: readonly [number, number]) => Math.hypot(a[0] - b[0], a[1] - b[1]);
 
 describe('the arm from above', () => {
   const scene = aboveScene(atticSnug, made, swung);
@@ -46,7 +44,7 @@ describe('the arm from above', () => {
     expect(sight.y2).toBeCloseTo((c![1] + d![1]) / 2, 6);
     expect(scene.labels.find((l) => l.id === 'off-v2')!.text).toBe('0° off');
     expect(Number.parseInt(scene.labels.find((l) => l.id === 'off-v1')!.text, 10)).toBeGreaterThan(30);
-  }); // prettier-ignore
+  });
   it('what it sweeps begins folded and ends where the set is', () => {
     const swept = shape(scene, 'swept');
     if (swept?.kind !== 'area') throw new Error('what is swept is an area');
@@ -63,26 +61,49 @@ describe('the arm from above', () => {
     expect(a![1]).toBeCloseTo(-66, 6);
   });
   it('a place on the floor that is asked about, and the map with every cell once', () => {
-    const rows = [[0, 5, 20, 40], [0, 0, 0, 0]]; // prettier-ignore
+    const rows = [
+      [0, 5, 20, 40],
+      [0, 0, 0, 0],
+    ];
     const asked: Swung = { ...swung, stand: { x: 500, z: 2000 }, map: { left: 0, near: 0, step: 50, rows } };
     const drawn = aboveScene(atticSnug, made, asked);
     expect(shape(drawn, 'stand')).toMatchObject({ x: 500, y: -2000 });
     expect(shape(drawn, 'sight-stand')).toBeDefined();
     const area = (id: string) => {
       const s = shape(drawn, id);
-      return s?.kind === 'area' ? s.polygons.reduce((sum, p) => sum + long(p[0]!, p[1]!) * long(p[1]!, p[2]!), 0) / 2500 : 0;
+      return s?.kind === 'area'
+        ? s.polygons.reduce((sum, p) => sum + long(p[0]!, p[1]!) * long(p[1]!, p[2]!), 0) / 2500
+        : 0;
     };
     expect([area('map-good'), area('map-fair'), area('map-poor')].map(Math.round)).toEqual([6, 1, 1]);
-  }); // prettier-ignore
+  });
   it('a door is drawn with what it sweeps, things on side walls on their walls', () => {
     const objects = [
-      { id: 'd1', kind: 'door' as const, wall: 'left' as const, left: 600, right: 1400, bottom: 0, top: 2000, hinge: 'left' as const },
-      { id: 'c1', kind: 'cabinet' as const, wall: 'right' as const, left: 200, right: 900, bottom: 900, top: 1500, out: 300 },
+      {
+        id: 'd1',
+        kind: 'door' as const,
+        wall: 'left' as const,
+        left: 600,
+        right: 1400,
+        bottom: 0,
+        top: 2000,
+        hinge: 'left' as const,
+      },
+      {
+        id: 'c1',
+        kind: 'cabinet' as const,
+        wall: 'right' as const,
+        left: 200,
+        right: 900,
+        bottom: 900,
+        top: 1500,
+        out: 300,
+      },
     ];
     const drawn = aboveScene({ ...atticSnug, room: { ...atticSnug.room, objects } }, made);
     expect(drawn.shapes.filter((s) => s.role === 'swing').length).toBe(1);
     expect(shape(drawn, 'c1')).toMatchObject({ left: 3600, right: 3900, bottom: -900, top: -200 });
-  }); // prettier-ignore
+  });
 });
 
 describe('the same pose in the other views', () => {
@@ -100,7 +121,11 @@ describe('the same pose in the other views', () => {
   });
   it('without an arm nothing of it is drawn', () => {
     const still = plan(guestRoom);
-    for (const scene of [aboveScene(guestRoom, still), faceScene(guestRoom, still, 'heights'), sideScene(guestRoom, still)])
+    for (const scene of [
+      aboveScene(guestRoom, still),
+      faceScene(guestRoom, still, 'heights'),
+      sideScene(guestRoom, still),
+    ])
       expect(scene.shapes.some((s) => ['arm-links', 'set-turned', 'swept'].includes(s.id))).toBe(false);
-  }); // prettier-ignore
+  });
 });

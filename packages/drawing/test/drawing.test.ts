@@ -16,8 +16,7 @@ describe('face', () => {
       bottom: plate!.bottom,
       top: plate!.top,
     });
-    for (const o of job.room.objects!)
-      expect(rect(o.id)).toMatchObject({ left: o.left, top: o.top });
+    for (const o of job.room.objects!) expect(rect(o.id)).toMatchObject({ left: o.left, top: o.top });
   });
   it('a hole lies in its slot and in its stud', () => {
     const p = plan(guestRoom);
@@ -25,8 +24,7 @@ describe('face', () => {
     const slots = shapes.filter((s) => s.kind === 'rect' && s.role === 'slot');
     for (const h of p.holes!) {
       const inSlot = slots.some(
-        (s) =>
-          s.kind === 'rect' && s.left <= h.x && h.x <= s.right && s.bottom <= h.y && h.y <= s.top,
+        (s) => s.kind === 'rect' && s.left <= h.x && h.x <= s.right && s.bottom <= h.y && h.y <= s.top,
       );
       expect([h.id, inSlot]).toEqual([h.id, true]);
       expect(p.studs!.some((s) => Math.abs(s.centre - h.x) < 1e-9)).toBe(true);
@@ -117,11 +115,8 @@ describe('labels', () => {
             heightPx: 24,
           });
           placed.forEach((p, i) => {
-            expect(p.x >= 0 && p.y >= 0 && p.x + p.width <= 390 && p.y + p.height <= 300).toBe(
-              true,
-            );
-            for (const other of [...placed.slice(i + 1), ...keepClear])
-              expect(overlap(p, other)).toBe(false);
+            expect(p.x >= 0 && p.y >= 0 && p.x + p.width <= 390 && p.y + p.height <= 300).toBe(true);
+            for (const other of [...placed.slice(i + 1), ...keepClear]) expect(overlap(p, other)).toBe(false);
           });
           if (labels.length > 0 && holes.length === 0) expect(placed.length).toBeGreaterThan(0);
         },

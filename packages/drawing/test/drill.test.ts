@@ -28,6 +28,6 @@ describe('the plate for one hole after the other', () => {
     const job = { ...guestRoom, drilled };
     const scene = drillScene(job, plan(job), undefined);
     expect(scene.shapes.find((s) => s.id === 'h1')).toMatchObject({ state: 'go' });
-    expect(scene.shapes.filter((s) => s.id.startsWith('spoiled'))).toMatchObject([{ x: second!.x, y: second!.y }]); // prettier-ignore
+    expect(scene.shapes.filter((s) => s.id.startsWith('spoiled'))).toMatchObject([{ x: second!.x, y: second!.y }]);
   });
 });

@@ -1,15 +1,7 @@
 import type { Job, Mount } from '@steddo/contract';
 import { plan } from '@steddo/core';
 import { atticSnug, guestRoom } from '@steddo/samples';
-import {
-  aboveScene,
-  plateScene,
-  screwScene,
-  setScene,
-  sideScene,
-  type Scene,
-  type Shape,
-} from '../src';
+import { aboveScene, plateScene, screwScene, setScene, sideScene, type Scene, type Shape } from '../src';
 
 type Kind<K extends Shape['kind']> = Extract<Shape, { kind: K }>;
 function get<K extends Shape['kind']>(scene: Pick<Scene, 'shapes'>, kind: K, id: string): Kind<K> {
@@ -33,7 +25,7 @@ const job: Job = {
   },
   aim: { height: 'eyes', centre: { on: 'wall' } },
   choices: { centreY: 1400 },
-}; // prettier-ignore
+};
 const p = plan(job);
 
 describe('from the side', () => {
@@ -41,8 +33,11 @@ describe('from the side', () => {
   it('the set stands as far out as mount and thickness say, at its height', () => {
     expect(get(scene, 'rect', 'set-cut')).toMatchObject({ left: 50, right: 100, bottom: 1100, top: 1700 });
     expect(get(scene, 'rect', 'o1')).toMatchObject({ left: 0, right: 420, bottom: 0, top: 700 });
-    expect(get(scene, 'rect', 'plate-cut')).toMatchObject({ bottom: p.placement!.plate!.bottom, top: p.placement!.plate!.top });
-  }); // prettier-ignore
+    expect(get(scene, 'rect', 'plate-cut')).toMatchObject({
+      bottom: p.placement!.plate!.bottom,
+      top: p.placement!.plate!.top,
+    });
+  });
   it('a line of sight goes from the eye to the middle of the face, at the plan’s angle', () => {
     const { x1, y1, x2, y2 } = get(scene, 'line', 'sight-v1');
     expect([x1, y1, x2, y2]).toEqual([3100, 1000, 100, 1400]);
@@ -78,7 +73,7 @@ describe('from above', () => {
     expect(get(scene, 'line', 'sight-v1')).toMatchObject({ x1: 2000, y1: -3100, x2: 2000, y2: -100 });
     expect(get(scene, 'rect', 'return-left').right).toBe(0);
     expect(scene.shapes.some((s) => s.id === 'return-right')).toBe(false);
-  }); // prettier-ignore
+  });
   it('a spacer brings the set out, above as at the side', () => {
     // a stepped back takes the 20 spacer with the M6 x 30: 50 + 20 off the wall, 50 thick
     const stepped: Job = { ...job, screen: { ...job.screen, back: 'stepped' } };
@@ -98,14 +93,17 @@ describe('from above', () => {
 
 describe('the set itself', () => {
   const inserts = (scene: Scene) =>
-    scene.shapes.flatMap((s) =>
-      s.kind === 'circle' && s.id.startsWith('insert-') ? [[s.x, s.y]] : [],
-    );
+    scene.shapes.flatMap((s) => (s.kind === 'circle' && s.id.startsWith('insert-') ? [[s.x, s.y]] : []));
   it('the pattern where it really sits; seen from the front it is mirrored', () => {
     const aside = { ...job, screen: { ...job.screen, patternCentre: { right: 30, up: -40 } } };
     const front = inserts(setScene(aside, plan(aside), 'front', 'none'));
     const back = inserts(setScene(aside, plan(aside), 'back', 'none'));
-    const at = (cx: number) => [[cx - 100, -140], [cx - 100, 60], [cx + 100, -140], [cx + 100, 60]]; // prettier-ignore
+    const at = (cx: number) => [
+      [cx - 100, -140],
+      [cx - 100, 60],
+      [cx + 100, -140],
+      [cx + 100, 60],
+    ];
     const sorted = (all: number[][]) => all.sort((a, b) => a[0]! - b[0]! || a[1]! - b[1]!);
     expect(sorted(front)).toEqual(at(30));
     expect(sorted(back)).toEqual(at(-30));
@@ -144,7 +142,7 @@ describe('the screw', () => {
   it('one that is too long runs through the floor of the insert', () => {
     const long = check.misfits.find((m) => m.length === 30)!;
     const scene = screwScene(long, check);
-    expect(get(scene, 'rect', 'shank').right).toBeGreaterThan(get(scene, 'rect', 'insert-floor').left); // prettier-ignore
+    expect(get(scene, 'rect', 'shank').right).toBeGreaterThan(get(scene, 'rect', 'insert-floor').left);
   });
 });
 
@@ -156,7 +154,7 @@ describe('the plate while it is measured', () => {
     expect(scene.shapes.filter((s) => s.role === 'slot')).toHaveLength(8);
     expect(get(scene, 'line', 'hook').y1).toBe(185);
     expect(scene.labels.filter((l) => l.id.startsWith('row-')).map((l) => l.y)).toEqual([35, 165]);
-  }); // prettier-ignore
+  });
   it('nothing known is an outline to fill in, not a fault', () => {
     const scene = plateScene({} as Pick<Mount, 'plate' | 'hook'>, 'imperial', 'size');
     expect(get(scene, 'rect', 'plate').role).toBe('cover');

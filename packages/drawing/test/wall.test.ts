@@ -7,9 +7,7 @@ const made = plan(guestRoom);
 const scene = (job: Job, look?: NextLook): Scene => faceScene(job, plan(job), 'studs', { look });
 const byId = (s: Scene, id: string) => s.shapes.find((x) => x.id === id)!;
 const rects = (s: Scene, role: string) =>
-  s.shapes.filter(
-    (x): x is Extract<Shape, { kind: 'rect' }> => x.kind === 'rect' && x.role === role,
-  );
+  s.shapes.filter((x): x is Extract<Shape, { kind: 'rect' }> => x.kind === 'rect' && x.role === role);
 
 describe('the inside of the wall, drawn', () => {
   it('each stud as wide as it is, its doubt two sd to each side', () => {
@@ -31,10 +29,7 @@ describe('the inside of the wall, drawn', () => {
     expect(ribbon.points).toHaveLength(made.wood!.p.length + 2);
     made.wood!.p.forEach((p, i) => {
       expect(ribbon.points[i + 1]![0]).toBe(5 * i);
-      expect((ribbon.points[i + 1]![1] - ground.bottom) / (ground.top - ground.bottom)).toBeCloseTo(
-        p,
-        9,
-      );
+      expect((ribbon.points[i + 1]![1] - ground.bottom) / (ground.top - ground.bottom)).toBeCloseTo(p, 9);
     });
     expect(faceScene(guestRoom, made, 'heights').shapes.some((x) => x.id === 'ribbon')).toBe(false);
   });
@@ -59,9 +54,7 @@ describe('the inside of the wall, drawn', () => {
     expect(rects(s, 'nogging')).toHaveLength(1);
   });
   it('zones of the outlet, and what a look has met', () => {
-    const looks = [
-      { id: 'k1', x: 2000, y: 1500, found: 'pipe' as const, runs: 'vertical' as const },
-    ];
+    const looks = [{ id: 'k1', x: 2000, y: 1500, found: 'pipe' as const, runs: 'vertical' as const }];
     const s = scene({ ...guestRoom, looks });
     expect(
       rects(s, 'hazard-zone')
@@ -117,9 +110,7 @@ describe('the inside of the wall, drawn', () => {
       ...breakfastBar,
       evidence: [{ id: 'j', kind: 'joint' as const, x: 1300, y: 1125 }],
     };
-    const lines = scene(job).shapes.filter(
-      (x): x is Extract<Shape, { kind: 'line' }> => x.role === 'joint-line',
-    );
+    const lines = scene(job).shapes.filter((x): x is Extract<Shape, { kind: 'line' }> => x.role === 'joint-line');
     const upright = lines.filter((l) => l.x1 === l.x2);
     expect(upright.length).toBeGreaterThan(40);
     const offsets = new Set(upright.map((l) => Math.round(((l.x1 % 450) + 450) % 450)));
@@ -157,8 +148,6 @@ describe('pictures of what is really there', () => {
     const s = hiddenScene(wall, log);
     expect((byId(s, 'hole-0') as Extract<Shape, { kind: 'cross' }>).state).toBe('go');
     expect((byId(s, 'hole-1') as Extract<Shape, { kind: 'cross' }>).state).toBe('stop');
-    expect(s.shapes.filter((x) => x.role === 'backing')).toHaveLength(
-      wall.studs.reduce((n, t) => n + t.plies, 0),
-    );
+    expect(s.shapes.filter((x) => x.role === 'backing')).toHaveLength(wall.studs.reduce((n, t) => n + t.plies, 0));
   });
 });

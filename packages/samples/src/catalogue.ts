@@ -2,9 +2,26 @@ import type { Catalogue, CatalogueScreen, Mount, Slot } from '@steddo/contract';
 
 /** The demo catalogue: invented mounts, sets, anchors, lags. Every name and number is made up. */
 
-const LAG = { kind: 'lag', diameter: 7.94, length: 64, threadLength: 45, count: 4, pilot: 5.5, washer: 2, head: 13 } as const; // prettier-ignore
-const SMALL_LAG = { ...LAG, diameter: 6.35, length: 51, threadLength: 38, pilot: 4.4, washer: 1.6, head: 11 } as const; // prettier-ignore
-const SLEEVE = { kind: 'masonry-sleeve', diameter: 7.94, length: 64, count: 4, pilot: 12.7, tension: 5200, shear: 5200 } as const; // prettier-ignore
+const LAG = {
+  kind: 'lag',
+  diameter: 7.94,
+  length: 64,
+  threadLength: 45,
+  count: 4,
+  pilot: 5.5,
+  washer: 2,
+  head: 13,
+} as const;
+const SMALL_LAG = { ...LAG, diameter: 6.35, length: 51, threadLength: 38, pilot: 4.4, washer: 1.6, head: 11 } as const;
+const SLEEVE = {
+  kind: 'masonry-sleeve',
+  diameter: 7.94,
+  length: 64,
+  count: 4,
+  pilot: 12.7,
+  tension: 5200,
+  shear: 5200,
+} as const;
 
 /** Slots in rows: the same columns at each height. */
 function slots(columns: readonly number[], rows: readonly number[], length = 60): Slot[] {
@@ -56,7 +73,10 @@ const railPlate = (size: Size) => ({
   slots:
     size.n === 1
       ? slots([-100, 0, 100], [30, 160], 50)
-      : slots([-300, -200, -100, 100, 200, 300].filter((x) => Math.abs(x) < size.most.width / 2 + 30), [35, 145 + size.n * 10]), // prettier-ignore
+      : slots(
+          [-300, -200, -100, 100, 200, 300].filter((x) => Math.abs(x) < size.most.width / 2 + 30),
+          [35, 145 + size.n * 10],
+        ),
 });
 
 const batten = (size: Size): Mount => ({
@@ -166,8 +186,14 @@ const bunk = (n: 1 | 2): Mount => ({
   screenSize: inches(15, 24 + n * 9),
   pattern: { min: square(75), max: square(100 * n) },
   walls: {
-    'metal-backing': { maxBoard: 6, fixing: { kind: 'self-tapping', diameter: 5.5, length: 19, count: 4, pilot: 4, tension: 1800, shear: 2400 } },
-    'timber-backing': { maxBoard: 6, fixing: { kind: 'self-tapping', diameter: 5.5, length: 19, count: 4, pilot: 3, tension: 900, shear: 1500 } },
+    'metal-backing': {
+      maxBoard: 6,
+      fixing: { kind: 'self-tapping', diameter: 5.5, length: 19, count: 4, pilot: 4, tension: 1800, shear: 2400 },
+    },
+    'timber-backing': {
+      maxBoard: 6,
+      fixing: { kind: 'self-tapping', diameter: 5.5, length: 19, count: 4, pilot: 3, tension: 900, shear: 1500 },
+    },
   },
   plate: { width: 110, height: 130, thickness: 2, slots: slots([-40, 40], [20, 110], 8) },
   hook: { above: 100 },
@@ -177,7 +203,7 @@ const bunk = (n: 1 | 2): Mount => ({
   swivel: { left: 90, right: 90 },
   mass: 1.8,
   price: 38 + n * 14,
-}); // prettier-ignore
+});
 
 const perch = (n: 1 | 2): Mount => ({
   id: `perch-${n}`,
@@ -246,7 +272,14 @@ const mounts: Mount[] = [
   niche(2),
 ];
 
-const set = (id: string, name: string, inchesAcross: number, mass: number, pattern: { width: number; height: number }, up: number): CatalogueScreen => ({
+const set = (
+  id: string,
+  name: string,
+  inchesAcross: number,
+  mass: number,
+  pattern: { width: number; height: number },
+  up: number,
+): CatalogueScreen => ({
   id,
   name,
   diagonal: inchesAcross * INCH,
@@ -256,7 +289,7 @@ const set = (id: string, name: string, inchesAcross: number, mass: number, patte
   mass,
   pattern,
   patternCentre: { right: 0, up },
-}); // prettier-ignore
+});
 
 const screens: CatalogueScreen[] = [
   set('kestrel-24', 'Kestrel 24', 24, 3.4, square(75), 0),
@@ -279,15 +312,134 @@ export const demoCatalogue: Catalogue = {
   mounts,
   screens,
   anchors: [
-    { id: 'strap-5', kind: 'strap-toggle', name: 'Strap toggle 5', board: 12.7, tension: 1000, shear: 1000, hole: 13, diameter: 4.8, head: 9, washer: 1.6, grip: { min: 9, max: 60 }, boltIncluded: true, reusable: true, walls: ['timber-stud', 'metal-stud'] },
-    { id: 'strap-6', kind: 'strap-toggle', name: 'Strap toggle 6', board: 12.7, tension: 1180, shear: 1240, hole: 13, diameter: 6.4, head: 11, washer: 1.6, grip: { min: 9, max: 65 }, boltIncluded: true, reusable: true, walls: ['timber-stud', 'metal-stud'] },
-    { id: 'spring-6', kind: 'spring-toggle', name: 'Spring toggle 6', board: 12.7, tension: 700, shear: 800, hole: 16, diameter: 6.4, head: 12, washer: 1.6, grip: { min: 6, max: 50 }, boltIncluded: true, reusable: false, walls: ['timber-stud', 'metal-stud'] },
-    { id: 'mushroom-5', kind: 'sleeve', name: 'Mushroom sleeve 5', board: 12.7, tension: 480, shear: 620, hole: 10, diameter: 5, head: 10, grip: { min: 6, max: 20 }, boltIncluded: true, reusable: true, walls: ['timber-stud', 'metal-stud'] },
-    { id: 'split-5', kind: 'splitting-screw', name: 'Split screw-in 5', board: 12.7, tension: 330, shear: 420, hole: 4, diameter: 4.5, head: 8, grip: { min: 1, max: 20 }, boltIncluded: true, reusable: true, walls: ['timber-stud'] },
-    { id: 'winged-6', kind: 'winged-plug', name: 'Winged plug 6', board: 12.7, tension: 220, shear: 300, hole: 8, diameter: 4.5, head: 8, grip: { min: 1, max: 18 }, boltIncluded: true, reusable: false, walls: ['timber-stud'] },
-    { id: 'plug-6', kind: 'plug', name: 'Plug 6', board: 12.7, tension: 130, shear: 200, hole: 6, diameter: 4, grip: { min: 1, max: 20 }, walls: ['timber-stud'] },
-    { id: 'sleeve-8', kind: 'masonry-sleeve', name: 'Masonry sleeve 8', tension: 5200, shear: 5200, hole: 12.7, diameter: 7.94, length: 64, walls: ['masonry'] },
-    { id: 'cutter-6', kind: 'masonry-screw', name: 'Masonry screw 6', tension: 3600, shear: 4200, hole: 6.35, diameter: 6.35, length: 57, head: 13, walls: ['masonry'] },
+    {
+      id: 'strap-5',
+      kind: 'strap-toggle',
+      name: 'Strap toggle 5',
+      board: 12.7,
+      tension: 1000,
+      shear: 1000,
+      hole: 13,
+      diameter: 4.8,
+      head: 9,
+      washer: 1.6,
+      grip: { min: 9, max: 60 },
+      boltIncluded: true,
+      reusable: true,
+      walls: ['timber-stud', 'metal-stud'],
+    },
+    {
+      id: 'strap-6',
+      kind: 'strap-toggle',
+      name: 'Strap toggle 6',
+      board: 12.7,
+      tension: 1180,
+      shear: 1240,
+      hole: 13,
+      diameter: 6.4,
+      head: 11,
+      washer: 1.6,
+      grip: { min: 9, max: 65 },
+      boltIncluded: true,
+      reusable: true,
+      walls: ['timber-stud', 'metal-stud'],
+    },
+    {
+      id: 'spring-6',
+      kind: 'spring-toggle',
+      name: 'Spring toggle 6',
+      board: 12.7,
+      tension: 700,
+      shear: 800,
+      hole: 16,
+      diameter: 6.4,
+      head: 12,
+      washer: 1.6,
+      grip: { min: 6, max: 50 },
+      boltIncluded: true,
+      reusable: false,
+      walls: ['timber-stud', 'metal-stud'],
+    },
+    {
+      id: 'mushroom-5',
+      kind: 'sleeve',
+      name: 'Mushroom sleeve 5',
+      board: 12.7,
+      tension: 480,
+      shear: 620,
+      hole: 10,
+      diameter: 5,
+      head: 10,
+      grip: { min: 6, max: 20 },
+      boltIncluded: true,
+      reusable: true,
+      walls: ['timber-stud', 'metal-stud'],
+    },
+    {
+      id: 'split-5',
+      kind: 'splitting-screw',
+      name: 'Split screw-in 5',
+      board: 12.7,
+      tension: 330,
+      shear: 420,
+      hole: 4,
+      diameter: 4.5,
+      head: 8,
+      grip: { min: 1, max: 20 },
+      boltIncluded: true,
+      reusable: true,
+      walls: ['timber-stud'],
+    },
+    {
+      id: 'winged-6',
+      kind: 'winged-plug',
+      name: 'Winged plug 6',
+      board: 12.7,
+      tension: 220,
+      shear: 300,
+      hole: 8,
+      diameter: 4.5,
+      head: 8,
+      grip: { min: 1, max: 18 },
+      boltIncluded: true,
+      reusable: false,
+      walls: ['timber-stud'],
+    },
+    {
+      id: 'plug-6',
+      kind: 'plug',
+      name: 'Plug 6',
+      board: 12.7,
+      tension: 130,
+      shear: 200,
+      hole: 6,
+      diameter: 4,
+      grip: { min: 1, max: 20 },
+      walls: ['timber-stud'],
+    },
+    {
+      id: 'sleeve-8',
+      kind: 'masonry-sleeve',
+      name: 'Masonry sleeve 8',
+      tension: 5200,
+      shear: 5200,
+      hole: 12.7,
+      diameter: 7.94,
+      length: 64,
+      walls: ['masonry'],
+    },
+    {
+      id: 'cutter-6',
+      kind: 'masonry-screw',
+      name: 'Masonry screw 6',
+      tension: 3600,
+      shear: 4200,
+      hole: 6.35,
+      diameter: 6.35,
+      length: 57,
+      head: 13,
+      walls: ['masonry'],
+    },
   ],
   lags: [
     { id: 'lag-14-2', name: 'Lag 1/4 x 2', diameter: 6.35, length: 51, threadLength: 38, washer: 1.6, head: 11 },
@@ -307,4 +459,4 @@ export const demoCatalogue: Catalogue = {
     { id: 'bit-1-2-masonry', diameter: 12.7, kind: 'masonry' },
     { id: 'bit-1-4-masonry', diameter: 6.35, kind: 'masonry' },
   ],
-}; // prettier-ignore
+};

@@ -1,13 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import {
-  checkFile,
-  job as jobFormat,
-  plan as planFormat,
-  type Job,
-  type Plan,
-  type Working,
-} from '@steddo/contract';
+import { checkFile, job as jobFormat, plan as planFormat, type Job, type Plan, type Working } from '@steddo/contract';
 import { evaluate, plan } from '@steddo/core';
 import { planFile } from '@steddo/text';
 import fc from 'fast-check';
@@ -25,14 +18,9 @@ function paths(value: unknown, at: string[] = []): string[][] {
   return at.length === 0 ? inner : [at, ...inner];
 }
 
-function change(
-  job: Job,
-  path: string[],
-  how: (parent: Record<string, unknown>, key: string) => void,
-): void {
+function change(job: Job, path: string[], how: (parent: Record<string, unknown>, key: string) => void): void {
   let parent: unknown = job;
-  for (const key of path.slice(0, -1))
-    parent = isTree(parent) ? (parent as Record<string, unknown>)[key] : undefined;
+  for (const key of path.slice(0, -1)) parent = isTree(parent) ? (parent as Record<string, unknown>)[key] : undefined;
   if (!isTree(parent)) return;
   how(parent as Record<string, unknown>, path.at(-1)!);
 }
@@ -62,10 +50,7 @@ const edits = fc.array(
 );
 
 /** The sample with the edits done, or undefined when the contract refuses it. */
-function edited(
-  base: Job,
-  list: { pick: number; what: string; by: number; word: string }[],
-): Job | undefined {
+function edited(base: Job, list: { pick: number; what: string; by: number; word: string }[]): Job | undefined {
   const job = structuredClone(base);
   for (const { pick, what, by, word } of list) {
     const all = paths(job);
@@ -75,8 +60,7 @@ function edited(
       if (what === 'drop') {
         if (Array.isArray(parent)) parent.splice(Number(key), 1);
         else delete parent[key];
-      } else if (typeof value === 'number')
-        parent[key] = what === 'zero' ? 0 : what === 'negate' ? -value : value * by;
+      } else if (typeof value === 'number') parent[key] = what === 'zero' ? 0 : what === 'negate' ? -value : value * by;
       else if (typeof value === 'string' && what === 'word') parent[key] = word;
     });
   }
@@ -90,9 +74,19 @@ function workingsIn(value: unknown): Working[] {
 }
 
 const SAYS_LOAD = [
-  'loads-checked', 'load-too-great', 'load-unknown', 'no-rating', 'never-in-board', 'lag-off-table', 'lag-too-short',
-  'lags-too-close', 'rated-for-board', 'grip-outside', 'head-through-slot', 'board-unsound',
-]; // prettier-ignore
+  'loads-checked',
+  'load-too-great',
+  'load-unknown',
+  'no-rating',
+  'never-in-board',
+  'lag-off-table',
+  'lag-too-short',
+  'lags-too-close',
+  'rated-for-board',
+  'grip-outside',
+  'head-through-slot',
+  'board-unsound',
+];
 
 function checkPlan(p: Plan, job: Job): void {
   const text = JSON.stringify(planFile(p, job));
@@ -104,9 +98,7 @@ function checkPlan(p: Plan, job: Job): void {
     const codes = p.findings.map((f) => f.code);
     // every list of holes says what its load comes to, or why nobody can say
     expect(codes.filter((c) => SAYS_LOAD.includes(c)).length).toBe(1);
-    expect(p.loads === undefined).toBe(
-      !codes.some((c) => c === 'loads-checked' || c === 'load-too-great'),
-    );
+    expect(p.loads === undefined).toBe(!codes.some((c) => c === 'loads-checked' || c === 'load-too-great'));
     if (p.holes.some((h) => h.hazard !== 'clear')) expect(p.verdict).not.toBe('go');
     expect(p.holes.every((h) => h.depth > 0 && h.bit > 0)).toBe(true);
     expect(new Set(p.holes.map((h) => h.id)).size).toBe(p.holes.length);

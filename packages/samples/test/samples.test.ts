@@ -5,9 +5,7 @@ import { plan } from '@steddo/core';
 import { planFile } from '@steddo/text';
 import { atticSnug, breakfastBar, demoCatalogue, demoRooms, guestRoom } from '../src';
 
-const samplePlan: unknown = JSON.parse(
-  readFileSync(join(__dirname, '../plans/guest-room.plan.json'), 'utf8'),
-);
+const samplePlan: unknown = JSON.parse(readFileSync(join(__dirname, '../plans/guest-room.plan.json'), 'utf8'));
 
 describe('samples', () => {
   it('the catalogue is valid, about thirty mounts of all types', () => {
@@ -23,9 +21,7 @@ describe('samples', () => {
     expect(JSON.parse(JSON.stringify(made))).toEqual(samplePlan);
   });
   it.each(demoRooms)('$id: its plan is valid', ({ job }) => {
-    const made = JSON.parse(
-      JSON.stringify(planFile(plan(job, { catalogue: demoCatalogue }), job)),
-    ) as unknown;
+    const made = JSON.parse(JSON.stringify(planFile(plan(job, { catalogue: demoCatalogue }), job))) as unknown;
     const checked = checkFile(planFormat, made);
     expect(checked.ok ? [] : checked.faults).toEqual([]);
   });

@@ -27,8 +27,12 @@ export function markWords(hole: Hole, mark: Mark, plan: Plan, say: Say): MarkWor
   const first = [`${say.length(mark.fromFloor)} up from the floor`, aside];
   const below = belowLine?.value ?? 0;
   const across = fromFirst?.value ?? 0;
-  const level = Math.abs(below) < 0.5 ? 'on the level line through the first hole' : `${say.length(Math.abs(below))} ${below > 0 ? 'below' : 'above'} the level line through the first hole`; // prettier-ignore
-  const along = Math.abs(across) < 0.5 ? 'straight below it' : `${say.length(Math.abs(across))}${side(across)} of the first hole`; // prettier-ignore
+  const level =
+    Math.abs(below) < 0.5
+      ? 'on the level line through the first hole'
+      : `${say.length(Math.abs(below))} ${below > 0 ? 'below' : 'above'} the level line through the first hole`;
+  const along =
+    Math.abs(across) < 0.5 ? 'straight below it' : `${say.length(Math.abs(across))}${side(across)} of the first hole`;
   return {
     name: holeName(hole, plan.holes ?? []),
     measures: belowLine ? [level, along] : first,

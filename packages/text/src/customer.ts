@@ -14,8 +14,7 @@ const TITLES: Record<School | 'chosen', string> = {
   chosen: 'as it is now',
 };
 
-export const offerTitle = (index: number, heading: School | 'chosen'): string =>
-  `${index + 1}: ${TITLES[heading]}`;
+export const offerTitle = (index: number, heading: School | 'chosen'): string => `${index + 1}: ${TITLES[heading]}`;
 
 /** Who looks up or down by how much, without numbers: for somebody on a sofa. */
 export function comfortText(angles: Height['angles'], job: Job): string {

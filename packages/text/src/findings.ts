@@ -42,8 +42,7 @@ const SENTENCES: Sentences = {
     `${say.mass(v.massKg)} is more than pattern class ${v.patternClass} is meant for (${say.mass(v.limitKg)}).`,
   'thread-off-class': (v) =>
     `The insert takes ${v.thread}; pattern class ${v.patternClass} usually has ${v.takes.join(' or ')}. Turn one in by hand: resistance means the wrong thread.`,
-  'insert-to-measure': (v, say) =>
-    `To choose the screw, measure: ${list(v.fields.map((f) => fieldName(f, say)))}.`,
+  'insert-to-measure': (v, say) => `To choose the screw, measure: ${list(v.fields.map((f) => fieldName(f, say)))}.`,
   'bag-unknown': (v, say) =>
     `The mount's bag is not known: ${list(v.fields.map((f) => fieldName(f, say)))}. Screws cannot be chosen without it.`,
   'spacer-needed': (v) => spacerText(v.why, v.leastMm),
@@ -89,8 +88,7 @@ const SENTENCES: Sentences = {
   'school-needs-value': (v, say) => `"${schoolName(v.school)}" needs: ${fieldName(v.field, say)}.`,
   'school-needs-eyes': (v) =>
     `"${schoolName(v.school)}" needs the eye height of ${list(v.viewers)}: there is no common figure for lying or leaning back.`,
-  'centre-needs-object': (v, say) =>
-    `The centre line is set by ${say.thing(v.object)}, which is not in the room.`,
+  'centre-needs-object': (v, say) => `The centre line is set by ${say.thing(v.object)}, which is not in the room.`,
   'height-conflict': (v, say) =>
     `No height works: ${conflictNames(v.constraints, say)} cannot all be kept. ${relaxText(v, say)}`,
   'height-moved': (v, say) =>
@@ -131,12 +129,10 @@ const SENTENCES: Sentences = {
     `${v.ids.length === 1 ? 'One mark disagrees' : `${v.ids.length} marks disagree`} with the rest. Check there again.`,
   'bit-outside-band': (v, say) =>
     `The leaflet's bit is ${bitText(v.bitMm, say)}, outside the band for this lag and timber (${bitText(v.fromMm, say)} to ${bitText(v.toMm, say)}). The plan takes ${bitText(v.usedMm, say)}.`,
-  'no-bit': (v, say) =>
-    `No stock bit between ${bitText(v.fromMm, say)} and ${bitText(v.toMm, say)} for this lag.`,
+  'no-bit': (v, say) => `No stock bit between ${bitText(v.fromMm, say)} and ${bitText(v.toMm, say)} for this lag.`,
   'arm-unknown': () =>
     "The arm's links are not known: it is taken as going straight out. Measure links and head to see what it can really do.",
-  'arm-links-many': (v) =>
-    `An arm of ${v.links} links is not worked out here: it is taken as going straight out.`,
+  'arm-links-many': (v) => `An arm of ${v.links} links is not worked out here: it is taken as going straight out.`,
   'arm-differs': (v, say) =>
     `${capital(v.what)} the label says ${say.length(v.labelMm)} and the linkage gives ${say.length(v.linkageMm)}. The label counts; measure the arm again.`,
   'seat-poor': (v, say) =>
@@ -155,14 +151,11 @@ const SENTENCES: Sentences = {
     `The set sticks out ${say.length(v.outMm)} with its edge ${say.length(v.bottomMm)} up. Where people walk along this wall that is more than 4 in; local rules decide.`,
   'corner-out': (v, say) =>
     `In the corner the middle of the set's back stands ${say.length(v.outMm)} out, half its width: its back edges touch first.`,
-  'level-not-turned': () =>
-    'Turn the level end for end and read again: if the bubble moves, the level is lying.',
-  'level-good': (v, say) =>
-    `Level: ${small(v.riseMm)} over the set's width of ${say.length(v.spanMm)}.`,
+  'level-not-turned': () => 'Turn the level end for end and read again: if the bubble moves, the level is lying.',
+  'level-good': (v, say) => `Level: ${small(v.riseMm)} over the set's width of ${say.length(v.spanMm)}.`,
   'level-off': (v, say) =>
     `The ${v.high} end is ${small(v.riseMm)} high over the set's width of ${say.length(v.spanMm)}.`,
-  'level-beyond-slots': (v) =>
-    `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
+  'level-beyond-slots': (v) => `${small(v.needMm)} are needed, and the slots give ${small(v.playMm)}.`,
 };
 
 /** What keeps a seat from being faced, and what would do it. */
@@ -177,8 +170,7 @@ export function stopText(by: string, neededMm: number, say: Say): string {
 function spacerText(why: FindingValues['spacer-needed']['why'], leastMm: number): string {
   const least = `spacers of at least ${rounded(leastMm, 1)} mm`;
   if (why === 'plugs') return `The plugs stick out further than the mount leaves room: ${least}.`;
-  if (why === 'behind')
-    return `What is behind the set stands out further than the mount: ${least}.`;
+  if (why === 'behind') return `What is behind the set stands out further than the mount: ${least}.`;
   return 'The back is not flat: spacers between bracket and set.';
 }
 
@@ -192,9 +184,7 @@ function conflictNames(constraints: readonly string[], say: Say): string {
 
 /** What would give way least, so that a height works; or how far sideways. */
 function relaxText(v: FindingValues['height-conflict'], say: Say): string {
-  const parts = v.relax.map(
-    (by, i) => `${bindingName(by, say)} by ${say.length(v.amountsMm[i] ?? 0)}`,
-  );
+  const parts = v.relax.map((by, i) => `${bindingName(by, say)} by ${say.length(v.amountsMm[i] ?? 0)}`);
   const give =
     parts.length > 0
       ? `Least to give way: ${list(parts)}; then the centre goes to ${say.length(v.atMm)}.`
@@ -213,8 +203,7 @@ export const small = (mm: number): string => `${rounded(mm, 1)} mm`;
 
 /** The sentence for a finding. */
 export function findingText(finding: Finding, say: Say): string {
-  const sentence = SENTENCES[finding.code as FindingCode] as
-    ((v: Finding['values'], say: Say) => string) | undefined;
+  const sentence = SENTENCES[finding.code as FindingCode] as ((v: Finding['values'], say: Say) => string) | undefined;
   return sentence ? sentence(finding.values, say) : finding.code;
 }
 

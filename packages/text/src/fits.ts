@@ -7,9 +7,7 @@ export function fitText(fit: Fit, say: Say): string {
   const by = Math.abs(fit.margin);
   switch (fit.rule) {
     case 'mass':
-      return fit.ok
-        ? `carries it with ${say.mass(by)} to spare`
-        : `rated ${say.mass(by)} too little`;
+      return fit.ok ? `carries it with ${say.mass(by)} to spare` : `rated ${say.mass(by)} too little`;
     case 'pattern':
       return fit.ok
         ? by === 0
@@ -27,9 +25,7 @@ export function fitText(fit: Fit, say: Say): string {
           ? 'what the wall is has not been said'
           : `not made for a ${buildName(String(fit.value))}`;
     case 'covering':
-      return fit.ok
-        ? `covering thin enough by ${say.length(by)}`
-        : `covering ${say.length(by)} too thick`;
+      return fit.ok ? `covering thin enough by ${say.length(by)}` : `covering ${say.length(by)} too thick`;
     case 'plate-room':
       return fit.ok ? plateWords(fit, say) : `its plate is ${say.length(by)} short of room`;
     case 'reach':
@@ -59,9 +55,7 @@ const percent = (use: string | number): string => `${Math.ceil(Number(use) * 100
 
 /** The mount's pattern is short of a larger set; a smaller set is short of the mount. */
 const short = (fit: Fit): string =>
-  typeof fit.value === 'number' && typeof fit.limit === 'number' && fit.value < fit.limit
-    ? 'too small'
-    : 'short';
+  typeof fit.value === 'number' && typeof fit.limit === 'number' && fit.value < fit.limit ? 'too small' : 'short';
 
 const plateWords = (fit: Fit, say: Say): string =>
   Number(fit.value) > 0.5

@@ -33,8 +33,7 @@ export const HOLD_SENTENCES = {
     `A lag of ${rounded(v.diameterMm, 2)} mm is not in the tables (1/4, 5/16 and 3/8 in are), so nothing is said about what it holds.`,
   'lag-too-short': (v, say) =>
     `The lag has ${say.length(Math.max(0, v.threadMm))} of thread in the stud and needs ${say.length(v.needMm)}. A longer one is needed.`,
-  'lag-past-stud': (v, say) =>
-    `The lag comes out at the back of the stud by ${say.length(v.byMm)}.`,
+  'lag-past-stud': (v, say) => `The lag comes out at the back of the stud by ${say.length(v.byMm)}.`,
   'lags-too-close': (v, say) =>
     `Two lags in one stud are ${say.length(v.apartMm)} apart and need ${say.length(v.needMm)}: the stud would split.`,
   'rated-for-board': (v, say) =>
@@ -47,8 +46,7 @@ export const HOLD_SENTENCES = {
     v.state === 'none'
       ? 'There is no board there for an anchor to hold on to.'
       : `The board there is ${v.state}: an anchor holds nothing in it.`,
-  'anchors-refused': () =>
-    'Studs only: no hollow-wall anchors for a screen. Nothing else holds the plate here.',
+  'anchors-refused': () => 'Studs only: no hollow-wall anchors for a screen. Nothing else holds the plate here.',
   'arm-on-anchors-refused': () =>
     'An arm pulls hollow-wall anchors through the board each time it swings. Not under this school.',
   'large-on-anchors-refused': (v, say) =>
@@ -91,8 +89,7 @@ export const HOLD_SENTENCES = {
   'least-change': (v, say) => `What would do it: ${changeText(v.kind, v.byMm, v.to, say)}.`,
   'light-heavy': (v, say) =>
     `${capital(say.thing(v.object))}: ${say.mass(v.massKg)} is more than ${say.mass(v.limitKg)}. It goes into wood, not on board.`,
-  'light-no-rating': (v, say) =>
-    `${capital(say.thing(v.object))}: nothing in the kit is rated for this wall.`,
+  'light-no-rating': (v, say) => `${capital(say.thing(v.object))}: nothing in the kit is rated for this wall.`,
   'light-too-great': (v, say) =>
     `${capital(say.thing(v.object))}: the best anchor in the kit would have ${v.percent} % of what it may hold. Use wood, or more fixings.`,
 } satisfies Partial<Sentences<FindingCode>>;

@@ -48,17 +48,14 @@ export const fixingSchool = (school: string): { name: string; says: string } =>
 /** What the scheme costs, in a line: `1 in left, wood 98 of 100, holds 31 %, 4 holes, bit 7/32 in`. */
 export function schemePrice(scheme: SchemePlan, say: Say): string {
   const across = Math.round(Math.abs(scheme.shift));
-  const shift = across === 0 ? 'no shift' : `plate ${say.length(Math.abs(scheme.shift))} ${scheme.shift > 0 ? 'right' : 'left'}`; // prettier-ignore
+  const shift =
+    across === 0 ? 'no shift' : `plate ${say.length(Math.abs(scheme.shift))} ${scheme.shift > 0 ? 'right' : 'left'}`;
   return [
     shift,
     `sure in ${Math.floor(scheme.worstProbability * 100)} of 100`,
-    ...(scheme.worstUtilisation === undefined
-      ? []
-      : [`uses ${Math.ceil(scheme.worstUtilisation * 100)} %`]),
+    ...(scheme.worstUtilisation === undefined ? [] : [`uses ${Math.ceil(scheme.worstUtilisation * 100)} %`]),
     `${scheme.holes.length} holes`,
-    ...(scheme.bits.length > 0
-      ? [`bit ${scheme.bits.map((b) => bitText(b, say)).join(' and ')}`]
-      : []),
+    ...(scheme.bits.length > 0 ? [`bit ${scheme.bits.map((b) => bitText(b, say)).join(' and ')}`] : []),
   ].join(', ');
 }
 
@@ -89,8 +86,7 @@ const STEPS: Record<DrillStep, string> = {
   pilot: 'Pilot hole, straight and level, to the flag.',
   lag: 'Drive the lag; the last turns by hand.',
   'drill-board': 'Drill through the board only.',
-  'insert-toggle':
-    'Push the toggle through, pull it flush behind the board; insulation can hold it crooked.',
+  'insert-toggle': 'Push the toggle through, pull it flush behind the board; insulation can hold it crooked.',
   'insert-plug': 'Tap the plug in flush.',
   'drill-masonry': 'Hammer drill, in the brick or block, not the joint.',
   'clear-dust': 'Blow and brush the dust out.',
@@ -115,12 +111,20 @@ const INTO: Record<Hole['into'], string> = {
 };
 export const intoName = (into: Hole['into']): string => INTO[into];
 
-const BITS: Record<string, string> = { wood: 'wood bit', masonry: 'masonry bit', metal: 'metal bit', look: 'bit for looking in' }; // prettier-ignore
+const BITS: Record<string, string> = {
+  wood: 'wood bit',
+  masonry: 'masonry bit',
+  metal: 'metal bit',
+  look: 'bit for looking in',
+};
 
 /** `4 lag screws 7.9 x 64 mm, and 1 to spare`. */
 export function partText(part: Part, say: Say): string {
   const spare = part.spare > 0 ? `, and ${part.spare} to spare` : '';
-  const size = part.diameter === undefined ? '' : ` ${rounded(part.diameter, 1)}${part.length === undefined ? '' : ` x ${rounded(part.length, 0)}`} mm`; // prettier-ignore
+  const size =
+    part.diameter === undefined
+      ? ''
+      : ` ${rounded(part.diameter, 1)}${part.length === undefined ? '' : ` x ${rounded(part.length, 0)}`} mm`;
   switch (part.what) {
     case 'fixing':
       return `${part.count} ${fixingName(part.kind)}${part.count === 1 ? '' : 's'}${size}${spare}`;

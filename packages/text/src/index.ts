@@ -27,16 +27,7 @@ export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';
 export { COMPARED_ROWS, adviceText, type ComparedRow } from './mounts';
 export { comfortText, offerTitle } from './customer';
-export {
-  enoughText,
-  FELT_TEXT,
-  lookStepText,
-  nextLookText,
-  nextLookWhy,
-  seenName,
-  servedName,
-  wayName,
-} from './looks';
+export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {
   changeText,
   fixingName,

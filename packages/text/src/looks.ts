@@ -51,8 +51,7 @@ export function nextLookText(look: NextLook, say: Pick<Say, 'length'>): string {
 }
 
 const REASONS: Record<string, string> = {
-  'find-first':
-    'No studs are known where the plate goes: mark both edges of each one that it shows.',
+  'find-first': 'No studs are known where the plate goes: mark both edges of each one that it shows.',
   'is-it-there': 'It tells whether there is a stud at all.',
   sharpen: 'The stud is there; where its middle is could be surer.',
   'tell-edge': 'It tells which side of that edge the wood is.',
@@ -61,10 +60,13 @@ const REASONS: Record<string, string> = {
 
 /** Why there, how much it helps, and whether it will show. */
 export function nextLookWhy(look: NextLook, now: number): string {
-  const gain = look.gain > 0.001 ? ` All holes in wood: ${percent(now)} now, about ${percent(Math.min(1, now + look.gain))} after it.` : '';
+  const gain =
+    look.gain > 0.001
+      ? ` All holes in wood: ${percent(now)} now, about ${percent(Math.min(1, now + look.gain))} after it.`
+      : '';
   const shows = look.kind !== 'probe' ? '' : look.hidden ? ' The plate hides the hole.' : ' The hole has to be filled.';
   return `${REASONS[look.reason] ?? ''}${gain}${shows}`.trim();
-} // prettier-ignore
+}
 
 /** Why it asks no more. */
 export function enoughText({ now, enough }: Looking): string {
@@ -86,13 +88,19 @@ const percent = (p: number): string => `${Math.floor(p * 100)} in 100`;
 export function lookStepText(step: LookStep, look: GuidedLook | undefined, say: Pick<Say, 'length'>): string {
   switch (step) {
     case 'mark':
-      return look ? `Mark ${say.length(look.x)} from the left, ${say.length(look.y)} up: 3 in beside the line, in the bay ${look.bay} of the stud.${look.inZone ? ' Cables may run just there; the other bay first.' : ''}` : '';
+      return look
+        ? `Mark ${say.length(look.x)} from the left, ${say.length(look.y)} up: 3 in beside the line, in the bay ${look.bay} of the stud.${look.inZone ? ' Cables may run just there; the other bay first.' : ''}`
+        : '';
     case 'drill':
-      return look ? `Drill 5/16 in through the board only, gently, with a stop at ${say.length(look.stop)}. The moment it gives, stop.` : '';
+      return look
+        ? `Drill 5/16 in through the board only, gently, with a stop at ${say.length(look.stop)}. The moment it gives, stop.`
+        : '';
     case 'widen':
       return 'Work it wider by hand, to about 1/2 in, for the camera’s head.';
     case 'camera':
-      return look ? `Turn the camera to face the stud, then up, then down: as far as ${say.length(look.reach)} each way.${look.hidden ? ' The set will cover the hole.' : ' Fill the hole afterwards.'}` : '';
+      return look
+        ? `Turn the camera to face the stud, then up, then down: as far as ${say.length(look.reach)} each way.${look.hidden ? ' The set will cover the hole.' : ' Fill the hole afterwards.'}`
+        : '';
     case 'found':
       return 'What is there?';
     case 'power-off':
@@ -106,7 +114,7 @@ export function lookStepText(step: LookStep, look: GuidedLook | undefined, say: 
     case 'cover-on':
       return 'Put the cover back before the circuit goes on.';
   }
-} // prettier-ignore
+}
 
 /** What to do when something is felt in the wall. */
 export const FELT_TEXT: readonly string[] = [

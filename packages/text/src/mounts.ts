@@ -7,8 +7,7 @@ import { rounded, type Say } from './say';
 export function adviceText(advice: Advice, say: Say): string {
   const seat = advice.viewer === undefined ? '' : say.thing(advice.viewer);
   const across = advice.across === undefined ? undefined : say.degrees(Math.abs(advice.across));
-  const tilt =
-    advice.tiltNeeded === undefined ? undefined : say.degrees(Math.abs(advice.tiltNeeded));
+  const tilt = advice.tiltNeeded === undefined ? undefined : say.degrees(Math.abs(advice.tiltNeeded));
   const out =
     advice.reachNeeded === undefined
       ? ''

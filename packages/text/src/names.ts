@@ -1,13 +1,4 @@
-import type {
-  Distances,
-  Hole,
-  ItemKind,
-  Level,
-  MountType,
-  School,
-  Stage,
-  Verdict,
-} from '@steddo/contract';
+import type { Distances, Hole, ItemKind, Level, MountType, School, Stage, Verdict } from '@steddo/contract';
 import type { Say } from './say';
 
 const BUILDS: Record<string, string> = {
@@ -65,9 +56,7 @@ export function bindingName(code: string, say: Say): string {
   if (kind === 'door') return `the swing of ${say.thing(id)}`;
   if (kind === 'wall') return `the ${id} side wall`;
   if (kind === 'plate')
-    return id === 'floor' || id === 'ceiling'
-      ? `the plate at the ${id}`
-      : `the plate over ${say.thing(id)}`;
+    return id === 'floor' || id === 'ceiling' ? `the plate at the ${id}` : `the plate over ${say.thing(id)}`;
   const plain: Record<string, string> = {
     floor: 'the floor',
     'own-wall': 'its own wall',
@@ -93,8 +82,7 @@ export function holeName(hole: Hole, holes: readonly Hole[]): string {
   const at = columns.indexOf(columnOf(hole));
   const thing = hole.into === 'stud' || hole.into === 'metal-stud' ? 'stud' : 'column';
   const side = at === 0 ? 'left' : 'right';
-  const which =
-    columns.length === 2 ? `, ${side} ${thing}` : columns.length > 2 ? `, ${thing} ${at + 1}` : '';
+  const which = columns.length === 2 ? `, ${side} ${thing}` : columns.length > 2 ? `, ${thing} ${at + 1}` : '';
   return `${holeList([hole.id])}${which}, ${hole.row} row`;
 }
 

@@ -58,8 +58,7 @@ const SOURCES: readonly [prefix: string, words: string][] = [
 ];
 
 /** Where the number at a path came from, in an installer's words. */
-export const sourceWords = (path: string): string =>
-  SOURCES.find(([prefix]) => path.startsWith(prefix))?.[1] ?? '';
+export const sourceWords = (path: string): string => SOURCES.find(([prefix]) => path.startsWith(prefix))?.[1] ?? '';
 
 /** Names the field behind a path as an installer would: `room.viewers.v1.eye` is `Dee's eye height`. */
 export function fieldName(path: string, say: Say): string {

@@ -36,8 +36,4 @@ function withWords<T>(value: T): T {
 }
 
 const isWorking = (value: unknown): value is Working =>
-  typeof value === 'object' &&
-  value !== null &&
-  'label' in value &&
-  'unit' in value &&
-  'value' in value;
+  typeof value === 'object' && value !== null && 'label' in value && 'unit' in value && 'value' in value;

@@ -20,7 +20,7 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
   const mass = (kg: number) =>
     job.units === 'imperial' ? `${rounded(fromKg(kg, 'lb'), 1)} lb` : `${rounded(kg, 1)} kg`;
   const force = (n: number) =>
-    job.units === 'imperial' ? `${rounded(n / N_PER_POUND, 0)} lb (${rounded(n, 0)} N)` : `${rounded(n, 0)} N`; // prettier-ignore
+    job.units === 'imperial' ? `${rounded(n / N_PER_POUND, 0)} lb (${rounded(n, 0)} N)` : `${rounded(n, 0)} N`;
   const degrees = (deg: number) => `${rounded(deg, Math.abs(deg) < 1 ? 2 : 1)}°`;
   const thing = (id: string) => {
     const item = job.room.objects?.find((o) => o.id === id);
@@ -42,7 +42,6 @@ export function sayFor(job: Pick<Job, 'units' | 'room'>): Say {
 }
 
 /** Rounded for reading only: `rounded(2.34567, 1)` is `2.3`. */
-export const rounded = (value: number, places: number): string =>
-  String(Number(value.toFixed(places)) + 0);
+export const rounded = (value: number, places: number): string => String(Number(value.toFixed(places)) + 0);
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

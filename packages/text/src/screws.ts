@@ -20,8 +20,7 @@ export function misfitText(misfit: Misfit): string {
   if (misfit.why === 'thread') return 'wrong thread for this insert';
   const by = `${rounded(misfit.by ?? 0, 1)} mm`;
   const turns = misfit.turns === undefined ? '' : ` (${rounded(misfit.turns, 1)} turns)`;
-  const way =
-    misfit.washers.length > 0 || misfit.spacer > 0 ? ` even with ${washersText(misfit)}` : '';
+  const way = misfit.washers.length > 0 || misfit.spacer > 0 ? ` even with ${washersText(misfit)}` : '';
   return misfit.why === 'short'
     ? `too short by ${by}${turns}${way}: it would pull out`
     : `too long by ${by}${turns}${way}: it would bottom out`;

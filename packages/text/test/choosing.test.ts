@@ -28,36 +28,47 @@ const angle = (viewer: string, fromRest: number): Height['angles'][number] => ({
 });
 
 describe('screws in words', () => {
-  const long: Misfit = { thread: 'M6', length: 30, why: 'long', by: 12.9, turns: 12.9, washers: [1.6], spacer: 0 }; // prettier-ignore
+  const long: Misfit = { thread: 'M6', length: 30, why: 'long', by: 12.9, turns: 12.9, washers: [1.6], spacer: 0 };
   it.each<[Misfit, string]>([
     [long, 'too long by 12.9 mm (12.9 turns) even with washer 1.6 mm: it would bottom out'],
-    [{ ...long, washers: [], spacer: 10 }, 'too long by 12.9 mm (12.9 turns) even with spacer 10 mm: it would bottom out'],
+    [
+      { ...long, washers: [], spacer: 10 },
+      'too long by 12.9 mm (12.9 turns) even with spacer 10 mm: it would bottom out',
+    ],
     [{ ...long, why: 'short', by: 2.54, turns: 2.03, washers: [] }, 'too short by 2.5 mm (2 turns): it would pull out'],
     [{ thread: 'M8', length: 20, why: 'thread', washers: [], spacer: 0 }, 'wrong thread for this insert'],
   ])('why one does not serve: %#', (misfit, text) => {
     expect(misfitText(misfit)).toBe(text);
-  }); // prettier-ignore
+  });
   it('names a screw and what goes under its head', () => {
     expect(screwName({ thread: 'M8', length: 16.5 })).toBe('M8 x 16.5');
-    expect(washersText({ washers: [1.6, 2], spacer: 10 })).toBe('washer 1.6 mm, washer 2 mm, spacer 10 mm'); // prettier-ignore
+    expect(washersText({ washers: [1.6, 2], spacer: 10 })).toBe('washer 1.6 mm, washer 2 mm, spacer 10 mm');
     expect(washersText({ washers: [], spacer: 0 })).toBe('nothing under its head');
   });
 });
 
 describe('mounts in words', () => {
   it.each<[Advice, string]>([
-    [{ type: 'full-motion', across: -33.52, viewer: 'v2' }, 'The seats ask for full motion: the rower is 33.5° to the side.'],
-    [{ type: 'tilt', across: 8, viewer: 'v1', tiltNeeded: 9.04 }, 'The seats ask for tilt: 9° of it would face them, and nobody sits more than 8° to the side.'],
+    [
+      { type: 'full-motion', across: -33.52, viewer: 'v2' },
+      'The seats ask for full motion: the rower is 33.5° to the side.',
+    ],
+    [
+      { type: 'tilt', across: 8, viewer: 'v1', tiltNeeded: 9.04 },
+      'The seats ask for tilt: 9° of it would face them, and nobody sits more than 8° to the side.',
+    ],
     [{ type: 'tilt', tiltNeeded: -6 }, 'The seats ask for tilt: 6° of it would face them.'],
-    [{ type: 'fixed', across: 3, viewer: 'v1' }, 'A fixed mount serves the seats: nobody sits more than 3° to the side.'],
+    [
+      { type: 'fixed', across: 3, viewer: 'v1' },
+      'A fixed mount serves the seats: nobody sits more than 3° to the side.',
+    ],
     [{ type: 'fixed', tiltNeeded: 2 }, 'A fixed mount serves the seats: 2° of tilt is too little to miss.'],
   ])('advice: %#', (advice, text) => {
     expect(adviceText(advice, say)).toBe(text);
-  }); // prettier-ignore
+  });
   it('side by side in the units of the job, a dash where the label is silent', () => {
     const label = demoCatalogue.mounts.find((m) => !m.plate && !m.tilt)!;
-    const of = (name: string, s = say) =>
-      COMPARED_ROWS.find((r) => r.name === name)!.text(comparedOf(label, 10), s);
+    const of = (name: string, s = say) => COMPARED_ROWS.find((r) => r.name === name)!.text(comparedOf(label, 10), s);
     expect(of('tilts down')).toBe('–');
     expect(of('off the wall, folded', metric)).toBe(`${label.depth.folded} mm`);
     expect(of('mass to spare', metric)).toBe(`${label.maxMass - 10} kg`);
@@ -76,9 +87,7 @@ describe('mounts in words', () => {
 describe('heights in a customer’s words', () => {
   it('numbers stay out of it; who looks far up or down is told', () => {
     expect(comfortText([], atticSnug)).toBe('Where everybody sits has not been measured yet.');
-    expect(comfortText([angle('v1', 2), angle('v2', -4)], atticSnug)).toBe(
-      'Everybody looks straight at it.',
-    );
+    expect(comfortText([angle('v1', 2), angle('v2', -4)], atticSnug)).toBe('Everybody looks straight at it.');
     expect(comfortText([angle('v1', 2), angle('v2', 8)], atticSnug)).toBe(
       'The rower looks a little up. Comfortable for everybody.',
     );
@@ -87,10 +96,7 @@ describe('heights in a customer’s words', () => {
     );
   });
   it('offers are numbered for pointing at', () => {
-    expect([offerTitle(0, 'eyes'), offerTitle(2, 'chosen')]).toEqual([
-      '1: at eye height',
-      '3: as it is now',
-    ]);
+    expect([offerTitle(0, 'eyes'), offerTitle(2, 'chosen')]).toEqual(['1: at eye height', '3: as it is now']);
   });
 });
 
@@ -104,7 +110,18 @@ describe('names', () => {
     expect(measuredName(to)).not.toContain(':');
   });
   it('every kind of thing and every rule of distance has one of its own', () => {
-    const kinds = ['outlet', 'switch', 'furniture', 'cabinet', 'shelf', 'mantel', 'curtain', 'door', 'soundbar', 'other'] as const; // prettier-ignore
+    const kinds = [
+      'outlet',
+      'switch',
+      'furniture',
+      'cabinet',
+      'shelf',
+      'mantel',
+      'curtain',
+      'door',
+      'soundbar',
+      'other',
+    ] as const;
     expect(new Set(kinds.map(itemName)).size).toBe(kinds.length);
     expect(new Set(Object.values(distanceRule)).size).toBe(4);
   });
@@ -119,5 +136,5 @@ describe('names', () => {
     expect(text).toContain('cabinet');
     // 552.45 tall in 500: 52.45 mm, 2 1/16 in
     expect(text).toContain('2 1/16 in');
-  }); // prettier-ignore
+  });
 });

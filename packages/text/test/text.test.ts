@@ -20,17 +20,13 @@ import {
 const say = sayFor(guestRoom);
 const source = (folder: string): string =>
   readdirSync(folder, { withFileTypes: true })
-    .map((e) =>
-      e.isDirectory() ? source(join(folder, e.name)) : readFileSync(join(folder, e.name), 'utf8'),
-    )
+    .map((e) => (e.isDirectory() ? source(join(folder, e.name)) : readFileSync(join(folder, e.name), 'utf8')))
     .join('\n');
 
 describe('words', () => {
   it('there are words for every label that the core gives a working', () => {
     const core = source(join(__dirname, '../../core/src')).replace(/\/\*[\s\S]*?\*\//g, '');
-    const calls = [...core.matchAll(/\b(?:leaf|node|sum|minus|half|named)\(\s*'([a-z-]+)'/g)].map(
-      (m) => m[1]!,
-    );
+    const calls = [...core.matchAll(/\b(?:leaf|node|sum|minus|half|named)\(\s*'([a-z-]+)'/g)].map((m) => m[1]!);
     const missing = [...new Set(calls)].filter((label) => !knownTerms().includes(label));
     expect(calls.length).toBeGreaterThan(60);
     expect(missing).toEqual([]);
@@ -55,12 +51,8 @@ describe('words', () => {
       acknowledged: false,
       values: { school: 'eyes', wantedMm: 1016, gotMm: 1041.4, by: 'object:o1' },
     };
-    expect(findingText(finding, say)).toBe(
-      'Wanted the centre at 40 in, got 41 in: the tallboy stands in the way.',
-    );
-    expect(findingText(finding, sayFor(breakfastBar))).toContain(
-      '1016 mm, got 1041 mm: the breakfast bar',
-    );
+    expect(findingText(finding, say)).toBe('Wanted the centre at 40 in, got 41 in: the tallboy stands in the way.');
+    expect(findingText(finding, sayFor(breakfastBar))).toContain('1016 mm, got 1041 mm: the breakfast bar');
   });
   it('a failed rule says how far it is from passing', () => {
     expect(
@@ -109,13 +101,9 @@ describe('words', () => {
     expect(bitText(5, say)).toBe('5 mm');
     expect(bitText((7 / 32) * 25.4, sayFor(breakfastBar))).toBe('5.6 mm');
   });
-  it.each(['', 'abc', '1,5', '-3', '3/7', '58 9/8', `4' 14"`, '99999'])(
-    'a refused "%s" says what is taken',
-    (text) => {
-      const read = parseTape(text, { unit: 'in', atMostMm: 4000, atLeastMm: 0 });
-      expect(read.ok).toBe(false);
-      if (!read.ok)
-        expect(tapeFaultText(read.fault, say, '58 3/8')).toMatch(/[Tt]akes|Write|go up to/);
-    },
-  );
+  it.each(['', 'abc', '1,5', '-3', '3/7', '58 9/8', `4' 14"`, '99999'])('a refused "%s" says what is taken', (text) => {
+    const read = parseTape(text, { unit: 'in', atMostMm: 4000, atLeastMm: 0 });
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(tapeFaultText(read.fault, say, '58 3/8')).toMatch(/[Tt]akes|Write|go up to/);
+  });
 });

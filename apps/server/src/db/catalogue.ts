@@ -46,12 +46,7 @@ const ROWS_AT_ONCE = 2000;
  * Puts mounts into the catalogue in one transaction: a new version of each, the earlier ones kept.
  * The same edit sent twice changes nothing. All or none.
  */
-export async function saveMounts(
-  db: Db,
-  mounts: readonly Mount[],
-  editId: string,
-  now: string,
-): Promise<void> {
+export async function saveMounts(db: Db, mounts: readonly Mount[], editId: string, now: string): Promise<void> {
   const [again] = await db
     .select({ id: catalogueHistory.id })
     .from(catalogueHistory)
@@ -98,11 +93,7 @@ const remember = (db: Db) =>
 /** Every version of one mount, the latest first; empty when there is no such mount. */
 export async function mountVersions(db: Db, id: string) {
   const own = and(eq(catalogueHistory.kind, 'mounts'), eq(catalogueHistory.id, id));
-  const rows = await db
-    .select()
-    .from(catalogueHistory)
-    .where(own)
-    .orderBy(desc(catalogueHistory.version));
+  const rows = await db.select().from(catalogueHistory).where(own).orderBy(desc(catalogueHistory.version));
   const current = await db
     .select()
     .from(catalogueEntries)

@@ -36,8 +36,7 @@ export async function openStore(path: string, migrations: string): Promise<Store
 }
 
 const BUSY_MS = 5000;
-const open = (path: string): Client =>
-  createClient({ url: `file:${path}`, concurrency: 1, timeout: BUSY_MS });
+const open = (path: string): Client => createClient({ url: `file:${path}`, concurrency: 1, timeout: BUSY_MS });
 
 /** Reads only, before anything could write to the file. */
 async function checkSound(path: string): Promise<void> {

@@ -3,8 +3,7 @@ import { checkFile, job, type RoomSummary, type SaveRequest } from '@steddo/cont
 import type { Db } from './client';
 import { refused, revisions, rooms } from './schema';
 
-export type SaveResult =
-  { kind: 'saved'; version: number; savedAt: string } | { kind: 'stale'; theirs: RoomSummary };
+export type SaveResult = { kind: 'saved'; version: number; savedAt: string } | { kind: 'stale'; theirs: RoomSummary };
 
 type Row = typeof rooms.$inferSelect;
 
@@ -12,9 +11,7 @@ type Row = typeof rooms.$inferSelect;
 function summary(row: Row): RoomSummary {
   const checked = checkFile(job, JSON.parse(row.job));
   if (!checked.ok)
-    throw new Error(
-      `room ${row.id}, version ${row.version}: ${checked.faults[0]?.path} ${checked.faults[0]?.reason}`,
-    );
+    throw new Error(`room ${row.id}, version ${row.version}: ${checked.faults[0]?.path} ${checked.faults[0]?.reason}`);
   return {
     id: row.id,
     version: row.version,
@@ -61,12 +58,7 @@ export async function findRevision(db: Db, roomId: string, version: number) {
  * database) comes back from the device. From an older version it is refused, kept among the refused, and both
  * versions are given back. Runs inside the store's queue, so reading and writing are one step.
  */
-export async function saveRoom(
-  db: Db,
-  id: string,
-  save: SaveRequest,
-  now: string,
-): Promise<SaveResult> {
+export async function saveRoom(db: Db, id: string, save: SaveRequest, now: string): Promise<SaveResult> {
   const [again] = await db
     .select({ version: revisions.version, savedAt: revisions.savedAt })
     .from(revisions)

@@ -19,10 +19,7 @@ export const revisions = sqliteTable(
     touched: text('touched').notNull(),
     job: text('job').notNull(),
   },
-  (t) => [
-    primaryKey({ columns: [t.roomId, t.version] }),
-    index('revisions_edit').on(t.roomId, t.editId),
-  ],
+  (t) => [primaryKey({ columns: [t.roomId, t.version] }), index('revisions_edit').on(t.roomId, t.editId)],
 );
 
 /** Saves that were refused as stale: kept, so that nothing anybody entered is lost. */

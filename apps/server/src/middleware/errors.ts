@@ -14,10 +14,7 @@ export function errorBoundary(log: Logger): Middleware {
       ctx.status = status;
       ctx.body = {
         error: status === 500 ? 'internal' : status === 413 ? 'too-large' : 'refused',
-        message:
-          status < 500
-            ? messageOf(status, e.message ?? '')
-            : 'something went wrong here; nothing was saved',
+        message: status < 500 ? messageOf(status, e.message ?? '') : 'something went wrong here; nothing was saved',
         ...(e.faults ? { faults: e.faults } : {}),
       };
       if (status >= 500) log.error({ err: error, path: ctx.path }, 'request failed');
@@ -27,7 +24,6 @@ export function errorBoundary(log: Logger): Middleware {
 
 function messageOf(status: number, message: string): string {
   if (status === 413) return 'this is larger than a room may be (2 MB)';
-  if (status === 400 && /JSON|token|position/i.test(message))
-    return `the body is not JSON: ${message}`;
+  if (status === 400 && /JSON|token|position/i.test(message)) return `the body is not JSON: ${message}`;
   return message;
 }

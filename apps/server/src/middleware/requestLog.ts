@@ -7,9 +7,6 @@ export function requestLog(log: Logger, now: () => Date): Middleware {
     const start = now().getTime();
     await next();
     if (!ctx.path.startsWith('/api/')) return;
-    log.info(
-      { method: ctx.method, path: ctx.path, status: ctx.status, ms: now().getTime() - start },
-      'request',
-    );
+    log.info({ method: ctx.method, path: ctx.path, status: ctx.status, ms: now().getTime() - start }, 'request');
   };
 }

@@ -34,13 +34,9 @@ export async function staticApp(folder: string): Promise<Middleware> {
   return async (ctx, next) => {
     if (ctx.path.startsWith('/api/')) return next();
     if (ctx.method !== 'GET' && ctx.method !== 'HEAD') ctx.throw(405, 'pages are only read');
-    const asset =
-      assets.get(ctx.path) ?? (extname(ctx.path) === '' ? assets.get('/index.html') : undefined);
+    const asset = assets.get(ctx.path) ?? (extname(ctx.path) === '' ? assets.get('/index.html') : undefined);
     if (!asset)
-      return ctx.throw(
-        404,
-        assets.size === 0 ? 'the web app is not built: run npm run demo' : 'there is no such file',
-      );
+      return ctx.throw(404, assets.size === 0 ? 'the web app is not built: run npm run demo' : 'there is no such file');
     ctx.type = asset.type;
     ctx.etag = asset.etag;
     ctx.set('Cache-Control', asset.immutable ? 'public, max-age=31536000, immutable' : 'no-cache');

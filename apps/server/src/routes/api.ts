@@ -55,7 +55,6 @@ export function apiRoutes(store: Store, now: () => Date): Router {
 
 function roomId(value: string | undefined): string {
   const checked = checkFile(api.roomIdParam, value);
-  if (!checked.ok)
-    throw createError(400, `the room's id ${checked.faults[0]?.reason ?? 'is not valid'}`);
+  if (!checked.ok) throw createError(400, `the room's id ${checked.faults[0]?.reason ?? 'is not valid'}`);
   return checked.value;
 }

@@ -26,8 +26,7 @@ export function importRoutes(store: Store, now: () => Date): Router {
   const router = new Router({ prefix: '/api/catalogue' });
   router.post('/import', async (ctx) => {
     const editId = ctx.get('x-edit-id') || `import-${now().toISOString()}`;
-    if (!ctx.is('text/csv', 'application/json'))
-      throw createError(415, 'takes text/csv or application/json');
+    if (!ctx.is('text/csv', 'application/json')) throw createError(415, 'takes text/csv or application/json');
     const body = ctx.req.pipe(limited());
     const checked = ctx.is('text/csv') ? await readCsv(body) : await readJson(body);
     if (!checked.ok)
@@ -46,10 +45,7 @@ const count = (faults: number): string => (faults === 1 ? 'one fault' : `${fault
 function shortened(faults: readonly Fault[]): Fault[] {
   const more = faults.length - MOST_FAULTS;
   if (more <= 0) return [...faults];
-  return [
-    ...faults.slice(0, MOST_FAULTS),
-    { path: '(file)', reason: `and ${more} more faults like these` },
-  ];
+  return [...faults.slice(0, MOST_FAULTS), { path: '(file)', reason: `and ${more} more faults like these` }];
 }
 
 function limited(): Transform {

@@ -194,4 +194,4 @@ function Grip({ label, text, now, least = 0, most, testID, at, onKeyDown, drag, 
       {children}
     </div>
   );
-} // prettier-ignore
+}

@@ -47,26 +47,13 @@ export function Canvas({ stage, labels, movable, wide }: CanvasProps) {
         </View>
       </View>
     );
-  return (
-    <OneView
-      name={shown}
-      stage={stage}
-      labels={labels}
-      movable={movable}
-      tabs={names}
-      onTab={setView}
-    />
-  );
+  return <OneView name={shown} stage={stage} labels={labels} movable={movable} tabs={names} onTab={setView} />;
 }
 
 function Framed({ children }: { children: React.ReactNode }) {
   const palette = usePalette();
   return (
-    <View
-      style={{ flex: 1, borderTopWidth: 1, borderRightWidth: 1, borderColor: palette.hairline }}
-    >
-      {children}
-    </View>
+    <View style={{ flex: 1, borderTopWidth: 1, borderRightWidth: 1, borderColor: palette.hairline }}>{children}</View>
   );
 }
 
@@ -144,13 +131,7 @@ function ViewTab({
   );
 }
 
-function Named({
-  name,
-  whole,
-  stage,
-  labels,
-  movable,
-}: Omit<OneProps, 'tabs' | 'onTab'> & { whole: boolean }) {
+function Named({ name, whole, stage, labels, movable }: Omit<OneProps, 'tabs' | 'onTab'> & { whole: boolean }) {
   switch (name) {
     case 'face':
       return <FaceView stage={stage} labels={labels} movable={movable} whole={whole} />;
@@ -239,16 +220,12 @@ function ScrewView() {
   const { screw } = useCanvas();
   const { screws, screwCheck } = plan.screen;
   const drawn = screw ?? screws?.find((s) => s.id === screwCheck?.chosen) ?? screwCheck?.misfits[0];
-  const scene = useMemo(
-    () => (drawn && screwCheck ? screwScene(drawn, screwCheck) : undefined),
-    [drawn, screwCheck],
-  );
+  const scene = useMemo(() => (drawn && screwCheck ? screwScene(drawn, screwCheck) : undefined), [drawn, screwCheck]);
   if (!scene || !drawn)
     return (
       <View style={{ flex: 1, padding: 16, paddingTop: 64 }}>
         <Txt>
-          The cut through the screw is drawn when a mount is picked, its bag is known, and the
-          insert has been measured.
+          The cut through the screw is drawn when a mount is picked, its bag is known, and the insert has been measured.
         </Txt>
       </View>
     );

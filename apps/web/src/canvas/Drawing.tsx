@@ -1,14 +1,7 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Units } from '@steddo/contract';
-import {
-  fitView,
-  placeLabels,
-  scaleBar,
-  type Box,
-  type Scene,
-  type View as SceneView,
-} from '@steddo/drawing';
+import { fitView, placeLabels, scaleBar, type Box, type Scene, type View as SceneView } from '@steddo/drawing';
 import { font, usePalette } from '../ui/tokens';
 import { MarkLabel } from './MarkLabel';
 import { Names } from './Names';
@@ -33,16 +26,7 @@ export interface DrawingProps {
 }
 
 /** A scene to scale: shapes, tape, names, a scale bar. */
-export function Drawing({
-  scene,
-  box,
-  label,
-  testID,
-  cornerPx = 96,
-  grips,
-  units,
-  over,
-}: DrawingProps) {
+export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units, over }: DrawingProps) {
   const palette = usePalette();
   const [size, setSize] = useState({ width: 0, height: 0 });
   const { width, height } = size;
@@ -97,21 +81,32 @@ const TABS_HIGH_PX = 36;
 
 const MOVING = new Set(['set', 'picture', 'plate', 'open', 'slot', 'hook', 'centre-line']);
 const ON_TOP = new Set([
-  'cover', 'hole', 'insert', 'arm', 'arm-hole', 'asked', 'settled', 'stud-mark', 'level-mark', 'odd-mark',
-  'live-mark', 'poke', 'poke-wood', 'look', 'look-met', 'ribbon', 'ribbon-ground', 'next-look', 'hazard-seen',
-]); // prettier-ignore
+  'cover',
+  'hole',
+  'insert',
+  'arm',
+  'arm-hole',
+  'asked',
+  'settled',
+  'stud-mark',
+  'level-mark',
+  'odd-mark',
+  'live-mark',
+  'poke',
+  'poke-wood',
+  'look',
+  'look-met',
+  'ribbon',
+  'ribbon-ground',
+  'next-look',
+  'hazard-seen',
+]);
 
-function tapeOn(
-  scene: Scene,
-  view: SceneView,
-  size: { width: number; height: number },
-  cornerPx: number,
-) {
+function tapeOn(scene: Scene, view: SceneView, size: { width: number; height: number }, cornerPx: number) {
   const holes = scene.shapes.flatMap((s) => (s.kind === 'cross' ? [view.toPx(s.x, s.y)] : []));
   // an outlet under the set and the plate's slots stay in sight
   const inSight = scene.shapes.flatMap((s) => {
-    if (s.kind === 'rect' && (s.role === 'cover' || s.role === 'slot' || s.role === 'plate'))
-      return [pxBox(s, view)];
+    if (s.kind === 'rect' && (s.role === 'cover' || s.role === 'slot' || s.role === 'plate')) return [pxBox(s, view)];
     if (s.kind === 'rect' && s.role === 'set') return [gripOf(s, view)];
     if (s.kind !== 'circle') return [];
     const { x, y, r } = s;
@@ -149,13 +144,7 @@ function ScaleBar({ view, width, units }: { view: SceneView; width: number; unit
   const long = bar.mm * view.scale;
   const x = width - 14 - long;
   return (
-    <g
-      stroke={palette.ink}
-      strokeWidth={1.4}
-      data-testid="scale-bar"
-      data-mm={bar.mm}
-      data-px={long}
-    >
+    <g stroke={palette.ink} strokeWidth={1.4} data-testid="scale-bar" data-mm={bar.mm} data-px={long}>
       <path d={`M${x} 9v8M${x} 13h${long}M${x + long} 9v8M${x + long / 2} 10.500v5`} fill="none" />
       <text
         x={x + long / 2}

@@ -23,10 +23,7 @@ export function FaceView({ stage, labels, movable, whole }: FaceProps) {
   const swung = useSwung(stage);
   const look = useWallLook(stage);
   const tool = useTool(stage);
-  const scene = useMemo(
-    () => faceScene(job, plan, labels, { swung, look }),
-    [job, plan, labels, swung, look],
-  );
+  const scene = useMemo(() => faceScene(job, plan, labels, { swung, look }), [job, plan, labels, swung, look]);
   // the view follows the wall and not the set, so that a dragged set moves under a standing wall
   const box = whole || stage === 'room' ? scene.bounds : frozenBox(scene.focus);
   const things = stage === 'room' && !readOnly;
@@ -37,9 +34,7 @@ export function FaceView({ stage, labels, movable, whole }: FaceProps) {
       units={job.units}
       label={`the wall, face on, to scale: ${describe(job.title, Boolean(plan.placement))}`}
       testID="face"
-      cornerPx={
-        stage === 'room' || stage === 'height' || stage === 'mount' || stage === 'reach' ? 270 : 96
-      }
+      cornerPx={stage === 'room' || stage === 'height' || stage === 'mount' || stage === 'reach' ? 270 : 96}
       grips={movable || things || tool !== undefined}
       over={(view) => (
         <>

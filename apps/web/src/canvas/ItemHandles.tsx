@@ -83,14 +83,14 @@ function ItemHandle({
   );
   const onKeyDown = (e: KeyboardEvent) => {
     const step = (e.shiftKey ? 10 : 1) * tape.divisionMm;
-    const by = { ArrowUp: [0, step], ArrowDown: [0, -step], ArrowLeft: [-step, 0], ArrowRight: [step, 0] }[e.key]; // prettier-ignore
+    const by = { ArrowUp: [0, step], ArrowDown: [0, -step], ArrowLeft: [-step, 0], ArrowRight: [step, 0] }[e.key];
     if (e.key === 'Enter') setHeld(item.id);
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
     const [dx = 0, dy = 0] = by;
     const { left, right, bottom, top } = item.box;
-    dispatch(item.move(job, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy })); // prettier-ignore
+    dispatch(item.move(job, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy }));
   };
   const a = view.toPx(item.box.left, item.box.top);
   const b = view.toPx(item.box.right, item.box.bottom);
@@ -130,9 +130,7 @@ function Guides({ guides, view }: { guides: readonly SnapGuide[]; view: SceneVie
       {guides.map((g) => {
         const { x, y } = view.toPx(g.at, g.at);
         const place =
-          g.axis === 'x'
-            ? { left: x, top: 0, bottom: 0, width: 1.5 }
-            : { top: y, left: 0, right: 0, height: 1.5 };
+          g.axis === 'x' ? { left: x, top: 0, bottom: 0, width: 1.5 } : { top: y, left: 0, right: 0, height: 1.5 };
         return (
           <div
             key={g.axis}

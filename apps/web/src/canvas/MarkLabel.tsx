@@ -6,9 +6,7 @@ export function MarkLabel({ label }: { label: PlacedLabel }) {
   const palette = usePalette();
   const { x, y, width, height, leader } = label;
   const step = height / 4;
-  const torn = [0, 1, 2, 3]
-    .map((i) => `L${x + width + (i % 2 === 0 ? 3 : 0)} ${y + (i + 0.5) * step}`)
-    .join('');
+  const torn = [0, 1, 2, 3].map((i) => `L${x + width + (i % 2 === 0 ? 3 : 0)} ${y + (i + 0.5) * step}`).join('');
   return (
     <g data-label={label.id} data-x={x} data-y={y} data-width={width} data-height={height}>
       {leader ? (

@@ -27,7 +27,7 @@ export function Names({
     if (!box) return [];
     put.push(box);
     return [{ ...box, name, id: s.id, line: s.kind === 'line' }];
-  }); // prettier-ignore
+  });
   return (
     <>
       {named.map((n) => (

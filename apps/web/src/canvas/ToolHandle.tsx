@@ -17,7 +17,10 @@ export function ToolHandle({ view, tool }: { view: SceneView; tool: Tool }) {
   const palette = usePalette();
   const start = useRef<Tool>(tool);
   const { width, height } = job.room.wall;
-  const within = (x: number, y: number) => ({ x: Math.min(width, Math.max(0, x)), y: Math.min(height, Math.max(0, y)) });
+  const within = (x: number, y: number) => ({
+    x: Math.min(width, Math.max(0, x)),
+    y: Math.min(height, Math.max(0, y)),
+  });
   const now = useRef(tool);
   now.current = tool;
   const moveTo = (from: Tool, x: number, y: number) => {
@@ -69,19 +72,46 @@ export function ToolHandle({ view, tool }: { view: SceneView; tool: Tool }) {
       data-y={tool.y}
       onKeyDown={onKeyDown}
       {...drag}
-      style={{ position: 'absolute', left: x - WIDE_PX / 2, top: y - 12, width: WIDE_PX, height: HIGH_PX, cursor: 'grab', touchAction: 'none', userSelect: 'none' }}
+      style={{
+        position: 'absolute',
+        left: x - WIDE_PX / 2,
+        top: y - 12,
+        width: WIDE_PX,
+        height: HIGH_PX,
+        cursor: 'grab',
+        touchAction: 'none',
+        userSelect: 'none',
+      }}
     >
       <svg width={WIDE_PX} height={HIGH_PX} aria-hidden="true" style={{ pointerEvents: 'none', display: 'block' }}>
         <path d={`M${WIDE_PX / 2} 0v12`} stroke={palette.action} strokeWidth={2} />
         <circle cx={WIDE_PX / 2} cy={12} r={3.5} fill={palette.sheet} stroke={palette.action} strokeWidth={2} />
-        <rect x={6} y={20} width={WIDE_PX - 12} height={HIGH_PX - 22} rx={9} fill={palette.raised} stroke={palette.ink} strokeWidth={2} />
-        <circle cx={WIDE_PX / 2} cy={36} r={8} fill={tool.lit ? palette.action : palette.sheet} stroke={palette.ink} strokeWidth={1.6} />
+        <rect
+          x={6}
+          y={20}
+          width={WIDE_PX - 12}
+          height={HIGH_PX - 22}
+          rx={9}
+          fill={palette.raised}
+          stroke={palette.ink}
+          strokeWidth={2}
+        />
+        <circle
+          cx={WIDE_PX / 2}
+          cy={36}
+          r={8}
+          fill={tool.lit ? palette.action : palette.sheet}
+          stroke={palette.ink}
+          strokeWidth={1.6}
+        />
         {tool.lit ? <path d={lampRays(WIDE_PX / 2, 36)} stroke={palette.action} strokeWidth={2} /> : null}
-        <text x={WIDE_PX / 2} y={62} textAnchor="middle" fontSize={12} fill={palette.ink} style={font.bold}>{toolName[tool.kind]}</text>
+        <text x={WIDE_PX / 2} y={62} textAnchor="middle" fontSize={12} fill={palette.ink} style={font.bold}>
+          {toolName[tool.kind]}
+        </text>
       </svg>
     </div>
   );
-} // prettier-ignore
+}
 
 /** Short strokes around a lamp that is lit, so that it is not only a colour. */
 const lampRays = (x: number, y: number): string =>

@@ -4,8 +4,7 @@ import type { Palette } from '../ui/tokens';
 const OUTLINES = {
   go: (x: number, y: number) => `M${x - 6} ${y}a6 6 0 1 0 12 0a6 6 0 1 0 -12 0`,
   caution: (x: number, y: number) => `M${x} ${y - 8}l8 8l-8 8l-8 -8z`,
-  stop: (x: number, y: number) =>
-    `M${x - 6} ${y - 6}h12v12h-12zM${x - 6} ${y - 6}l12 12M${x + 6} ${y - 6}l-12 12`,
+  stop: (x: number, y: number) => `M${x - 6} ${y - 6}h12v12h-12zM${x - 6} ${y - 6}l12 12M${x + 6} ${y - 6}l-12 12`,
 } as const;
 
 /** A hole by how sure it is: a ring go, a diamond mind, a crossed-out square stop; its place is the small cross. */
@@ -22,14 +21,7 @@ export function HoleView({
 }) {
   const ink = palette[shape.state];
   return (
-    <g
-      data-shape={shape.id}
-      data-x={shape.x}
-      data-y={shape.y}
-      data-state={shape.state}
-      stroke={ink}
-      strokeWidth={2}
-    >
+    <g data-shape={shape.id} data-x={shape.x} data-y={shape.y} data-state={shape.state} stroke={ink} strokeWidth={2}>
       <path d={OUTLINES[shape.state](x, y)} fill={palette.sheet} fillOpacity={0.7} />
       <path d={`M${x - 11} ${y}h22M${x} ${y - 11}v22`} strokeWidth={1.6} />
       <circle cx={x} cy={y} r={1.6} fill={ink} stroke="none" />

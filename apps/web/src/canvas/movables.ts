@@ -25,9 +25,7 @@ export function wallMovables(job: Job): Movable[] {
   });
   const items = (job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main');
   return [
-    ...(job.room.wall.zones ?? []).map((z) =>
-      entry(z.id, `room.wall.zones.${z.id}`, 'a part that differs', z),
-    ),
+    ...(job.room.wall.zones ?? []).map((z) => entry(z.id, `room.wall.zones.${z.id}`, 'a part that differs', z)),
     ...items.map((o) => entry(o.id, `room.objects.${o.id}`, o.name ?? itemName(o.kind), o)),
   ];
 }
@@ -68,7 +66,7 @@ function personMovable(v: Viewer, middle: number): Movable[] {
       }),
       where: (say) => `${say.length(distance)} from the wall, ${say.length(x)} from the left`,
     },
-  ]; // prettier-ignore
+  ];
 }
 
 /** Nobody sits in the wall. */

@@ -38,13 +38,7 @@ function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette
   if (shape.kind === 'rect') {
     const a = view.toPx(shape.left, shape.top);
     const b = view.toPx(shape.right, shape.bottom);
-    return (
-      <RectView
-        shape={shape}
-        px={{ x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }}
-        palette={palette}
-      />
-    );
+    return <RectView shape={shape} px={{ x: a.x, y: a.y, w: b.x - a.x, h: b.y - a.y }} palette={palette} />;
   }
   if (shape.kind === 'line') {
     const a = view.toPx(shape.x1, shape.y1);
@@ -66,14 +60,7 @@ function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette
     );
   if (shape.kind === 'cross-hair')
     return (
-      <g
-        data-shape={shape.id}
-        data-x={shape.x}
-        data-y={shape.y}
-        stroke={palette.action}
-        fill="none"
-        strokeWidth={2.6}
-      >
+      <g data-shape={shape.id} data-x={shape.x} data-y={shape.y} stroke={palette.action} fill="none" strokeWidth={2.6}>
         <circle cx={x} cy={y} r={9} />
         <path d={`M${x - 16} ${y}h9M${x + 7} ${y}h9M${x} ${y - 16}v9M${x} ${y + 7}v9`} />
       </g>
@@ -81,15 +68,7 @@ function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette
   return <HoleView shape={shape} x={x} y={y} palette={palette} />;
 }
 
-function RectView({
-  shape,
-  px,
-  palette,
-}: {
-  shape: Extract<Shape, { kind: 'rect' }>;
-  px: Px;
-  palette: Palette;
-}) {
+function RectView({ shape, px, palette }: { shape: Extract<Shape, { kind: 'rect' }>; px: Px; palette: Palette }) {
   const { x, y, w, h } = px;
   const box = { x, y, width: w, height: h };
   const tag = {
@@ -121,16 +100,7 @@ function RectView({
         </g>
       );
     case 'cover':
-      return (
-        <rect
-          {...box}
-          {...tag}
-          fill="none"
-          stroke={palette.soft}
-          strokeWidth={1.2}
-          strokeDasharray={DASH}
-        />
-      );
+      return <rect {...box} {...tag} fill="none" stroke={palette.soft} strokeWidth={1.2} strokeDasharray={DASH} />;
     case 'set':
       return (
         <g>
@@ -141,16 +111,7 @@ function RectView({
     case 'picture':
       return <rect {...box} fill="none" stroke={palette.soft} strokeWidth={0.8} />;
     case 'plate':
-      return (
-        <rect
-          {...box}
-          {...tag}
-          fill="none"
-          stroke={palette.ink}
-          strokeWidth={1.6}
-          strokeDasharray={DASH}
-        />
-      );
+      return <rect {...box} {...tag} fill="none" stroke={palette.ink} strokeWidth={1.6} strokeDasharray={DASH} />;
     case 'open':
       return <rect {...box} fill="none" stroke={palette.hairline} />;
     case 'cut':
@@ -168,30 +129,13 @@ function RectView({
         </g>
       );
     case 'slot':
-      return (
-        <rect
-          {...box}
-          {...tag}
-          rx={h / 2}
-          fill={palette.sheet}
-          stroke={palette.soft}
-          strokeWidth={1}
-        />
-      );
+      return <rect {...box} {...tag} rx={h / 2} fill={palette.sheet} stroke={palette.soft} strokeWidth={1} />;
     default:
       return <rect {...box} {...tag} {...pencil(shape.role, palette)} />;
   }
 }
 
-function PolyView({
-  shape,
-  view,
-  palette,
-}: {
-  shape: Extract<Shape, { kind: 'poly' }>;
-  view: View;
-  palette: Palette;
-}) {
+function PolyView({ shape, view, palette }: { shape: Extract<Shape, { kind: 'poly' }>; view: View; palette: Palette }) {
   const points = shape.points.map(([x, y]) => view.toPx(x, y));
   const d = points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
   return (
@@ -205,15 +149,7 @@ function PolyView({
 }
 
 /** Many outlines filled as one; what few see is hatched, not only paler. */
-function AreaView({
-  shape,
-  view,
-  palette,
-}: {
-  shape: Extract<Shape, { kind: 'area' }>;
-  view: View;
-  palette: Palette;
-}) {
+function AreaView({ shape, view, palette }: { shape: Extract<Shape, { kind: 'area' }>; view: View; palette: Palette }) {
   const d = useMemo(
     () =>
       shape.polygons
@@ -263,11 +199,7 @@ interface LinePx {
   y2: number;
 }
 
-function LineView({
-  shape,
-  palette,
-  ...at
-}: LinePx & { shape: Extract<Shape, { kind: 'line' }>; palette: Palette }) {
+function LineView({ shape, palette, ...at }: LinePx & { shape: Extract<Shape, { kind: 'line' }>; palette: Palette }) {
   const line = { ...at, 'data-shape': shape.id };
   switch (shape.role) {
     case 'floor':
@@ -324,7 +256,5 @@ const HATCH_PX = 12;
 
 function hatch({ x1, x2, y1 }: LinePx): string {
   const count = Math.max(0, Math.floor((x2 - x1) / HATCH_PX));
-  return Array.from({ length: count }, (_, i) => `M${x1 + i * HATCH_PX + 8} ${y1 + 2}l-7 7`).join(
-    '',
-  );
+  return Array.from({ length: count }, (_, i) => `M${x1 + i * HATCH_PX + 8} ${y1 + 2}l-7 7`).join('');
 }

@@ -14,10 +14,7 @@ export interface DragHandlers {
 const SLOP_PX = 3;
 
 /** Dragging on pointer events with capture; the element's parent has `touch-action: none`. */
-export function useDrag(
-  { onMove, onDone, onCancel, onTap, onDown }: DragHandlers,
-  enabled: boolean,
-) {
+export function useDrag({ onMove, onDone, onCancel, onTap, onDown }: DragHandlers, enabled: boolean) {
   const start = useRef<{ x: number; y: number; id: number; moved: boolean } | undefined>(undefined);
   const delta = (e: PointerEvent) => ({
     dx: e.clientX - (start.current?.x ?? 0),

@@ -38,10 +38,7 @@ describe('sending a room', () => {
   });
   it.each([
     ['a server that fails', () => answer(500, { error: 'internal', message: 'm' })],
-    [
-      'no network',
-      () => jest.spyOn(globalThis, 'fetch').mockRejectedValueOnce(new TypeError('down')),
-    ],
+    ['no network', () => jest.spyOn(globalThis, 'fetch').mockRejectedValueOnce(new TypeError('down'))],
     ['an answer that is not ours', () => answer(200, { hello: 'world' })],
     [
       'a page in place of an answer',

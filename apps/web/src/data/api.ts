@@ -65,8 +65,7 @@ export async function sendRoom(id: string, save: SaveRequest): Promise<SendResul
     });
     const body: unknown = await response.json();
     if (response.ok) return { kind: 'sent', version: valid(api.savedReply)(body).version };
-    if (response.status === 409)
-      return { kind: 'stale', theirs: valid(api.staleReply)(body).theirs };
+    if (response.status === 409) return { kind: 'stale', theirs: valid(api.staleReply)(body).theirs };
     if (response.status >= 500) return { kind: 'offline' };
     const reply = valid(api.errorReply)(body);
     return { kind: 'refused', message: reply.message, faults: reply.faults ?? [] };
@@ -98,8 +97,7 @@ export async function fetchHistory(id: string): Promise<MountHistory['versions']
   return valid(api.mountHistory)(await response.json()).versions;
 }
 
-export type ImportResult =
-  { kind: 'taken'; mounts: number } | { kind: 'refused'; message: string; faults: Fault[] };
+export type ImportResult = { kind: 'taken'; mounts: number } | { kind: 'refused'; message: string; faults: Fault[] };
 
 /** A file of twenty thousand mounts takes longer than anything else that is sent. */
 const IMPORT_PATIENCE_MS = 120_000;

@@ -75,11 +75,7 @@ export function openLocalStore(name = 'steddo'): LocalStore {
   };
 }
 
-async function saveRoom(
-  db: IDBPDatabase<Schema>,
-  room: LocalRoom,
-  send?: OutboxEntry,
-): Promise<void> {
+async function saveRoom(db: IDBPDatabase<Schema>, room: LocalRoom, send?: OutboxEntry): Promise<void> {
   const tx = db.transaction(['rooms', 'outbox'], 'readwrite', { durability: 'strict' });
   const known = await tx.objectStore('rooms').get(room.id);
   const serverVersion = Math.max(room.serverVersion, known?.serverVersion ?? 0);
@@ -88,11 +84,7 @@ async function saveRoom(
   await tx.done;
 }
 
-async function markSent(
-  db: IDBPDatabase<Schema>,
-  entry: OutboxEntry,
-  version: number,
-): Promise<void> {
+async function markSent(db: IDBPDatabase<Schema>, entry: OutboxEntry, version: number): Promise<void> {
   const tx = db.transaction(['rooms', 'outbox'], 'readwrite', { durability: 'strict' });
   if (entry.seq !== undefined) await tx.objectStore('outbox').delete(entry.seq);
   const room = await tx.objectStore('rooms').get(entry.roomId);

@@ -44,9 +44,7 @@ export class OwnMounts {
 
   open(): Promise<void> {
     this.opened ??= this.parts.store.kept(KEY).then((kept) => {
-      this.edits = (Array.isArray(kept) ? (kept as MountEdit[]) : []).filter(
-        (e) => checkFile(format, e.mount).ok,
-      );
+      this.edits = (Array.isArray(kept) ? (kept as MountEdit[]) : []).filter((e) => checkFile(format, e.mount).ok);
       this.changed();
     });
     return this.opened;

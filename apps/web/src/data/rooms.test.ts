@@ -42,10 +42,7 @@ function bench() {
     loseAnswers: 0,
     seen: new Map<string, number>(),
   };
-  const send = async (
-    _id: string,
-    save: { editId: string; baseVersion: number; job: Job },
-  ): Promise<SendResult> => {
+  const send = async (_id: string, save: { editId: string; baseVersion: number; job: Job }): Promise<SendResult> => {
     if (!server.up) return { kind: 'offline' };
     const again = server.seen.get(save.editId);
     if (again !== undefined) return { kind: 'sent', version: again };
@@ -70,8 +67,7 @@ function bench() {
     new Rooms({
       store,
       send,
-      fetchRoom: async () =>
-        server.up ? (server.job ? summary() : undefined) : Promise.reject(new Error('down')),
+      fetchRoom: async () => (server.up ? (server.job ? summary() : undefined) : Promise.reject(new Error('down'))),
       newId: () => `id-${++ids}`,
       later: (work) => retries.push(work),
     });
@@ -134,9 +130,7 @@ describe('rooms', () => {
     const rooms = b.make();
     const id = await rooms.create(newRoom('one', 'metric'));
     const before = rooms.get(id)!.job;
-    expect(rooms.dispatch(id, { do: 'put', path: 'screen.mass', value: -4 })).toMatchObject([
-      { path: 'screen.mass' },
-    ]);
+    expect(rooms.dispatch(id, { do: 'put', path: 'screen.mass', value: -4 })).toMatchObject([{ path: 'screen.mass' }]);
     expect(rooms.get(id)!.job).toBe(before);
   });
   it('two versions: keep mine saves on top of theirs', async () => {

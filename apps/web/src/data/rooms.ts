@@ -1,18 +1,5 @@
-import {
-  checkFile,
-  job as jobFormat,
-  type Fault,
-  type Job,
-  type RoomSummary,
-} from '@steddo/contract';
-import {
-  EMPTY_HISTORY,
-  edit,
-  replaceJob,
-  stepHistory,
-  type Command,
-  type Step,
-} from '@steddo/core';
+import { checkFile, job as jobFormat, type Fault, type Job, type RoomSummary } from '@steddo/contract';
+import { EMPTY_HISTORY, edit, replaceJob, stepHistory, type Command, type Step } from '@steddo/core';
 import type { SendResult } from './api';
 import type { LocalRoom, LocalStore } from './localStore';
 import { Retry } from './retry';
@@ -31,10 +18,7 @@ export interface RoomState extends LocalRoom {
 
 export interface RoomsParts {
   store: LocalStore;
-  send: (
-    id: string,
-    save: { editId: string; baseVersion: number; touched: string[]; job: Job },
-  ) => Promise<SendResult>;
+  send: (id: string, save: { editId: string; baseVersion: number; touched: string[]; job: Job }) => Promise<SendResult>;
   fetchRoom: (id: string) => Promise<RoomSummary | undefined>;
   newId: () => string;
   later: (work: () => void, ms: number) => void;
@@ -174,8 +158,7 @@ export class Rooms {
     const state = this.states.get(id);
     const checked = checkFile(jobFormat, step.job);
     if (!state || !checked.ok) return checked.ok ? [] : checked.faults;
-    const sync =
-      state.sync.kind === 'stale' ? state.sync : ({ kind: 'sending', waiting: 1 } as const);
+    const sync = state.sync.kind === 'stale' ? state.sync : ({ kind: 'sending', waiting: 1 } as const);
     this.set(id, { ...state, job: step.job, history: step.history, sync });
     void this.write(id, step.touched, step.job);
     return [];
@@ -186,18 +169,14 @@ export class Rooms {
     if (!state) return Promise.resolve();
     const { history, serverVersion } = state;
     const entry = { roomId: id, editId: this.parts.newId(), touched, job };
-    const write = this.writes.then(() =>
-      this.parts.store.save({ id, job, history, serverVersion }, entry),
-    );
+    const write = this.writes.then(() => this.parts.store.save({ id, job, history, serverVersion }, entry));
     this.writes = write.catch(() => undefined);
     return write.then(this.flush);
   }
 
   private async sendAll(): Promise<void> {
     const { store, send } = this.parts;
-    const stuck = new Set(
-      [...this.states.values()].filter((s) => s.sync.kind === 'stale').map((s) => s.id),
-    );
+    const stuck = new Set([...this.states.values()].filter((s) => s.sync.kind === 'stale').map((s) => s.id));
     for (;;) {
       const entry = await store.nextToSend(stuck);
       if (!entry) return;

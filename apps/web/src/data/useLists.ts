@@ -18,15 +18,12 @@ export function useRoomList(): { rooms: ListedRoom[]; loading: boolean; noServer
   });
   const local = useSWR('local-rooms', async () => {
     const all = await localStore.rooms();
-    return Promise.all(
-      all.map(async (r) => ({ ...r, waiting: (await localStore.waiting(r.id)) > 0 })),
-    );
+    return Promise.all(all.map(async (r) => ({ ...r, waiting: (await localStore.waiting(r.id)) > 0 })));
   });
   const merged = new Map<string, ListedRoom>();
   for (const r of remote.data ?? []) merged.set(r.id, { id: r.id, job: r.job, waiting: false });
   for (const r of local.data ?? [])
-    if (r.waiting || !merged.has(r.id))
-      merged.set(r.id, { id: r.id, job: r.job, waiting: r.waiting });
+    if (r.waiting || !merged.has(r.id)) merged.set(r.id, { id: r.id, job: r.job, waiting: r.waiting });
   return {
     rooms: [...merged.values()],
     loading: remote.data === undefined && !remote.error && (local.data ?? []).length === 0,

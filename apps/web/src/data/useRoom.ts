@@ -31,10 +31,7 @@ export function useEditTurn(id: string): EditTurn {
   useEffect(() => {
     if (!navigator.locks) return;
     const leave = new AbortController();
-    const patience = setTimeout(
-      () => setTurn((t) => (t === 'asking' ? 'elsewhere' : t)),
-      ASKING_MS,
-    );
+    const patience = setTimeout(() => setTurn((t) => (t === 'asking' ? 'elsewhere' : t)), ASKING_MS);
     let release = () => {};
     const held = new Promise<void>((resolve) => (release = resolve));
     navigator.locks

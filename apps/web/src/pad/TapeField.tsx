@@ -10,15 +10,7 @@ import type { Field } from './fields';
 import { usePad } from './PadContext';
 
 /** A row of fields, each opening the tape pad; the pad walks along them. */
-export function TapeFields({
-  fields,
-  from = 0,
-  to,
-}: {
-  fields: Field[];
-  from?: number;
-  to?: number;
-}) {
+export function TapeFields({ fields, from = 0, to }: { fields: Field[]; from?: number; to?: number }) {
   const { open } = usePad();
   return (
     <>
@@ -73,12 +65,7 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
         {value === undefined ? (
           <Txt soft>measure</Txt>
         ) : kind === 'length' && !field.alwaysMm ? (
-          <TapeValue
-            mm={value}
-            tape={tape}
-            size={size.figure}
-            color={field.guess ? palette.soft : undefined}
-          />
+          <TapeValue mm={value} tape={tape} size={size.figure} color={field.guess ? palette.soft : undefined} />
         ) : (
           <Txt kind="figure" color={field.guess ? palette.soft : undefined}>
             {words}

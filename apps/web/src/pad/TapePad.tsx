@@ -49,10 +49,7 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
     >
       <Display field={field} entry={entry} onEnter={take} onClose={close} />
       {entry.error ? (
-        <Fault
-          entry={entry}
-          take={() => entry.perhaps && entry.commit(entry.perhaps.value) && close()}
-        />
+        <Fault entry={entry} take={() => entry.perhaps && entry.commit(entry.perhaps.value) && close()} />
       ) : null}
       <Keys field={field} entry={entry} />
       <View style={{ flexDirection: 'row', gap: GAP }}>
@@ -67,9 +64,7 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
           onPress={() => entry.nudge(1)}
         />
         <Key label="done" onPress={done} quiet />
-        {isLast ? null : (
-          <NextKey onPress={take} name={opened?.fields[opened.index + 1]?.label ?? ''} />
-        )}
+        {isLast ? null : <NextKey onPress={take} name={opened?.fields[opened.index + 1]?.label ?? ''} />}
       </View>
     </View>
   );
@@ -120,12 +115,7 @@ function Display({
         />
       </View>
       {units.length > 1 ? (
-        <Key
-          label={`unit ${entry.unit}, change`}
-          shown={entry.unit}
-          onPress={entry.nextUnit}
-          narrow
-        />
+        <Key label={`unit ${entry.unit}, change`} shown={entry.unit} onPress={entry.nextUnit} narrow />
       ) : (
         <Txt kind="bold">{entry.unit === 'deg' ? '°' : entry.unit}</Txt>
       )}
@@ -137,18 +127,13 @@ function Display({
 function Fault({ entry, take }: { entry: PadEntry; take: () => void }) {
   const palette = usePalette();
   return (
-    <View
-      role="alert"
-      style={{ paddingHorizontal: 8, flexDirection: 'row', alignItems: 'center', gap: 8 }}
-    >
+    <View role="alert" style={{ paddingHorizontal: 8, flexDirection: 'row', alignItems: 'center', gap: 8 }}>
       <View style={{ flex: 1 }}>
         <Txt kind="small" color={palette.stop} testID="pad-error">
           {entry.error}
         </Txt>
       </View>
-      {entry.perhaps ? (
-        <Key label={`take it as ${entry.perhaps.unit}`} onPress={take} narrow />
-      ) : null}
+      {entry.perhaps ? <Key label={`take it as ${entry.perhaps.unit}`} onPress={take} narrow /> : null}
     </View>
   );
 }

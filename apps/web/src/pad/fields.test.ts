@@ -52,12 +52,19 @@ describe('what is typed', () => {
 });
 
 describe('forces', () => {
-  const rating: Field = { path: 'anchors.a.tension', label: 'rating', kind: 'force', min: 0.1, max: 100_000, command: () => ({ do: 'all', commands: [] }) }; // prettier-ignore
+  const rating: Field = {
+    path: 'anchors.a.tension',
+    label: 'rating',
+    kind: 'force',
+    min: 0.1,
+    max: 100_000,
+    command: () => ({ do: 'all', commands: [] }),
+  };
   it('are newtons in the file, pounds as typed where that is the unit', () => {
     expect(readTyped('225', rating, 'lb', say)).toMatchObject({ ok: true, value: expect.closeTo(1000.85, 2) });
     expect(readTyped('1000 N', rating, 'lb', say)).toMatchObject({ ok: true, value: 1000 });
     expect(readTyped('1000', rating, 'N', say)).toMatchObject({ ok: true, value: 1000 });
     expect(readTyped('strong', rating, 'N', say).ok).toBe(false);
     expect(asTyped(1000.85, rating, 'lb')).toBe('225');
-  }); // prettier-ignore
+  });
 });

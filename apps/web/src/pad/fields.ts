@@ -33,8 +33,7 @@ export interface Field {
 }
 
 export type Typed =
-  | { ok: true; value: number }
-  | { ok: false; reason: string; perhaps?: { value: number; unit: LengthUnit } };
+  { ok: true; value: number } | { ok: false; reason: string; perhaps?: { value: number; unit: LengthUnit } };
 
 /** The unit that a bare number is in. */
 export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg' | 'x' | 'N';
@@ -82,13 +81,7 @@ const AMOUNT_UNITS: Record<Exclude<Field['kind'], 'length'>, string[]> = {
 
 const plain = (value: number): string => rounded(value, 3);
 const amountWords = (field: Field, say: Say) =>
-  field.kind === 'mass'
-    ? say.mass
-    : field.kind === 'force'
-      ? say.force
-      : field.kind === 'count'
-        ? plain
-        : say.degrees;
+  field.kind === 'mass' ? say.mass : field.kind === 'force' ? say.force : field.kind === 'count' ? plain : say.degrees;
 
 function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typed {
   const read = parseTape(text, {
@@ -98,8 +91,7 @@ function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typ
     atMostMm: field.max,
   });
   if (read.ok) return { ok: true, value: read.mm };
-  const example =
-    unit === 'mm' ? '1483' : unit === 'cm' ? '148.3' : unit === 'ft' ? '4\' 10 3/8"' : '58 3/8';
+  const example = unit === 'mm' ? '1483' : unit === 'cm' ? '148.3' : unit === 'ft' ? '4\' 10 3/8"' : '58 3/8';
   const reason = tapeFaultText(read.fault, say, example);
   const { fault } = read;
   const perhaps =
@@ -111,11 +103,9 @@ function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typ
 
 /** A value as it would be typed, without its unit. */
 export function asTyped(value: number, field: Field, unit: EntryUnit): string {
-  if (unit === 'lb')
-    return rounded(field.kind === 'force' ? value / N_PER_POUND : fromKg(value, 'lb'), 2);
+  if (unit === 'lb') return rounded(field.kind === 'force' ? value / N_PER_POUND : fromKg(value, 'lb'), 2);
   if (unit === 'kg' || unit === 'deg' || unit === 'x' || unit === 'N') return rounded(value, 3);
-  if (unit === 'mm' || unit === 'cm' || unit === 'm')
-    return rounded(fromMm(value, unit), unit === 'mm' ? 1 : 2);
+  if (unit === 'mm' || unit === 'cm' || unit === 'm') return rounded(fromMm(value, unit), unit === 'mm' ? 1 : 2);
   const tape: TapeStyle = { unit, divisionMm: 25.4 / 16 };
   const text = formatTape(value, tape);
   return unit === 'in' ? text.replace(/ in$/, '') : text;

@@ -24,11 +24,11 @@ describe('pad keys', () => {
     expect(typed('5', 'sign', 'sign')).toBe('5');
   });
   it('only inches have fraction keys', () => {
-    expect([
-      hasFractions('in'),
-      hasFractions('ft'),
-      hasFractions('mm'),
-      hasFractions('lb'),
-    ]).toEqual([true, true, false, false]);
+    expect([hasFractions('in'), hasFractions('ft'), hasFractions('mm'), hasFractions('lb')]).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ]);
   });
 });

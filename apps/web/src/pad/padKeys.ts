@@ -16,9 +16,7 @@ const FRACTION_AT_END = /\s*\d+\/\d+$/;
 export function press(pad: PadText, key: string): PadText {
   if (key === 'back') {
     if (pad.fresh) return { text: '', fresh: false };
-    const shorter = FRACTION_AT_END.test(pad.text)
-      ? pad.text.replace(FRACTION_AT_END, '')
-      : pad.text.slice(0, -1);
+    const shorter = FRACTION_AT_END.test(pad.text) ? pad.text.replace(FRACTION_AT_END, '') : pad.text.slice(0, -1);
     return { text: shorter.trimEnd(), fresh: false };
   }
   const before = pad.fresh ? '' : pad.text;
@@ -26,8 +24,7 @@ export function press(pad: PadText, key: string): PadText {
     const text = pad.text.startsWith('-') ? pad.text.slice(1) : `-${pad.text}`;
     return { text, fresh: pad.fresh };
   }
-  if (key.includes('/'))
-    return { text: `${before.replace(FRACTION_AT_END, '')} ${key}`.trim(), fresh: false };
+  if (key.includes('/')) return { text: `${before.replace(FRACTION_AT_END, '')} ${key}`.trim(), fresh: false };
   if (FRACTION_AT_END.test(before)) return { text: before, fresh: false };
   return { text: before + key, fresh: false };
 }

@@ -1,16 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { useRoomContext } from '../features/room/RoomContext';
 import { localStore } from '../data/shared';
-import {
-  asTyped,
-  readTyped,
-  stepOf,
-  unitAtStart,
-  unitsFor,
-  type EntryUnit,
-  type Field,
-  type Typed,
-} from './fields';
+import { asTyped, readTyped, stepOf, unitAtStart, unitsFor, type EntryUnit, type Field, type Typed } from './fields';
 import { press, type PadText } from './padKeys';
 
 /** What is being typed into a field; kept as a draft on the device until it is taken. */
@@ -97,6 +88,4 @@ export function usePadEntry(field: Field): PadEntry {
 }
 
 const initial = (field: Field, unit: EntryUnit): PadText =>
-  field.value === undefined
-    ? { text: '', fresh: true }
-    : { text: asTyped(field.value, field, unit), fresh: true };
+  field.value === undefined ? { text: '', fresh: true } : { text: asTyped(field.value, field, unit), fresh: true };

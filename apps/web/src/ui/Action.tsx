@@ -31,9 +31,7 @@ export function Action({ label, onPress, icon, quiet, disabled, testID }: Action
         paddingHorizontal: 16,
       }}
     >
-      <View
-        style={{ flexDirection: 'row', gap: 10, alignItems: 'center', justifyContent: 'center' }}
-      >
+      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center', justifyContent: 'center' }}>
         <Txt color={ink} style={{ ...font.bold, fontSize: size.text + 2 }}>
           {label}
         </Txt>

@@ -68,4 +68,4 @@ export function BottomSheet({
 }
 
 /** On the window itself; React Native's types do not know it, its web target does. */
-const FIXED = { position: 'fixed', inset: 0, zIndex: 20, justifyContent: 'flex-end' } as unknown as ViewStyle; // prettier-ignore
+const FIXED = { position: 'fixed', inset: 0, zIndex: 20, justifyContent: 'flex-end' } as unknown as ViewStyle;

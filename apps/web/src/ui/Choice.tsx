@@ -12,13 +12,7 @@ export interface ChoiceProps<T extends string> {
 }
 
 /** A few words to choose one from, in a row that scrolls. */
-export function Choice<T extends string>({
-  label,
-  options,
-  value,
-  onChoose,
-  disabled,
-}: ChoiceProps<T>) {
+export function Choice<T extends string>({ label, options, value, onChoose, disabled }: ChoiceProps<T>) {
   const palette = usePalette();
   return (
     <View style={{ borderBottomWidth: 1, borderBottomColor: palette.hairline, paddingVertical: 2 }}>

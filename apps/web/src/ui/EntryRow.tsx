@@ -48,14 +48,7 @@ export function EntryRow(props: EntryRowProps) {
             <Icon name={open ? 'up' : 'down'} />
           </View>
         </Tap>
-        {onRemove ? (
-          <IconTap
-            icon="trash"
-            label={`take ${title} away`}
-            disabled={disabled}
-            onPress={onRemove}
-          />
-        ) : null}
+        {onRemove ? <IconTap icon="trash" label={`take ${title} away`} disabled={disabled} onPress={onRemove} /> : null}
       </View>
       {open ? children : null}
     </View>

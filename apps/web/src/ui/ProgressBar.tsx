@@ -4,15 +4,7 @@ import { usePalette } from './tokens';
 import { Txt } from './Txt';
 
 /** How far a long piece of work is, with a way to call it off. */
-export function ProgressBar({
-  share,
-  label,
-  onCancel,
-}: {
-  share: number;
-  label: string;
-  onCancel?: () => void;
-}) {
+export function ProgressBar({ share, label, onCancel }: { share: number; label: string; onCancel?: () => void }) {
   const palette = usePalette();
   const percent = Math.round(Math.min(1, Math.max(0, share)) * 100);
   return (
@@ -32,18 +24,11 @@ export function ProgressBar({
             borderColor: palette.hairline,
           }}
         >
-          <View
-            style={{ height: '100%', width: `${percent}%`, backgroundColor: palette.tapeEdge }}
-          />
+          <View style={{ height: '100%', width: `${percent}%`, backgroundColor: palette.tapeEdge }} />
         </View>
       </View>
       {onCancel ? (
-        <Tap
-          label={`stop: ${label}`}
-          testID="cancel-work"
-          onPress={onCancel}
-          style={{ paddingHorizontal: 10 }}
-        >
+        <Tap label={`stop: ${label}`} testID="cancel-work" onPress={onCancel} style={{ paddingHorizontal: 10 }}>
           <Txt style={{ textDecorationLine: 'underline' }}>stop</Txt>
         </Tap>
       ) : null}

@@ -4,17 +4,7 @@ import { font, usePalette } from './tokens';
 import { Txt } from './Txt';
 
 /** A length as it stands on the tape: whole inches with the fraction stacked beside it. */
-export function TapeValue({
-  mm,
-  tape,
-  size,
-  color,
-}: {
-  mm: number;
-  tape: TapeStyle;
-  size: number;
-  color?: string;
-}) {
+export function TapeValue({ mm, tape, size, color }: { mm: number; tape: TapeStyle; size: number; color?: string }) {
   const palette = usePalette();
   const ink = color ?? palette.ink;
   const parts = tapeParts(mm, tape);

@@ -22,16 +22,7 @@ const STYLES: Record<NonNullable<TxtProps['kind']>, TextStyle> = {
 };
 
 /** Words in the app's type. */
-export function Txt({
-  children,
-  kind = 'text',
-  soft,
-  color,
-  lines,
-  style,
-  level,
-  testID,
-}: TxtProps) {
+export function Txt({ children, kind = 'text', soft, color, lines, style, level, testID }: TxtProps) {
   const palette = usePalette();
   const heading = level ? ({ role: 'heading', 'aria-level': level } as const) : {};
   return (

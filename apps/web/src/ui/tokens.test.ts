@@ -14,10 +14,25 @@ function contrast(a: string, b: string): number {
 }
 
 const PAIRS: [keyof Palette, keyof Palette][] = [
-  ['ink', 'ground'], ['ink', 'raised'], ['ink', 'sheet'], ['soft', 'ground'], ['soft', 'raised'], ['soft', 'sheet'],
-  ['onAction', 'action'], ['onTape', 'tape'], ['go', 'ground'], ['caution', 'ground'], ['stop', 'ground'],
-  ['caution', 'sheet'], ['stop', 'sheet'], ['stop', 'raised'], ['onVerdict', 'go'], ['onVerdict', 'caution'], ['onVerdict', 'stop'], ['action', 'ground'],
-]; // prettier-ignore
+  ['ink', 'ground'],
+  ['ink', 'raised'],
+  ['ink', 'sheet'],
+  ['soft', 'ground'],
+  ['soft', 'raised'],
+  ['soft', 'sheet'],
+  ['onAction', 'action'],
+  ['onTape', 'tape'],
+  ['go', 'ground'],
+  ['caution', 'ground'],
+  ['stop', 'ground'],
+  ['caution', 'sheet'],
+  ['stop', 'sheet'],
+  ['stop', 'raised'],
+  ['onVerdict', 'go'],
+  ['onVerdict', 'caution'],
+  ['onVerdict', 'stop'],
+  ['action', 'ground'],
+];
 
 describe.each([
   ['light', light],

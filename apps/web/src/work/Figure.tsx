@@ -23,14 +23,7 @@ export interface FigureProps {
 }
 
 /** A number that opens its working. */
-export function Figure({
-  label,
-  working,
-  size = sizes.figure,
-  after,
-  as = 'tape',
-  hideLabel,
-}: FigureProps) {
+export function Figure({ label, working, size = sizes.figure, after, as = 'tape', hideLabel }: FigureProps) {
   const { say, tape, job } = useRoomContext();
   const palette = usePalette();
   const guess = restsOnGuess(working, job.guessed ?? []);
@@ -66,12 +59,7 @@ export function Figure({
           }}
         >
           {isTape ? (
-            <TapeValue
-              mm={shown.value}
-              tape={tape}
-              size={size}
-              {...(guess ? { color: palette.soft } : {})}
-            />
+            <TapeValue mm={shown.value} tape={tape} size={size} {...(guess ? { color: palette.soft } : {})} />
           ) : (
             <Txt style={{ ...font.figure, fontSize: size, lineHeight: size * 1.3 }}>{words}</Txt>
           )}
@@ -82,11 +70,7 @@ export function Figure({
   );
 }
 
-function shownText(
-  working: Working,
-  as: FigureProps['as'],
-  say: ReturnType<typeof useRoomContext>['say'],
-): string {
+function shownText(working: Working, as: FigureProps['as'], say: ReturnType<typeof useRoomContext>['say']): string {
   if (as === 'bit') return bitText(working.value, say);
   if (as === 'small') return `${Math.round(working.value * 10) / 10} mm`;
   if (as === 'percent') return `${Math.floor(working.value * 100)} in 100`;

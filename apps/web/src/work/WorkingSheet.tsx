@@ -49,12 +49,7 @@ function WorkingNode({ working, say, depth }: { working: Working; say: Say; dept
           expanded={open}
           onPress={() => setOpen(!open)}
         >
-          <Row
-            name={termOf(working.label)}
-            value={shown}
-            note={op ? opWord[op] : ''}
-            icon={open ? 'up' : 'down'}
-          />
+          <Row name={termOf(working.label)} value={shown} note={op ? opWord[op] : ''} icon={open ? 'up' : 'down'} />
         </Tap>
       ) : (
         <View style={{ minHeight: 40, justifyContent: 'center' }}>
@@ -66,9 +61,7 @@ function WorkingNode({ working, say, depth }: { working: Working; say: Say; dept
           />
         </View>
       )}
-      {open
-        ? terms?.map((t, i) => <WorkingNode key={i} working={t} say={say} depth={depth + 1} />)
-        : null}
+      {open ? terms?.map((t, i) => <WorkingNode key={i} working={t} say={say} depth={depth + 1} />) : null}
     </View>
   );
 }

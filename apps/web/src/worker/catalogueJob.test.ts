@@ -14,7 +14,7 @@ describe('the ranking in the worker', () => {
     const all = await ranking.page(mounts, guestRoom, ALL, always, nothing);
     const order = rankMounts(mounts, guestRoom).map((r) => r.id);
     expect(all!.ranked.map((r) => r.id)).toEqual(order);
-    const second = await ranking.page(mounts, guestRoom, { ...ALL, from: 5, count: 4 }, always, nothing); // prettier-ignore
+    const second = await ranking.page(mounts, guestRoom, { ...ALL, from: 5, count: 4 }, always, nothing);
     expect(second!.ranked.map((r) => r.id)).toEqual(order.slice(5, 9));
     expect([second!.total, second!.of]).toEqual([order.length, order.length]);
   });
@@ -47,7 +47,13 @@ describe('the ranking in the worker', () => {
     const many = Array.from({ length: 2500 }, (_, i): Mount => ({ ...mounts[0]!, id: `m${i}` }));
     const shares: [number, number][] = [];
     const ranking = new MountRanking();
-    const stopped = await ranking.page(many, guestRoom, ALL, () => shares.length < 2, (done, of) => shares.push([done, of])); // prettier-ignore
+    const stopped = await ranking.page(
+      many,
+      guestRoom,
+      ALL,
+      () => shares.length < 2,
+      (done, of) => shares.push([done, of]),
+    );
     expect(stopped).toBeUndefined();
     expect(shares).toEqual([
       [1000, 2500],

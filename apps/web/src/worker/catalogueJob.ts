@@ -1,5 +1,5 @@
 import type { Catalogue, Fault, Job, Mount, MountType, Ranked } from '@steddo/contract';
-import { comparePlaces, fitContext, placeOf, rankOne, searchFirst, type KitSource, type Place } from '@steddo/core'; // prettier-ignore
+import { comparePlaces, fitContext, placeOf, rankOne, searchFirst, type KitSource, type Place } from '@steddo/core';
 
 /** What of the catalogue is asked for. */
 export interface MountQuery {
@@ -86,8 +86,7 @@ export class MountRanking {
     for (let i = 0; i < mounts.length; i += AT_ONCE) {
       if (i > 0) await pause();
       if (!wanted()) return undefined;
-      for (const mount of mounts.slice(i, i + AT_ONCE))
-        if (!mount.archived) places.push(placeOf(mount, job, context));
+      for (const mount of mounts.slice(i, i + AT_ONCE)) if (!mount.archived) places.push(placeOf(mount, job, context));
       progress(Math.min(i + AT_ONCE, mounts.length), mounts.length);
     }
     return searchFirst(places.sort(comparePlaces), job, context, this.kit);
@@ -96,7 +95,21 @@ export class MountRanking {
 
 /** Everything of a job that a mount is judged by. */
 const rankingKey = ({ screen, room, aim, choices, guessed, evidence, scans, drilled, fixing, anchors }: Job): string =>
-  JSON.stringify([screen, room, aim, choices?.centreX, choices?.centreY, choices?.fold, choices?.packing, guessed, evidence, scans, drilled, fixing?.school, anchors]); // prettier-ignore
+  JSON.stringify([
+    screen,
+    room,
+    aim,
+    choices?.centreX,
+    choices?.centreY,
+    choices?.fold,
+    choices?.packing,
+    guessed,
+    evidence,
+    scans,
+    drilled,
+    fixing?.school,
+    anchors,
+  ]);
 
 function passes({ mount, stops }: Place, { text, types, fitting }: MountQuery): boolean {
   if (fitting && stops > 0) return false;

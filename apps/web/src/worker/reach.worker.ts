@@ -1,13 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Job } from '@steddo/contract';
-import {
-  COVERAGE_STEP_MM,
-  coverageRow,
-  coverageStands,
-  gridOver,
-  plan,
-  reachModelOf,
-} from '@steddo/core';
+import { COVERAGE_STEP_MM, coverageRow, coverageStands, gridOver, plan, reachModelOf } from '@steddo/core';
 import { floorDepth, floorSides, type FloorMap } from '@steddo/drawing';
 
 /** The map of the floor is worked out here, a few rows at a time, so that it can be called off. */
@@ -17,10 +10,7 @@ const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
 
 const api = {
   /** Undefined when it was called off, or for a mount that does not move. */
-  async coverage(
-    job: Job,
-    progress: (done: number, of: number) => void,
-  ): Promise<FloorMap | undefined> {
+  async coverage(job: Job, progress: (done: number, of: number) => void): Promise<FloorMap | undefined> {
     turn += 1;
     const mine = turn;
     const model = reachModelOf(job, plan(job));

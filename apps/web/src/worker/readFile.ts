@@ -1,11 +1,5 @@
 import Papa from 'papaparse';
-import {
-  catalogue as format,
-  catalogueReader,
-  checkFile,
-  type Catalogue,
-  type Checked,
-} from '@steddo/contract';
+import { catalogue as format, catalogueReader, checkFile, type Catalogue, type Checked } from '@steddo/contract';
 import { pause, type Progress, type StillWanted } from './catalogueJob';
 
 /** What kind of file it is, by its name. */
@@ -36,11 +30,7 @@ export async function readCatalogueFile(
   return wanted() ? checkFile(format, value) : undefined;
 }
 
-function readCsv(
-  file: Blob,
-  wanted: StillWanted,
-  progress: Progress,
-): Promise<Checked<Catalogue> | undefined> {
+function readCsv(file: Blob, wanted: StillWanted, progress: Progress): Promise<Checked<Catalogue> | undefined> {
   const reader = catalogueReader();
   return new Promise((resolve) => {
     let row = 0;

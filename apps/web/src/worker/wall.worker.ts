@@ -1,14 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Job } from '@steddo/contract';
-import {
-  followAdvice,
-  nextLooks,
-  plan,
-  practiceWall,
-  simulated,
-  type HiddenWall,
-  type NextLooks,
-} from '@steddo/core';
+import { followAdvice, nextLooks, plan, practiceWall, simulated, type HiddenWall, type NextLooks } from '@steddo/core';
 
 /** Where to look next, and practice walls, are worked out here: a drag never waits for them. */
 const api = {

@@ -18,9 +18,22 @@ export interface Applied {
 
 /** Lists of the job that are made when their first entry is put. */
 const LISTS = new Set([
-  'room.viewers', 'room.objects', 'room.floor', 'room.wall.zones', 'evidence', 'scans', 'looks',
-  'measured', 'levelReadings', 'drilled', 'floorHeights', 'anchors', 'lags', 'bits', 'leads',
-]); // prettier-ignore
+  'room.viewers',
+  'room.objects',
+  'room.floor',
+  'room.wall.zones',
+  'evidence',
+  'scans',
+  'looks',
+  'measured',
+  'levelReadings',
+  'drilled',
+  'floorHeights',
+  'anchors',
+  'lags',
+  'bits',
+  'leads',
+]);
 
 /**
  * Applies a command to a copy of the job. `put` on a list entry that is not there appends it (or
@@ -65,8 +78,7 @@ function keyIn(branch: Branch, segment: string): string | number | undefined {
   return /^\d+$/.test(segment) ? Number(segment) : undefined;
 }
 
-const read = (branch: Branch, key: string | number): unknown =>
-  (branch as Record<string | number, unknown>)[key];
+const read = (branch: Branch, key: string | number): unknown => (branch as Record<string | number, unknown>)[key];
 
 /** Walks to the parent of the last segment, making what is missing on the way when `make`. */
 function parentOf(root: Branch, segments: readonly string[], make: boolean): Branch | undefined {
@@ -87,12 +99,7 @@ function parentOf(root: Branch, segments: readonly string[], make: boolean): Bra
   return branch;
 }
 
-function put(
-  root: Branch,
-  segments: string[],
-  value: unknown,
-  command: { path: string; at?: number },
-): Command {
+function put(root: Branch, segments: string[], value: unknown, command: { path: string; at?: number }): Command {
   const parent = parentOf(root, segments, true);
   if (!parent) throw new TypeError(`${command.path} leads to no entry`);
   const key = keyIn(parent, segments.at(-1)!);

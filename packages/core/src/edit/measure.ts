@@ -17,7 +17,11 @@ export function moveBox(
     value: box[side],
   }));
   const puts = sides.map((s): Command => ({ do: 'put', ...s }));
-  return withoutGuesses(job, sides.map((s) => s.path), puts); // prettier-ignore
+  return withoutGuesses(
+    job,
+    sides.map((s) => s.path),
+    puts,
+  );
 }
 
 /**
@@ -33,8 +37,12 @@ export function moveFloor(
   const far = near + box.top - box.bottom;
   const values = { left: box.left, right: box.right, near, far };
   const puts = Object.entries(values).map(([side, value]): Command => ({ do: 'put', path: `${path}.${side}`, value }));
-  return withoutGuesses(job, Object.keys(values).map((side) => `${path}.${side}`), puts);
-} // prettier-ignore
+  return withoutGuesses(
+    job,
+    Object.keys(values).map((side) => `${path}.${side}`),
+    puts,
+  );
+}
 
 /** Takes an entry of a list away, and what was guessed of it. */
 export function removeEntry(job: Job, path: string): Command {
@@ -46,11 +54,8 @@ function withoutGuesses(job: Job, paths: readonly string[], commands: Command[])
   const guessed = job.guessed ?? [];
   const kept = guessed.filter((g) => !paths.some((p) => g === p || g.startsWith(`${p}.`)));
   const [only] = commands;
-  if (kept.length === guessed.length)
-    return commands.length === 1 && only ? only : { do: 'all', commands };
+  if (kept.length === guessed.length) return commands.length === 1 && only ? only : { do: 'all', commands };
   const guesses: Command =
-    kept.length === 0
-      ? { do: 'drop', path: 'guessed' }
-      : { do: 'put', path: 'guessed', value: kept };
+    kept.length === 0 ? { do: 'drop', path: 'guessed' } : { do: 'put', path: 'guessed', value: kept };
   return { do: 'all', commands: [...commands, guesses] };
 }

@@ -23,14 +23,17 @@ export interface Snapped {
  * goes to the tape's division. The size never changes.
  * A box from 498 to 698 beside one that ends at 500, within 10: 500 to 700, guide x at 500.
  */
-export function snapBox(
-  box: SnapBox,
-  others: readonly SnapBox[],
-  reachMm: number,
-  tape: TapeStyle,
-): Snapped {
-  const x = pull([box.left, box.right], others.map((o) => [o.left, o.right]), reachMm); // prettier-ignore
-  const y = pull([box.bottom, box.top], others.map((o) => [o.bottom, o.top]), reachMm); // prettier-ignore
+export function snapBox(box: SnapBox, others: readonly SnapBox[], reachMm: number, tape: TapeStyle): Snapped {
+  const x = pull(
+    [box.left, box.right],
+    others.map((o) => [o.left, o.right]),
+    reachMm,
+  );
+  const y = pull(
+    [box.bottom, box.top],
+    others.map((o) => [o.bottom, o.top]),
+    reachMm,
+  );
   const dx = x ? x.by : onDivision(box.left, tape) - box.left;
   const dy = y ? y.by : onDivision(box.bottom, tape) - box.bottom;
   return {
@@ -40,10 +43,7 @@ export function snapBox(
       bottom: box.bottom + dy,
       top: box.top + dy,
     },
-    guides: [
-      ...(x ? [{ axis: 'x' as const, at: x.at }] : []),
-      ...(y ? [{ axis: 'y' as const, at: y.at }] : []),
-    ],
+    guides: [...(x ? [{ axis: 'x' as const, at: x.at }] : []), ...(y ? [{ axis: 'y' as const, at: y.at }] : [])],
   };
 }
 

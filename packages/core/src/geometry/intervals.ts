@@ -61,8 +61,7 @@ export function nearest(intervals: readonly Interval[], wanted: number): Nearest
   for (const { from, to } of intervals) {
     if (wanted >= from.at - SAME_MM && wanted <= to.at + SAME_MM) return { at: wanted };
     const edge = wanted < from.at ? from : to;
-    if (!best || Math.abs(edge.at - wanted) < Math.abs(best.at - wanted))
-      best = { at: edge.at, edge };
+    if (!best || Math.abs(edge.at - wanted) < Math.abs(best.at - wanted)) best = { at: edge.at, edge };
   }
   return best;
 }
@@ -114,8 +113,7 @@ export function leastRelaxation(forbidden: readonly Forbidden[]): Relaxation | u
     const relax = givenUp(forbidden, at);
     if (!relax) continue;
     const total = relax.reduce((sum, r) => sum + r.amount, 0);
-    const fewer =
-      best && Math.abs(total - best.total) <= SAME_MM && relax.length < best.relax.length;
+    const fewer = best && Math.abs(total - best.total) <= SAME_MM && relax.length < best.relax.length;
     if (!best || total < best.total - SAME_MM || fewer) best = { at, relax, total };
   }
   return best && { at: best.at, relax: best.relax };

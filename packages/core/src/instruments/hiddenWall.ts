@@ -55,15 +55,23 @@ export function hiddenWall(job: Job, seed: number): HiddenWall {
     screws: studs.flatMap((s) => screwsFor(random, s, height)),
     noggings,
     runs,
-    guards: runs.flatMap((r) => (r.way === 'horizontal' ? studs.flatMap((s) => random.next() < 0.5 ? [{ x: s.left + s.ply / 2, y: r.at }] : []) : [])),
+    guards: runs.flatMap((r) =>
+      r.way === 'horizontal'
+        ? studs.flatMap((s) => (random.next() < 0.5 ? [{ x: s.left + s.ply / 2, y: r.at }] : []))
+        : [],
+    ),
   };
-} // prettier-ignore
+}
 
 /** Left and right face of a stud at a height. */
-export function facesAt({ left, ply, plies, lean }: HiddenWall['studs'][number], y: number, height: number): { left: number; right: number } {
+export function facesAt(
+  { left, ply, plies, lean }: HiddenWall['studs'][number],
+  y: number,
+  height: number,
+): { left: number; right: number } {
   const l = left + (lean * y) / height;
   return { left: l, right: l + ply * plies };
-} // prettier-ignore
+}
 
 function studsFor(random: Random, job: Job, ply: number, objects: readonly Item[]): HiddenWall['studs'] {
   const { width, build } = job.room.wall;
@@ -85,7 +93,7 @@ function studsFor(random: Random, job: Job, ply: number, objects: readonly Item[
       plies: random.next() < 0.05 && l !== anchor ? (2 as const) : (1 as const),
       lean: random.normal(LEAN_SD_MM),
     }));
-} // prettier-ignore
+}
 
 function noggingsFor(random: Random, studs: HiddenWall['studs'], height: number): HiddenWall['noggings'] {
   const y = random.between(0.4, 0.6) * height;
@@ -95,9 +103,13 @@ function noggingsFor(random: Random, studs: HiddenWall['studs'], height: number)
     left: studs[i]!.left + studs[i]!.ply * studs[i]!.plies,
     right: s.left,
   }));
-} // prettier-ignore
+}
 
-function screwsFor(random: Random, { left, ply, plies }: HiddenWall['studs'][number], height: number): HiddenWall['screws'] {
+function screwsFor(
+  random: Random,
+  { left, ply, plies }: HiddenWall['studs'][number],
+  height: number,
+): HiddenWall['screws'] {
   const screws: HiddenWall['screws'] = [];
   for (let y = random.between(40, 160); y < height; y += SCREW_EVERY_MM + random.normal(15)) {
     const missed = random.next() < 0.06;
@@ -105,7 +117,7 @@ function screwsFor(random: Random, { left, ply, plies }: HiddenWall['studs'][num
     screws.push({ x: missed ? left - random.between(6, 25) : inside, y });
   }
   return screws;
-} // prettier-ignore
+}
 
 function runsFor(random: Random, job: Job, studs: HiddenWall['studs'], objects: readonly Item[]): Run[] {
   const { width, height } = job.room.wall;
@@ -131,4 +143,4 @@ function runsFor(random: Random, job: Job, studs: HiddenWall['studs'], objects: 
     runs.push({ what, way: 'vertical', at, from: 0, to: height, onBoard: false });
   }
   return runs;
-} // prettier-ignore
+}

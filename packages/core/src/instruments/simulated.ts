@@ -32,7 +32,7 @@ export function simulated(wall: HiddenWall, seed: number): Instruments {
     }),
     range: (x) => Math.round(x + random.normal(RANGE_SD_MM)),
   };
-} // prettier-ignore
+}
 
 /** The simulated level's own error, degrees. */
 const LEVEL_OFF_DEG = 0.1;
@@ -79,18 +79,12 @@ const passes: Record<FinderKind, (wall: HiddenWall, y: number, random: Random) =
     });
     return litIn(spans);
   },
-}; // prettier-ignore
+};
 
 const around = (x: number, by: number): Span => ({ from: x - by, to: x + by });
 
 /** As many false readings, on average, as make up their share of all. */
-function falseSpans(
-  wall: HiddenWall,
-  random: Random,
-  share: number,
-  narrow: number,
-  wide = narrow,
-): Span[] {
+function falseSpans(wall: HiddenWall, random: Random, share: number, narrow: number, wide = narrow): Span[] {
   const count = random.count((wall.studs.length * share) / (1 - share));
   return Array.from({ length: count }, () => {
     const from = random.between(0, wall.width);
@@ -105,7 +99,7 @@ export function woodAt(wall: HiddenWall, x: number, y: number): boolean {
     return x >= left && x <= right;
   });
   return inStud || wall.noggings.some((n) => x >= n.left && x <= n.right && Math.abs(y - n.y) <= 19);
-} // prettier-ignore
+}
 
 /** A cable or pipe that a drill of this diameter meets there, through board and into what is behind. */
 export function runAt(wall: HiddenWall, x: number, y: number, diameter: number): Run | undefined {
@@ -124,7 +118,7 @@ function pokeAt(wall: HiddenWall, x: number, y: number, random: Random): Poked {
   const wood = woodAt(wall, x, y);
   const misled = random.next() < PROBE_WRONG;
   return { found: wood !== misled ? 'wood' : 'hollow', felt: runAt(wall, x, y, POKE_MM) !== undefined };
-} // prettier-ignore
+}
 
 function viewAt(wall: HiddenWall, x: number, y: number, reach: number): CameraView | undefined {
   const faces = wall.studs.map((s) => facesAt(s, y, wall.height));
@@ -141,4 +135,4 @@ function viewAt(wall: HiddenWall, x: number, y: number, reach: number): CameraVi
       : r.at > bottom && r.at < top && r.to > left && r.from < right,
   );
   return { left, right, bottom, top, runs, noggings: across.filter((n) => n.y >= y - reach && n.y <= y + reach) };
-} // prettier-ignore
+}

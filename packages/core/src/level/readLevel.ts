@@ -1,11 +1,4 @@
-import type {
-  Correction,
-  Finding,
-  LevelGroup,
-  LevelReading,
-  LevelResult,
-  Working,
-} from '@steddo/contract';
+import type { Correction, Finding, LevelGroup, LevelReading, LevelResult, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { LEVEL_GOOD_MM, LEVEL_SEEN_MM } from '../tolerances';
 import { toRad } from '../units/convert';
@@ -110,8 +103,7 @@ function groupOf(group: readonly Indexed[], context: LevelContext): LevelGroup {
 }
 
 /** How much higher one end is over a span, mm: 0.1 degree over 400 mm is 0.70 mm. */
-export const riseOver = (spanMm: number, slopeDeg: number): number =>
-  Math.abs(spanMm * Math.tan(toRad(slopeDeg)));
+export const riseOver = (spanMm: number, slopeDeg: number): number => Math.abs(spanMm * Math.tan(toRad(slopeDeg)));
 
 function riseWorking(spanMm: number, slope: Working): Working {
   const signed = node('signed-rise', '*', 'mm', [
@@ -125,21 +117,14 @@ function corrections(group: LevelGroup, context: LevelContext): Correction[] {
   const slope = group.working;
   if (group.high === 'neither' || !slope) return [];
   const where = group.high === 'right' ? ('left' as const) : ('right' as const);
-  const make = (
-    kind: Correction['kind'],
-    spanMm: number | undefined,
-    limit?: number,
-  ): Correction[] => {
+  const make = (kind: Correction['kind'], spanMm: number | undefined, limit?: number): Correction[] => {
     if (spanMm === undefined) return [];
     const working = riseWorking(spanMm, slope);
     const fits = limit === undefined || working.value <= limit;
-    return [
-      { kind, where, by: working.value, ...(limit === undefined ? {} : { limit }), fits, working },
-    ];
+    return [{ kind, where, by: working.value, ...(limit === undefined ? {} : { limit }), fits, working }];
   };
   if (group.on === 'plate') {
-    const bySlots =
-      context.slotPlayMm === undefined ? [] : make('slots', group.span, context.slotPlayMm);
+    const bySlots = context.slotPlayMm === undefined ? [] : make('slots', group.span, context.slotPlayMm);
     return bySlots.some((c) => c.fits) ? bySlots : [...bySlots, ...make('new-hole', group.span)];
   }
   return setCorrections(group, context, where, make);
@@ -173,12 +158,10 @@ function setCorrections(
 
 function levelFindings(group: LevelGroup, context: LevelContext): Finding[] {
   const found: Finding[] = [];
-  if (group.instrumentError === undefined)
-    found.push(finding('level-not-turned', 'info', 'level', { on: group.on }));
+  if (group.instrumentError === undefined) found.push(finding('level-not-turned', 'info', 'level', { on: group.on }));
   const spanMm = context.setWidthMm;
   const riseMm = riseOver(spanMm, group.slope);
-  if (riseMm <= LEVEL_GOOD_MM)
-    found.push(finding('level-good', 'info', 'level', { riseMm, spanMm }));
+  if (riseMm <= LEVEL_GOOD_MM) found.push(finding('level-good', 'info', 'level', { riseMm, spanMm }));
   else {
     const level = riseMm >= LEVEL_SEEN_MM ? 'caution' : 'info';
     found.push(finding('level-off', level, 'level', { riseMm, spanMm, high: group.high }));

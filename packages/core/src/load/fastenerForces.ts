@@ -106,10 +106,13 @@ export function groupStatics(group: FastenerGroup): GroupStatics {
  * Undefined where nothing can hold it: no plate outline where its edge is needed, or a torque on one fastener.
  */
 export const fastenerForces = (group: FastenerGroup, load: GroupLoad): FastenerForce[] | undefined =>
-  forcesOn(groupStatics(group), load); // prettier-ignore
+  forcesOn(groupStatics(group), load);
 
 /** The same for a group that was prepared once, for many loads. */
-export function forcesOn({ points, middle, polar, up, left, right }: GroupStatics, load: GroupLoad): FastenerForce[] | undefined {
+export function forcesOn(
+  { points, middle, polar, up, left, right }: GroupStatics,
+  load: GroupLoad,
+): FastenerForce[] | undefined {
   const n = points.length;
   if (polar < SAME_MM && Math.abs(load.torque) > SAME_MM) return undefined;
   const twist = polar < SAME_MM ? 0 : load.torque / polar;
@@ -122,15 +125,18 @@ export function forcesOn({ points, middle, polar, up, left, right }: GroupStatic
     shearX: load.side / n - twist * (p.y - middle.y),
     shearY: -load.down / n + twist * (p.x - middle.x),
   }));
-} // prettier-ignore
+}
 
 const canTurn = (lever: Lever | undefined, moment: number): boolean =>
   lever !== undefined && (lever.squares >= SAME_MM || moment === 0);
 
-const perArm = ({ squares }: Lever, moment: number): number => (moment === 0 ? 0 : moment / squares); // prettier-ignore
+const perArm = ({ squares }: Lever, moment: number): number => (moment === 0 ? 0 : moment / squares);
 
 /** Fasteners above the line that the plate turns about, or to one side of it; mm. */
-export function leverArms({ points, plate, solid }: FastenerGroup, pulled: 'up' | 'left' | 'right'): number[] | undefined {
+export function leverArms(
+  { points, plate, solid }: FastenerGroup,
+  pulled: 'up' | 'left' | 'right',
+): number[] | undefined {
   const along = points.map((p) => (pulled === 'up' ? p.y : pulled === 'left' ? -p.x : p.x));
   const outer = Math.min(...along);
   const oneLine = Math.max(...along) - outer < SAME_MM;
@@ -138,4 +144,4 @@ export function leverArms({ points, plate, solid }: FastenerGroup, pulled: 'up' 
   if (!plate) return undefined;
   const edge = pulled === 'up' ? plate.bottom : pulled === 'left' ? -plate.right : plate.left;
   return along.map((a) => Math.max(0, a - edge));
-} // prettier-ignore
+}

@@ -2,14 +2,7 @@ import type { Job, Mount } from '@steddo/contract';
 import { GRAVITY_N_PER_KG, HANDLING, MOUNT_MASS_KG } from '../tolerances';
 import { moves } from '../reach/arm';
 import { toDeg } from '../units/convert';
-import {
-  forcesOn,
-  groupStatics,
-  groupLoad,
-  type FastenerForce,
-  type FastenerGroup,
-  type Push,
-} from './fastenerForces';
+import { forcesOn, groupStatics, groupLoad, type FastenerForce, type FastenerGroup, type Push } from './fastenerForces';
 import { shearHeld, utilised, type Holds } from './holds';
 import type { LoadPose } from './loadPoses';
 
@@ -67,8 +60,7 @@ export function pushesOf(pose: LoadPose, handling: Handling, at: PushPlace): Pus
 }
 
 /** A mount with an arm is pushed about by hand; one that stays where it is carries its weight. */
-export const handlingsOf = (mount: Mount): Handling[] =>
-  moves(mount) ? ['none', 'left', 'right'] : ['none'];
+export const handlingsOf = (mount: Mount): Handling[] => (moves(mount) ? ['none', 'left', 'right'] : ['none']);
 
 export interface WorstUse {
   use: number;
@@ -83,14 +75,19 @@ export interface WorstUse {
 export const grainAngle = ({ shearX, shearY }: FastenerForce): number =>
   toDeg(Math.atan2(Math.abs(shearX), Math.abs(shearY)));
 
-export const shearOf = ({ shearX, shearY }: FastenerForce): number =>
-  Math.sqrt(shearX * shearX + shearY * shearY);
+export const shearOf = ({ shearX, shearY }: FastenerForce): number => Math.sqrt(shearX * shearX + shearY * shearY);
 
 /**
  * The pose and the hand that ask most of any one fastener. Undefined where the group cannot hold the
  * load at all (a torque on one screw, nothing to turn about).
  */
-export function worstUse(group: FastenerGroup, holds: readonly Holds[], poses: readonly LoadPose[], handlings: readonly Handling[], at: PushPlace): WorstUse | undefined {
+export function worstUse(
+  group: FastenerGroup,
+  holds: readonly Holds[],
+  poses: readonly LoadPose[],
+  handlings: readonly Handling[],
+  at: PushPlace,
+): WorstUse | undefined {
   const statics = groupStatics(group);
   let worst: Omit<WorstUse, 'each'> | undefined;
   const each: number[] = [];
@@ -110,4 +107,4 @@ export function worstUse(group: FastenerGroup, holds: readonly Holds[], poses: r
     each.push(here);
   }
   return worst && { ...worst, each };
-} // prettier-ignore
+}

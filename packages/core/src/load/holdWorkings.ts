@@ -8,27 +8,34 @@ import { ratingWorking } from './loadWorkings';
 
 /** What a fastener may hold, as trees of arithmetic. */
 
-const times = (label: string, unit: Working['unit'], ...terms: Working[]): Working =>
-  node(label, '*', unit, terms);
+const times = (label: string, unit: Working['unit'], ...terms: Working[]): Working => node(label, '*', unit, terms);
 const ratio = (label: string, value: number): Working => leaf(label, value, 'ratio');
 
 /** `1800 G^1.5 D^0.75` lb per inch, made N per mm, times the thread in the wood and the duration factor. */
 export function pullHeldWorking(holds: Holds, path: string): Working {
   if (holds.by === 'rating') return ratingWorking('pull-held', holds.ultimate.tension, `${path}.tension`);
-  const inches = node('shank-inches', '/', 'ratio', [leaf('shank', holds.size.shankMm, 'mm'), leaf('mm-per-inch', MM_PER_INCH, 'ratio')]);
+  const inches = node('shank-inches', '/', 'ratio', [
+    leaf('shank', holds.size.shankMm, 'mm'),
+    leaf('mm-per-inch', MM_PER_INCH, 'ratio'),
+  ]);
   return times(
-    'pull-held', 'N',
+    'pull-held',
+    'N',
     times(
-      'withdrawal', 'N/mm',
+      'withdrawal',
+      'N/mm',
       ratio('withdrawal-constant', 1800),
       node('gravity-power', 'pow', 'ratio', [ratio('specific-gravity', holds.gravity), ratio('power', 1.5)]),
       node('shank-power', 'pow', 'ratio', [inches, ratio('power', 0.75)]),
-      node('pound-per-inch', '/', 'ratio', [ratio('newtons-per-pound', N_PER_POUND), ratio('mm-per-inch', MM_PER_INCH)]),
+      node('pound-per-inch', '/', 'ratio', [
+        ratio('newtons-per-pound', N_PER_POUND),
+        ratio('mm-per-inch', MM_PER_INCH),
+      ]),
     ),
     leaf('thread-in-wood', holds.hold.thread, 'mm'),
     ratio('duration', PERMANENT),
   );
-} // prettier-ignore
+}
 
 /** The governing mode's yield load in newtons and millimetres, over its reduction, times the duration factor. */
 export function shearHeldWorking(holds: Holds, path: string, angleDeg: number): Working {
@@ -36,12 +43,16 @@ export function shearHeldWorking(holds: Holds, path: string, angleDeg: number): 
   const input = { ...holds.input, angleDeg };
   const least = leastYield(input);
   return times(
-    'shear-held', 'N',
-    node('yield-reduced', '/', 'N', [yieldLoad(holds, angleDeg, least.mode), ratio('yield-reduction', least.reduction)]),
+    'shear-held',
+    'N',
+    node('yield-reduced', '/', 'N', [
+      yieldLoad(holds, angleDeg, least.mode),
+      ratio('yield-reduction', least.reduction),
+    ]),
     ratio('duration', PERMANENT),
     ...(holds.rows < 1 ? [ratio('row-spacing', holds.rows)] : []),
   );
-} // prettier-ignore
+}
 
 function yieldLoad(holds: Extract<Holds, { by: 'lag' }>, angleDeg: number, mode: string): Working {
   const { lag, gravity, plate, gap, penetration } = holds.input;
@@ -54,11 +65,21 @@ function yieldLoad(holds: Extract<Holds, { by: 'lag' }>, angleDeg: number, mode:
   if (mode === 'I-m') return times('yield-load', 'N', qm, lm);
   if (mode === 'I-s') return times('yield-load', 'N', qs, ls);
   const moment = node('bending-moment', '/', 'Nmm', [
-    times('bending-strength', 'ratio', leaf('yield-strength', lag.yieldPsi * MPA_PER_PSI, 'ratio'), node('root-cubed', 'pow', 'ratio', [root, ratio('power', 3)])),
+    times(
+      'bending-strength',
+      'ratio',
+      leaf('yield-strength', lag.yieldPsi * MPA_PER_PSI, 'ratio'),
+      node('root-cubed', 'pow', 'ratio', [root, ratio('power', 3)]),
+    ),
     leaf('six', 6, 'count'),
   ]);
-  const crush = (q: Working, l: Working) => node('crush-part', '/', 'Nmm', [times('crush-square', 'ratio', q, l, l), leaf('four', 4, 'count')]);
-  const soft = (q: Working, by: number) => node('softness', '/', 'ratio', [leaf('one', 1, 'count'), times('softness-by', 'ratio', leaf('times', by, 'count'), q)]);
+  const crush = (q: Working, l: Working) =>
+    node('crush-part', '/', 'Nmm', [times('crush-square', 'ratio', q, l, l), leaf('four', 4, 'count')]);
+  const soft = (q: Working, by: number) =>
+    node('softness', '/', 'ratio', [
+      leaf('one', 1, 'count'),
+      times('softness-by', 'ratio', leaf('times', by, 'count'), q),
+    ]);
   const half = (l: Working) => node('half-length', '/', 'mm', [l, leaf('two', 2, 'count')]);
   const gapLeaf = leaf('board-gap', gap, 'mm');
   const crushing = { s: mode === 'II' || mode === 'III-s', m: mode === 'II' || mode === 'III-m' };
@@ -74,12 +95,21 @@ function yieldLoad(holds: Extract<Holds, { by: 'lag' }>, angleDeg: number, mode:
     node('yield-top', '-', 'ratio', [node('yield-root', 'sqrt', 'ratio', [under]), b]),
     times('yield-two-a', 'ratio', leaf('two', 2, 'count'), a),
   ]);
-} // prettier-ignore
+}
 
 /** How much of what it may hold it has to: see `utilised`. */
-export function useWorking(holds: Holds, pull: Working, shear: Working, pullHeld: Working, shearHeld: Working): Working {
+export function useWorking(
+  holds: Holds,
+  pull: Working,
+  shear: Working,
+  pullHeld: Working,
+  shearHeld: Working,
+): Working {
   if (holds.by === 'rating')
-    return node('utilisation', '+', 'ratio', [node('pull-share', '/', 'ratio', [pull, pullHeld]), node('shear-share', '/', 'ratio', [shear, shearHeld])]);
+    return node('utilisation', '+', 'ratio', [
+      node('pull-share', '/', 'ratio', [pull, pullHeld]),
+      node('shear-share', '/', 'ratio', [shear, shearHeld]),
+    ]);
   return node('utilisation', '/', 'ratio', [
     node('use-top', '+', 'N', [
       node('shear-part', '/', 'N', [times('shear-square', 'ratio', shear, shear), shearHeld]),
@@ -87,4 +117,4 @@ export function useWorking(holds: Holds, pull: Working, shear: Working, pullHeld
     ]),
     node('resultant', 'hypot', 'N', [pull, shear]),
   ]);
-} // prettier-ignore
+}

@@ -2,13 +2,7 @@ import type { Job, Mount } from '@steddo/contract';
 import type { FindingCode } from '../findings';
 import { HOLLOW_KINDS, type Fastener } from '../scheme/kit';
 import { overAt } from '../scheme/wallAt';
-import {
-  PLATE_THICKNESS_MM,
-  RATED_BOARD_MM,
-  RATING_FACTOR,
-  SAME_MM,
-  STUD_DEPTH_MM,
-} from '../tolerances';
+import { PLATE_THICKNESS_MM, RATED_BOARD_MM, RATING_FACTOR, SAME_MM, STUD_DEPTH_MM } from '../tolerances';
 import {
   gravityOf,
   lagSizeOf,
@@ -23,14 +17,31 @@ import { leastYield, type YieldInput } from './lagYield';
 
 /** What one fastener may hold where it sits, N, and how pull and shear go together. */
 export type Holds =
-  | { by: 'lag'; tension: number; input: Omit<YieldInput, 'angleDeg'>; hold: LagHold; gravity: number; size: LagSize; rows: number; table?: Float64Array }
-  | { by: 'rating'; tension: number; shear: number; ultimate: { tension: number; shear: number } }; // prettier-ignore
+  | {
+      by: 'lag';
+      tension: number;
+      input: Omit<YieldInput, 'angleDeg'>;
+      hold: LagHold;
+      gravity: number;
+      size: LagSize;
+      rows: number;
+      table?: Float64Array;
+    }
+  | { by: 'rating'; tension: number; shear: number; ultimate: { tension: number; shear: number } };
 
 /** Why nothing can be said about what it holds. */
 export type NoHold = Extract<
   FindingCode,
-  'no-rating' | 'lag-off-table' | 'lag-too-short' | 'rated-for-board' | 'grip-outside' | 'head-through-slot' | 'never-in-board' | 'board-unsound' | 'lags-too-close'
->; // prettier-ignore
+  | 'no-rating'
+  | 'lag-off-table'
+  | 'lag-too-short'
+  | 'rated-for-board'
+  | 'grip-outside'
+  | 'head-through-slot'
+  | 'never-in-board'
+  | 'board-unsound'
+  | 'lags-too-close'
+>;
 
 export interface Seat {
   job: Job;
@@ -75,8 +86,7 @@ function boardHolds({ job, mount, fastener, at, foremost }: Seat): Holds | NoHol
   if (!HOLLOW_KINDS.has(fastener.kind)) return 'never-in-board';
   const { board, packing, build } = overAt(job, at, foremost);
   if (build.state === 'patched' || build.state === 'wet' || board <= 0) return 'board-unsound';
-  if (fastener.board !== undefined && Math.abs(fastener.board - board) > RATED_BOARD_MM)
-    return 'rated-for-board';
+  if (fastener.board !== undefined && Math.abs(fastener.board - board) > RATED_BOARD_MM) return 'rated-for-board';
   const clamped = board + packing + plateOf(mount) + (fastener.washer ?? 0);
   const { grip } = fastener;
   if (grip && (clamped < grip.min - SAME_MM || clamped > grip.max + SAME_MM)) return 'grip-outside';
@@ -112,7 +122,7 @@ function lagHolds(seat: Seat): Holds | NoHold {
     rows: Math.min(1, apart / (ROW_SPACING_D.full * size.shankMm)),
     input: { lag: size, gravity, plate: plateOf(mount), gap: board + packing, penetration: hold.penetration },
   };
-} // prettier-ignore
+}
 
 /** Steps of the pull's angle to the grain for which a lag's shear is kept, per quarter turn. */
 const ANGLES = 90;
@@ -159,8 +169,13 @@ export function exactShear(holds: Holds, angleDeg: number): { allowable: number;
  *
  * 300 N of 1200 out and 400 N of 1600 down on an anchor: 0.5; nothing to hold: 0.
  */
-export function utilised(holds: Pick<Holds, 'by' | 'tension'>, shearAllowable: number, tension: number, shear: number): number {
+export function utilised(
+  holds: Pick<Holds, 'by' | 'tension'>,
+  shearAllowable: number,
+  tension: number,
+  shear: number,
+): number {
   if (holds.by === 'rating') return tension / holds.tension + shear / shearAllowable;
   const r = Math.sqrt(tension * tension + shear * shear);
   return r === 0 ? 0 : ((shear * shear) / shearAllowable + (tension * tension) / holds.tension) / r;
-} // prettier-ignore
+}

@@ -16,8 +16,7 @@ export const GRAVITY: Record<Timber, number> = {
 /** Timber whose kind nobody has said: the lightest of the table, which holds least. */
 export const USUAL_TIMBER: Timber = 'spruce-pine-fir';
 
-export const gravityOf = (build: Pick<Build, 'timber'>): number =>
-  GRAVITY[build.timber ?? USUAL_TIMBER];
+export const gravityOf = (build: Pick<Build, 'timber'>): number => GRAVITY[build.timber ?? USUAL_TIMBER];
 
 /** One size of lag screw: shank, root of the thread, tip, mm; bending yield strength, psi. */
 export interface LagSize {
@@ -35,7 +34,7 @@ const LAGS: readonly LagSize[] = [
   { shankMm: MM_PER_INCH / 4, rootMm: 0.173 * MM_PER_INCH, tipMm: (5 / 32) * MM_PER_INCH, yieldPsi: 70_000 },
   { shankMm: (5 / 16) * MM_PER_INCH, rootMm: 0.227 * MM_PER_INCH, tipMm: (3 / 16) * MM_PER_INCH, yieldPsi: 60_000 },
   { shankMm: (3 / 8) * MM_PER_INCH, rootMm: 0.265 * MM_PER_INCH, tipMm: (7 / 32) * MM_PER_INCH, yieldPsi: 45_000 },
-]; // prettier-ignore
+];
 
 /** A lag whose shank differs from the table's by more is not the table's lag, mm. */
 const SHANK_TOLERANCE_MM = 0.1;
@@ -51,8 +50,7 @@ export const lagSizeOf = (diameter: number): LagSize | undefined =>
  * Thread of a lag when nobody has measured it, mm: the smaller of L/2 + 1/2 in and 6 in (NDS appendix L,
  * from memory). 64 mm long: 44.7.
  */
-export const usualThread = (lengthMm: number): number =>
-  Math.min(lengthMm / 2 + MM_PER_INCH / 2, 6 * MM_PER_INCH);
+export const usualThread = (lengthMm: number): number => Math.min(lengthMm / 2 + MM_PER_INCH / 2, 6 * MM_PER_INCH);
 
 /** Bearing strength of sheet steel under a dowel, psi (ASTM A653 grade 33; NDS 2018 table 12K's footnote, from memory). */
 export const STEEL_BEARING_PSI = 61_850;

@@ -31,4 +31,4 @@ export function lagHold(lag: { length: number; thread: number; tip: number }, ov
   const outside = Math.max(0, reaches - woodMm);
   const thread = Math.min(lag.thread - Math.max(lag.tip, outside), penetration - Math.max(0, lag.tip - outside));
   return { penetration, thread: Math.max(0, thread) };
-} // prettier-ignore
+}

@@ -45,7 +45,11 @@ export function yieldParts(input: YieldInput): YieldPart[] {
   const made: [YieldMode, number, YieldPart['terms']?][] = [
     ['I-m', qm * lm],
     ['I-s', qs * ls],
-    ['II', 0, { a: 1 / (4 * qs) + 1 / (4 * qm), b: ls / 2 + gap + lm / 2, c: -(qs * ls * ls) / 4 - (qm * lm * lm) / 4 }],
+    [
+      'II',
+      0,
+      { a: 1 / (4 * qs) + 1 / (4 * qm), b: ls / 2 + gap + lm / 2, c: -(qs * ls * ls) / 4 - (qm * lm * lm) / 4 },
+    ],
     ['III-m', 0, { a: 1 / (2 * qs) + 1 / (4 * qm), b: gap + lm / 2, c: -moment - (qm * lm * lm) / 4 }],
     ['III-s', 0, { a: 1 / (4 * qs) + 1 / (2 * qm), b: ls / 2 + gap, c: -(qs * ls * ls) / 4 - moment }],
     ['IV', 0, { a: 1 / (2 * qs) + 1 / (2 * qm), b: gap, c: -2 * moment }],
@@ -56,11 +60,11 @@ export function yieldParts(input: YieldInput): YieldPart[] {
     reduction: reduce(mode),
     ...(terms ? { terms } : {}),
   }));
-} // prettier-ignore
+}
 
 /** The mode with the least reduced load. The allowable load before the duration factor is load / reduction. */
 export const leastYield = (input: YieldInput): YieldPart =>
-  yieldParts(input).reduce((least, p) => (p.load / p.reduction < least.load / least.reduction ? p : least)); // prettier-ignore
+  yieldParts(input).reduce((least, p) => (p.load / p.reduction < least.load / least.reduction ? p : least));
 
 /** A root thinner than this has its own reduction, in. */
 const SLIM_IN = 0.25;

@@ -5,7 +5,7 @@ import { clearChance } from '../scheme/clearChance';
 import { fromAnchor, MASONRY_KINDS, type Fastener, type Kit } from '../scheme/kit';
 import { wallAt } from '../scheme/wallAt';
 import { hollowAnchors } from '../scheme/ways';
-import { GRAVITY_N_PER_KG, HOLE_CAUTION, HOLE_GO, LIGHT_KG, LIGHT_OUT_MM, STUD_DEPTH_MM } from '../tolerances'; // prettier-ignore
+import { GRAVITY_N_PER_KG, HOLE_CAUTION, HOLE_GO, LIGHT_KG, LIGHT_OUT_MM, STUD_DEPTH_MM } from '../tolerances';
 import { chanceAt } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, node } from '../working';
@@ -39,25 +39,48 @@ function lightOf(job: Job, found: StudsFound, kit: Kit, thing: Item): { light: L
   const mass = thing.mass!;
   const count = thing.fixings ?? USUAL_FIXINGS;
   const path = (field: string) => `room.objects.${thing.id}.${field}`;
-  const weight = node('light-weight', '*', 'N', [leaf('light-mass', mass, 'kg', { path: path('mass') }), leaf('gravity', GRAVITY_N_PER_KG, 'ratio')]);
-  const out = thing.out === undefined
-    ? leaf('light-out', LIGHT_OUT_MM / 2, 'mm', { path: path('out'), guess: true })
-    : node('light-out', '/', 'mm', [leaf('object-out', thing.out, 'mm', { path: path('out') }), leaf('two', 2, 'count')]);
+  const weight = node('light-weight', '*', 'N', [
+    leaf('light-mass', mass, 'kg', { path: path('mass') }),
+    leaf('gravity', GRAVITY_N_PER_KG, 'ratio'),
+  ]);
+  const out =
+    thing.out === undefined
+      ? leaf('light-out', LIGHT_OUT_MM / 2, 'mm', { path: path('out'), guess: true })
+      : node('light-out', '/', 'mm', [
+          leaf('object-out', thing.out, 'mm', { path: path('out') }),
+          leaf('two', 2, 'count'),
+        ]);
   const n = leaf('light-count', count, 'count', { path: path('fixings'), guess: thing.fixings === undefined });
   const y = fixingHeight(thing);
-  const lever = minus('light-lever', leaf('fixing-height', y, 'mm'), leaf('object-bottom', thing.bottom, 'mm', { path: path('bottom') }));
+  const lever = minus(
+    'light-lever',
+    leaf('fixing-height', y, 'mm'),
+    leaf('object-bottom', thing.bottom, 'mm', { path: path('bottom') }),
+  );
   const shear = node('light-shear', '/', 'N', [weight, n]);
-  const tension = node('light-pull', '/', 'N', [node('light-moment', '*', 'Nmm', [weight, out]), node('lever-count', '*', 'mm', [lever, n])]);
+  const tension = node('light-pull', '/', 'N', [
+    node('light-moment', '*', 'Nmm', [weight, out]),
+    node('lever-count', '*', 'mm', [lever, n]),
+  ]);
   const at = placesOf(thing, count, y, found);
   const choices = choicesFor({ job, kit, thing, tension, shear, at, heavy: mass > LIGHT_KG, y });
   const best = choices[0];
   const ok = best !== undefined && best.utilisation <= 1;
   const sure = ok && at.every((a) => (best.into === 'stud' ? a.wood : best.into === 'board' ? a.hollow : 1) >= HOLE_GO);
   return {
-    light: { object: thing.id, mass, count, choices, at, tension, shear, verdict: ok ? (sure ? 'go' : 'caution') : 'stop' },
+    light: {
+      object: thing.id,
+      mass,
+      count,
+      choices,
+      at,
+      tension,
+      shear,
+      verdict: ok ? (sure ? 'go' : 'caution') : 'stop',
+    },
     findings: findingsFor(thing, mass, best),
   };
-} // prettier-ignore
+}
 
 /** A low thing hangs by its middle, a tall one by its upper quarter. */
 const fixingHeight = ({ bottom, top }: Item): number => {
@@ -70,9 +93,14 @@ const TALL_MM = 250;
 function placesOf({ left, right }: Item, count: number, y: number, { belief }: StudsFound): Light['at'] {
   return Array.from({ length: count }, (_, i) => {
     const x = left + ((right - left) * (i + 0.5)) / count;
-    return { x, y, wood: Math.min(1, chanceAt(belief, x, LIGHT_SHANK_MM).lands), hollow: clearChance(belief, x, 2 * LIGHT_SHANK_MM) };
+    return {
+      x,
+      y,
+      wood: Math.min(1, chanceAt(belief, x, LIGHT_SHANK_MM).lands),
+      hollow: clearChance(belief, x, 2 * LIGHT_SHANK_MM),
+    };
   });
-} // prettier-ignore
+}
 
 interface Asked {
   job: Job;
@@ -92,12 +120,16 @@ function choicesFor(asked: Asked): Choice[] {
   const { job, kit, at, heavy } = asked;
   const here = wallAt(job, at[0]!.x, asked.y).build;
   if (here.kind === 'masonry')
-    return rated(asked, kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)), 'masonry');
+    return rated(
+      asked,
+      kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)),
+      'masonry',
+    );
   if (here.kind !== 'timber-stud' && here.kind !== 'metal-stud') return [];
   const wood = here.kind === 'timber-stud' && at.every((a) => a.wood >= HOLE_CAUTION) ? lagChoice(asked) : [];
   const sound = here.state !== 'patched' && here.state !== 'wet' && here.cover !== 'none';
   return [...wood, ...(sound && !heavy ? rated(asked, hollowAnchors(job, kit, 0), 'board') : [])];
-} // prettier-ignore
+}
 
 function rated({ tension, shear }: Asked, anchors: readonly Fastener[], into: HoleInto): Choice[] {
   const choices = anchors.flatMap((a): Choice[] => {
@@ -109,7 +141,7 @@ function rated({ tension, shear }: Asked, anchors: readonly Fastener[], into: Ho
     return [{ into, kind: a.kind, ...(a.id ? { id: a.id } : {}), utilisation: working.value, working }];
   });
   return choices.sort((a, b) => Number(a.utilisation > 1) - Number(b.utilisation > 1) || b.utilisation - a.utilisation);
-} // prettier-ignore
+}
 
 /** Thickness of a light thing's bracket, mm. Ours. */
 const BRACKET_MM = 2;
@@ -122,9 +154,20 @@ function lagChoice({ job, kit, tension, shear, at, y }: Asked): Choice[] {
   for (const lag of [...kit.lags].sort((a, b) => a.diameter - b.diameter || a.length - b.length)) {
     const size = lagSizeOf(lag.diameter);
     if (!size) continue;
-    const hold = lagHold({ length: lag.length, thread: lag.threadLength ?? usualThread(lag.length), tip: size.tipMm }, BRACKET_MM + board, build.studDepth ?? STUD_DEPTH_MM);
+    const hold = lagHold(
+      { length: lag.length, thread: lag.threadLength ?? usualThread(lag.length), tip: size.tipMm },
+      BRACKET_MM + board,
+      build.studDepth ?? STUD_DEPTH_MM,
+    );
     if (hold.thread < LEAST_PENETRATION_D * size.shankMm) continue;
-    const least = leastYield({ lag: size, gravity, plate: BRACKET_MM, gap: board, penetration: hold.penetration, angleDeg: 0 });
+    const least = leastYield({
+      lag: size,
+      gravity,
+      plate: BRACKET_MM,
+      gap: board,
+      penetration: hold.penetration,
+      angleDeg: 0,
+    });
     const across = (least.load / least.reduction) * PERMANENT;
     const pull = withdrawalPerMm(gravity, size.shankMm) * hold.thread * PERMANENT;
     // added, which is on the safe side of the standard's own way of putting them together
@@ -135,12 +178,18 @@ function lagChoice({ job, kit, tension, shear, at, y }: Asked): Choice[] {
     return [{ into: 'stud', kind: 'lag', id: lag.id, utilisation: working.value, working }];
   }
   return [];
-} // prettier-ignore
+}
 
 function findingsFor(thing: Item, massKg: number, best: Choice | undefined): Finding[] {
   const object = thing.id;
-  const heavy = massKg > LIGHT_KG ? [finding('light-heavy', 'caution', 'holes', { object, massKg, limitKg: LIGHT_KG }, 'common practice')] : [];
+  const heavy =
+    massKg > LIGHT_KG
+      ? [finding('light-heavy', 'caution', 'holes', { object, massKg, limitKg: LIGHT_KG }, 'common practice')]
+      : [];
   if (!best) return heavy.length > 0 ? heavy : [finding('light-no-rating', 'caution', 'holes', { object })];
   const percent = Math.ceil(best.utilisation * 100);
-  return [...heavy, ...(best.utilisation > 1 ? [finding('light-too-great', 'caution', 'holes', { object, percent })] : [])];
-} // prettier-ignore
+  return [
+    ...heavy,
+    ...(best.utilisation > 1 ? [finding('light-too-great', 'caution', 'holes', { object, percent })] : []),
+  ];
+}

@@ -47,7 +47,7 @@ function restingPose({ job, mount, centreX, spacer }: LoadPlace): LoadPose {
   const back = mount.depth.folded + spacer;
   const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
   return { x: centreX, e: back + thickness / 2, frontX: centreX, frontE: back + thickness, extension: back, yaw: 0 };
-} // prettier-ignore
+}
 
 const ELBOWS = 7;
 const SHOULDERS = 9;
@@ -80,10 +80,15 @@ function pivots(arm: Arm): { x: number; z: number }[] {
     case 'scissor':
       return [folded, { x: root.x, z: arm.extended }];
     case 'one':
-      return [folded, ...between(arm.shoulder, SHOULDERS).map((shoulder) => reachedBy({ ...arm, b: 0 }, { shoulder, elbow: 0 }))]; // prettier-ignore
+      return [
+        folded,
+        ...between(arm.shoulder, SHOULDERS).map((shoulder) => reachedBy({ ...arm, b: 0 }, { shoulder, elbow: 0 })),
+      ];
     case 'two': {
       const elbows = [0, ...between(arm.elbow, ELBOWS)];
-      const reached = between(arm.shoulder, SHOULDERS).flatMap((shoulder) => elbows.map((elbow) => reachedBy(arm, { shoulder, elbow }))); // prettier-ignore
+      const reached = between(arm.shoulder, SHOULDERS).flatMap((shoulder) =>
+        elbows.map((elbow) => reachedBy(arm, { shoulder, elbow })),
+      );
       return [folded, ...reached.filter((p) => p.z >= folded.z)];
     }
   }
@@ -92,8 +97,7 @@ function pivots(arm: Arm): { x: number; z: number }[] {
 const between = ([lo, hi]: readonly [number, number], count: number): number[] =>
   Array.from({ length: count }, (_, i) => lo + ((hi - lo) * i) / (count - 1));
 
-const turns = ([lo, hi]: readonly [number, number]): number[] =>
-  [...new Set([lo, Math.min(hi, Math.max(lo, 0)), hi])]; // prettier-ignore
+const turns = ([lo, hi]: readonly [number, number]): number[] => [...new Set([lo, Math.min(hi, Math.max(lo, 0)), hi])];
 
 /**
  * The poses that the arm can bring the set to in this room, each turned to both ends and as straight out
@@ -103,5 +107,8 @@ export function reachablePoses(place: LoadPlace, model: ReachModel | undefined):
   if (!moves(place.mount) || !model) return freePoses(place);
   const { shape } = model.reach;
   const folded = poseAt(shape, model.folded);
-  return [folded, ...model.table.stands.flatMap((s) => turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw })))]; // prettier-ignore
+  return [
+    folded,
+    ...model.table.stands.flatMap((s) => turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw }))),
+  ];
 }

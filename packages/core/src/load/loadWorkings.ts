@@ -20,8 +20,7 @@ export interface PushWorking {
 
 const g = (): Working => leaf('gravity', GRAVITY_N_PER_KG, 'ratio');
 
-const weight = (label: string, massLeaf: Working): Working =>
-  node(label, '*', 'N', [massLeaf, g()]);
+const weight = (label: string, massLeaf: Working): Working => node(label, '*', 'N', [massLeaf, g()]);
 
 export function weightWorkings(job: Job, mount: Mount) {
   const set = leaf('set-mass', job.screen.mass, 'kg', { path: 'screen.mass' });
@@ -36,7 +35,7 @@ export function weightWorkings(job: Job, mount: Mount) {
     hung: node('hung-weight', '+', 'N', [weight('set-weight', set), weight('moving-weight', movingLeaf)]),
     still: weight('still-weight', still),
   };
-} // prettier-ignore
+}
 
 const minusKg = (a: Working, b: Working): Working => node('mount-still-mass', '-', 'kg', [a, b]);
 
@@ -54,7 +53,7 @@ function outOf({ job, mount, spacer }: Hanging, pose: LoadPose, packing: Working
       leaf('two', 2, 'count'),
     ]),
     packing,
-  ); // prettier-ignore
+  );
 }
 
 export function pushWorkings(hanging: Hanging, carrying: Carrying, pose: LoadPose, handling: Handling): PushWorking[] {
@@ -69,10 +68,22 @@ export function pushWorkings(hanging: Hanging, carrying: Carrying, pose: LoadPos
   const none = leaf('no-force', 0, 'N');
   const weights = weightWorkings(job, mount);
   const pushes: PushWorking[] = [
-    { down: weights.hung, side: none, x: aside('mass-x', pose.x), y: above('set-centre', at.centreY), e: outOf(hanging, pose, packing) },
+    {
+      down: weights.hung,
+      side: none,
+      x: aside('mass-x', pose.x),
+      y: above('set-centre', at.centreY),
+      e: outOf(hanging, pose, packing),
+    },
   ];
   if (at.weights.still > 0)
-    pushes.push({ down: weights.still, side: none, x: aside('plate-x', at.plateX), y: above('plate-middle', at.plateY), e: packing });
+    pushes.push({
+      down: weights.still,
+      side: none,
+      x: aside('plate-x', at.plateX),
+      y: above('plate-middle', at.plateY),
+      e: packing,
+    });
   if (handling !== 'none')
     pushes.push({
       down: leaf('handling-down', HANDLING.downN, 'N'),
@@ -82,12 +93,10 @@ export function pushWorkings(hanging: Hanging, carrying: Carrying, pose: LoadPos
       e: sum('front-out', leaf('pose-front', pose.frontE, 'mm'), packing),
     });
   return pushes;
-} // prettier-ignore
+}
 
-const total = (label: string, unit: Working['unit'], terms: Working[]): Working =>
-  node(label, '+', unit, terms);
-const times = (label: string, unit: Working['unit'], ...terms: Working[]): Working =>
-  node(label, '*', unit, terms);
+const total = (label: string, unit: Working['unit'], terms: Working[]): Working => node(label, '+', unit, terms);
+const times = (label: string, unit: Working['unit'], ...terms: Working[]): Working => node(label, '*', unit, terms);
 
 export interface GroupWorkings {
   weight: Working;
@@ -102,26 +111,51 @@ export function groupWorkings(hanging: Hanging, carrying: Carrying, worst: Worst
   const { points } = group;
   const pushes = pushWorkings(hanging, carrying, worst.pose, worst.handling);
   const middle = middleOf(points);
-  const down = total('all-down', 'N', pushes.map((p) => p.down));
-  const over = total('over-moment', 'Nmm', pushes.map((p) => times('force-out', 'Nmm', p.down, p.e)));
+  const down = total(
+    'all-down',
+    'N',
+    pushes.map((p) => p.down),
+  );
+  const over = total(
+    'over-moment',
+    'Nmm',
+    pushes.map((p) => times('force-out', 'Nmm', p.down, p.e)),
+  );
   const sides = pushes.filter((p) => p.side.value !== 0);
-  const swing = total('swing-moment', 'Nmm', sides.map((p) => times('force-out', 'Nmm', p.side, p.e)));
+  const swing = total(
+    'swing-moment',
+    'Nmm',
+    sides.map((p) => times('force-out', 'Nmm', p.side, p.e)),
+  );
   const torque = total('torque', 'Nmm', [
     ...pushes.map((p) => times('turning', 'Nmm', leaf('down-sign', -1, 'ratio'), p.down, p.x)),
     ...sides.map((p) => times('turning', 'Nmm', leaf('down-sign', -1, 'ratio'), p.side, p.y)),
   ]);
-  const polar = total('spread-squares', 'ratio', points.map((p) => leaf('fastener-spread', (p.x - middle.x) ** 2 + (p.y - middle.y) ** 2, 'ratio')));
+  const polar = total(
+    'spread-squares',
+    'ratio',
+    points.map((p) => leaf('fastener-spread', (p.x - middle.x) ** 2 + (p.y - middle.y) ** 2, 'ratio')),
+  );
   const share = (label: string, moment: Working, arms: readonly number[], i: number) =>
     node(label, '/', 'N', [
       times('moment-arm', 'ratio', moment, leaf('lever', arms[i]!, 'mm')),
-      total('lever-squares', 'ratio', arms.map((a) => times('lever-square', 'ratio', leaf('lever', a, 'mm'), leaf('lever', a, 'mm')))),
+      total(
+        'lever-squares',
+        'ratio',
+        arms.map((a) => times('lever-square', 'ratio', leaf('lever', a, 'mm'), leaf('lever', a, 'mm'))),
+      ),
     ]);
   const ups = leverArms(group, 'up') ?? [];
   const asides = leverArms(group, swing.value >= 0 ? 'left' : 'right') ?? [];
   const n = leaf('fastener-count', points.length, 'count');
   const twist = (along: number, sign: 1 | -1) =>
     polar.value > 0
-      ? [node('twist-share', '/', 'N', [times('turning', 'ratio', torque, leaf('from-middle', sign * along, 'mm')), polar])]
+      ? [
+          node('twist-share', '/', 'N', [
+            times('turning', 'ratio', torque, leaf('from-middle', sign * along, 'mm')),
+            polar,
+          ]),
+        ]
       : [];
   return {
     weight: down,
@@ -133,16 +167,31 @@ export function groupWorkings(hanging: Hanging, carrying: Carrying, worst: Worst
       ]),
     shear: (i) => {
       const p = points[i]!;
-      const across = sides.length > 0 ? [node('side-share', '/', 'N', [total('all-side', 'N', sides.map((s) => s.side)), n])] : [];
+      const across =
+        sides.length > 0
+          ? [
+              node('side-share', '/', 'N', [
+                total(
+                  'all-side',
+                  'N',
+                  sides.map((s) => s.side),
+                ),
+                n,
+              ]),
+            ]
+          : [];
       const right = [...across, ...twist(p.y - middle.y, -1)];
-      const up = [node('down-share', '/', 'N', [times('down-force', 'N', leaf('down-sign', -1, 'ratio'), down), n]), ...twist(p.x - middle.x, 1)];
-      return node('shear', 'hypot', 'N', [...(right.length > 0 ? [total('shear-right', 'N', right)] : []), total('shear-up', 'N', up)]);
+      const up = [
+        node('down-share', '/', 'N', [times('down-force', 'N', leaf('down-sign', -1, 'ratio'), down), n]),
+        ...twist(p.x - middle.x, 1),
+      ];
+      return node('shear', 'hypot', 'N', [
+        ...(right.length > 0 ? [total('shear-right', 'N', right)] : []),
+        total('shear-up', 'N', up),
+      ]);
     },
   };
-} // prettier-ignore
+}
 
 export const ratingWorking = (label: string, ultimate: number, path: string): Working =>
-  node(label, '/', 'N', [
-    leaf('pack-rating', ultimate, 'N', { path }),
-    leaf('rating-factor', RATING_FACTOR, 'count'),
-  ]);
+  node(label, '/', 'N', [leaf('pack-rating', ultimate, 'N', { path }), leaf('rating-factor', RATING_FACTOR, 'count')]);

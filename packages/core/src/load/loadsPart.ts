@@ -14,15 +14,25 @@ import { groupWorkings } from './loadWorkings';
  * What every fastener of the chosen scheme has to hold in the worst pose that this room leaves the arm, against
  * what it may. With a verdict that it cannot be said, the reason alone.
  */
-export function loadsPart(hanging: Hanging, candidate: Candidate, holes: readonly Hole[], model: ReachModel | undefined): { loads?: Loads; judged: Judged; findings: Finding[] } {
+export function loadsPart(
+  hanging: Hanging,
+  candidate: Candidate,
+  holes: readonly Hole[],
+  model: ReachModel | undefined,
+): { loads?: Loads; judged: Judged; findings: Finding[] } {
   const poses = reachablePoses(loadPlace(hanging, candidate), model);
   const judged = judgeScheme(hanging, candidate, poses);
   if (!judged.ok) return { judged, findings: [] };
   const loads = loadsOf(hanging, judged, holes, poses);
   return { loads, judged, findings: loadFindings(loads) };
-} // prettier-ignore
+}
 
-function loadsOf(hanging: Hanging, { carrying, worst }: Extract<Judged, { ok: true }>, holes: readonly Hole[], poses: readonly LoadPose[]): Loads {
+function loadsOf(
+  hanging: Hanging,
+  { carrying, worst }: Extract<Judged, { ok: true }>,
+  holes: readonly Hole[],
+  poses: readonly LoadPose[],
+): Loads {
   const made = groupWorkings(hanging, carrying, worst);
   const fasteners = carrying.places.map((place, i): FastenerLoad => {
     const holds = carrying.holds[i]!;
@@ -62,7 +72,7 @@ function loadsOf(hanging: Hanging, { carrying, worst }: Extract<Judged, { ok: tr
     weight: made.weight,
     moment: made.moment,
   };
-} // prettier-ignore
+}
 
 /** What asks more of it: the pull, or the shear and how it would give way. */
 function governing(holds: Holds, tension: number, shear: number, angle: number): string {
@@ -83,13 +93,15 @@ function curveOf(poses: readonly LoadPose[], worst: WorstUse): NonNullable<Loads
     if (!known || utilisation > known.utilisation) bins.set(bin, { extension: pose.extension, utilisation });
   });
   return [...bins.values()].sort((a, b) => a.extension - b.extension);
-} // prettier-ignore
+}
 
 function loadFindings(loads: Loads): Finding[] {
   const percent = Math.ceil(loads.worst * 100 - 1e-9);
   if (loads.worst <= 1) return [finding('loads-checked', 'info', 'holes', { percent }, LOAD_SOURCE)];
   const worst = loads.fasteners.reduce((a, b) => (b.utilisation > a.utilisation ? b : a));
-  return [finding('load-too-great', 'stop', 'holes', { percent, hole: worst.hole, governs: worst.governs }, LOAD_SOURCE)];
-} // prettier-ignore
+  return [
+    finding('load-too-great', 'stop', 'holes', { percent, hole: worst.hole, governs: worst.governs }, LOAD_SOURCE),
+  ];
+}
 
 const LOAD_SOURCE = 'NDS 2018 chapter 12, AWC TR 12, from memory; pack ratings';

@@ -44,15 +44,41 @@ function worked(mount: Mount, job: Pick<Job, 'screen' | 'room'>): number | undef
   const into = INTO[wall.build.kind];
   if (!into) return undefined;
   const apart = ys.length > 1 ? ys[0]! - ys[1]! : Infinity;
-  const seat = { job: job as Job, mount, fastener, into, at: { x: wall.width / 2, y: wall.height / 2 }, slot: slots[0]!, foremost: 0, apart };
+  const seat = {
+    job: job as Job,
+    mount,
+    fastener,
+    into,
+    at: { x: wall.width / 2, y: wall.height / 2 },
+    slot: slots[0]!,
+    foremost: 0,
+    apart,
+  };
   const holds = holdsOf(seat);
   if (typeof holds === 'string') return undefined;
   const half = plate.width / 2;
-  const group = { points, solid: into === 'masonry' || into === 'backing', plate: { left: -half, right: half, bottom: 0, top: plate.height } };
+  const group = {
+    points,
+    solid: into === 'masonry' || into === 'backing',
+    plate: { left: -half, right: half, bottom: 0, top: plate.height },
+  };
   const middle = plate.height / 2;
-  const place = { weights: weightsOf(job, mount), plateX: 0, plateY: middle, centreY: middle, bottomY: middle - (job.screen.height ?? job.screen.diagonal / 2) / 2, packing: 0 };
-  return worstUse(group, points.map(() => holds), roughPoses(mount, job), handlingsOf(mount), place)?.use;
-} // prettier-ignore
+  const place = {
+    weights: weightsOf(job, mount),
+    plateX: 0,
+    plateY: middle,
+    centreY: middle,
+    bottomY: middle - (job.screen.height ?? job.screen.diagonal / 2) / 2,
+    packing: 0,
+  };
+  return worstUse(
+    group,
+    points.map(() => holds),
+    roughPoses(mount, job),
+    handlingsOf(mount),
+    place,
+  )?.use;
+}
 
 const INTO: Partial<Record<Job['room']['wall']['build']['kind'], 'stud' | 'metal-stud' | 'masonry' | 'backing'>> = {
   'timber-stud': 'stud',
@@ -60,7 +86,7 @@ const INTO: Partial<Record<Job['room']['wall']['build']['kind'], 'stud' | 'metal
   masonry: 'masonry',
   'timber-backing': 'backing',
   'metal-backing': 'backing',
-}; // prettier-ignore
+};
 
 function columnsOf(mount: Mount, job: Pick<Job, 'room'>, slots: readonly { x: number }[]): number[] {
   const { build } = job.room.wall;
@@ -71,11 +97,18 @@ function columnsOf(mount: Mount, job: Pick<Job, 'room'>, slots: readonly { x: nu
   if (!studs) return [left, right];
   const apart = build.spacing ?? STUD_SPACING_MM;
   return Array.from({ length: wanted }, (_, i) => (i - (wanted - 1) / 2) * apart);
-} // prettier-ignore
+}
 
 function roughPoses(mount: Mount, { screen }: Pick<Job, 'screen'>): LoadPose[] {
   const thick = screen.thickness ?? SET_THICKNESS_MM;
-  const pose = (x: number, back: number): LoadPose => ({ x, e: back + thick / 2, frontX: x, frontE: back + thick, extension: back, yaw: 0 });
+  const pose = (x: number, back: number): LoadPose => ({
+    x,
+    e: back + thick / 2,
+    frontX: x,
+    frontE: back + thick,
+    extension: back,
+    yaw: 0,
+  });
   if (!moves(mount)) return [pose(0, mount.depth.folded)];
   const arm = armOf(mount, 0, 'left')!;
   const [root, r] = [arm.root, arm.a + arm.b];
@@ -84,12 +117,12 @@ function roughPoses(mount: Mount, { screen }: Pick<Job, 'screen'>): LoadPose[] {
     pose(root.x, reachOf(mount)),
     ...(r > 0 ? [pose(root.x + r, mount.depth.folded), pose(root.x + slant, root.z + slant + arm.head)] : []),
   ];
-} // prettier-ignore
+}
 
 /** The rule for the list of mounts: over 1 a caution, because this room may keep the arm from its worst pose. */
 export function holdsRule(mount: Mount, job: Pick<Job, 'screen' | 'room'>): Fit[] {
   const use = roughUse(mount, job);
   if (use === undefined) return [];
   const ok = use <= 1;
-  return [{ rule: 'holds', ok, level: ok ? 'info' : 'caution', value: use, limit: 1, margin: 1 - use, unit: 'ratio' }]; // prettier-ignore
+  return [{ rule: 'holds', ok, level: ok ? 'info' : 'caution', value: use, limit: 1, margin: 1 - use, unit: 'ratio' }];
 }

@@ -48,12 +48,7 @@ export function fitContext(job: Job): FitContext {
   const rough = roughRoom(job, centreX.value, width.value, thickness);
   const chosen = job.choices?.centreY;
   const wish = wishOf(job.aim.height, bare, height, edges(frame));
-  const wanted =
-    chosen === undefined
-      ? wish.ok
-        ? wish.centre
-        : undefined
-      : leaf('centre-chosen', chosen, 'mm');
+  const wanted = chosen === undefined ? (wish.ok ? wish.centre : undefined) : leaf('centre-chosen', chosen, 'mm');
   if (!wanted) return { seats: { seats }, rough, liftLimitKg: lift(job.room.wall.height / 2) };
   const spot = spotAt(frame, wanted);
   const tilt = tiltOf(anglesAt(frame, spot), bare);

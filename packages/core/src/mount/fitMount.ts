@@ -13,11 +13,7 @@ import { seatRules } from './seatRules';
  * and its seats ask counts too: the plate between the obstacles, reach, tilt, people to lift.
  * A 35 kg set on a mount rated 30 kg: `{ rule: 'mass', ok: false, value: 35, limit: 30, margin: -5 }`.
  */
-export function fitMount(
-  mount: Mount,
-  job: Pick<Job, 'screen' | 'room'>,
-  context?: FitContext,
-): Fit[] {
+export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>, context?: FitContext): Fit[] {
   const { screen, room } = job;
   const rules = [
     massRule(mount, screen.mass),
@@ -93,9 +89,7 @@ function patternRule(mount: Mount, pattern: Extent): Fit {
 
 /** A mount that lists its patterns takes those alone; the margin is the distance to the nearest. */
 function listedPattern(only: readonly Extent[], pattern: Extent): Fit {
-  const nearest = only
-    .map((listed) => furtherAxis(listed, pattern))
-    .reduce((a, b) => (b.off < a.off ? b : a));
+  const nearest = only.map((listed) => furtherAxis(listed, pattern)).reduce((a, b) => (b.off < a.off ? b : a));
   const { off, ...axis } = nearest;
   return {
     rule: 'pattern',
@@ -172,9 +166,7 @@ function spacingRule(mount: Mount, build: Build): Fit[] {
   const margin = Math.min(value - minSpacing, maxSpacing - value);
   const limit = value - minSpacing < maxSpacing - value ? minSpacing : maxSpacing;
   if (!Number.isFinite(margin)) return [];
-  return [
-    { rule: 'stud-spacing', ...judged(margin > -PATTERN_MM), value, limit, margin, unit: 'mm' },
-  ];
+  return [{ rule: 'stud-spacing', ...judged(margin > -PATTERN_MM), value, limit, margin, unit: 'mm' }];
 }
 
 const judged = (ok: boolean): Pick<Fit, 'ok' | 'level'> => ({ ok, level: ok ? 'info' : 'stop' });

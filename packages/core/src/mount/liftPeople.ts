@@ -27,11 +27,7 @@ export function liftLimitKg({ fromCm, toCm, thicknessCm }: Lift): number {
   const travel = Math.abs(toCm - fromCm);
   const distance = zeroOutside(travel, 0, 175, travel < 25 ? 1 : 0.82 + 4.5 / travel);
   const at = (cm: number) =>
-    LOAD_KG *
-    horizontal *
-    distance *
-    COUPLING *
-    zeroOutside(cm, 0, 175, 1 - 0.003 * Math.abs(cm - 75));
+    LOAD_KG * horizontal * distance * COUPLING * zeroOutside(cm, 0, 175, 1 - 0.003 * Math.abs(cm - 75));
   return Math.min(at(fromCm), at(toCm));
 }
 

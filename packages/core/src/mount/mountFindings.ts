@@ -5,12 +5,7 @@ import { toMeasure } from './toMeasure';
 /** What the chosen mount's failed rules mean for this job, and what its label leaves to measure. */
 export function mountFindings(mount: Mount, fits: readonly Fit[], job: Job): Finding[] {
   const failed = fits.filter((f) => !f.ok).flatMap((f) => ruleFinding(f, mount, job) ?? []);
-  return [
-    ...failed,
-    ...liftFinding(fits, job),
-    ...extensionFinding(mount, job),
-    ...measureFinding(mount, job),
-  ];
+  return [...failed, ...liftFinding(fits, job), ...extensionFinding(mount, job), ...measureFinding(mount, job)];
 }
 
 /** A note that two lift; more than two is a failed rule. */
@@ -48,13 +43,7 @@ function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding | undefined {
         takes: Object.keys(mount.walls),
       });
     case 'covering':
-      return finding(
-        'mount-covering',
-        fit.level,
-        'mount',
-        { boardMm: value, limitMm: limit },
-        'common practice',
-      );
+      return finding('mount-covering', fit.level, 'mount', { boardMm: value, limitMm: limit }, 'common practice');
     case 'stud-spacing':
       return finding('mount-spacing', fit.level, 'mount', {
         spacingMm: value,

@@ -85,8 +85,7 @@ function blocksFor(plate: Plate, room: RoomForPlate, shift: number, offset: numb
   const blocks = [-Infinity, shift, room.wallHeight - plate.height + shift, Infinity];
   for (const f of room.forSet) blocks.push(f.lo, f.hi);
   for (const item of room.obstacles)
-    for (const [lo, hi] of blockedPlate(item, plate, room.patternX + offset))
-      blocks.push(lo + shift, hi + shift);
+    for (const [lo, hi] of blockedPlate(item, plate, room.patternX + offset)) blocks.push(lo + shift, hi + shift);
   return blocks;
 }
 

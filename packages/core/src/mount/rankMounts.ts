@@ -44,7 +44,7 @@ export function rankMounts(mounts: readonly Mount[], job: Job, crew: KitSource =
 
 /** With the whole scheme search, where nothing stops it already. */
 const searched = (judged: Judged, job: Job, context: FitContext, crew: KitSource): Judged =>
-  judged.stops > 0 ? judged : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, crew)); // prettier-ignore
+  judged.stops > 0 ? judged : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, crew));
 
 /** Places of the first of a long list once more, with the whole scheme search; in their new order. */
 export function searchFirst(places: readonly Place[], job: Job, context: FitContext, crew: KitSource = {}): Place[] {
@@ -54,7 +54,7 @@ export function searchFirst(places: readonly Place[], job: Job, context: FitCont
     return { ...place, searched: true };
   });
   return [...first, ...places.slice(SCHEMED)].sort(comparePlaces);
-} // prettier-ignore
+}
 
 /**
  * The place of one mount among others, without its reasons: for long lists, of which only the first
@@ -67,14 +67,9 @@ export function placeOf(mount: Mount, job: Job, context: FitContext): Place {
 
 /** One mount with its reasons, as it stands in the ranked list; `search` for one of the first twenty. */
 export const rankOne = (mount: Mount, job: Job, context: FitContext, search?: KitSource): Ranked =>
-  rankedOf(search ? searched(judgeMount(mount, job, context), job, context, search) : judgeMount(mount, job, context)); // prettier-ignore
+  rankedOf(search ? searched(judgeMount(mount, job, context), job, context, search) : judgeMount(mount, job, context));
 
-function judgeMount(
-  mount: Mount,
-  job: Job,
-  context: FitContext,
-  more: readonly Fit[] = [],
-): Judged {
+function judgeMount(mount: Mount, job: Job, context: FitContext, more: readonly Fit[] = []): Judged {
   const reasons = [...fitMount(mount, job, context), ...more];
   let [stops, cautions] = [0, 0];
   for (const r of reasons) {
@@ -99,7 +94,7 @@ function judgeMount(
 function useOf(reasons: readonly Fit[]): number {
   const value = reasons.find((r) => r.rule === 'scheme')?.value ?? reasons.find((r) => r.rule === 'holds')?.value;
   return typeof value === 'number' ? Math.round(value * 10) / 10 : 1;
-} // prettier-ignore
+}
 
 /** Made for a place of their own (a corner, a camper, a bench, a hole in the wall): after the rest. */
 const SPECIAL: readonly MountType[] = ['corner', 'vehicle', 'monitor-arm', 'recess'];

@@ -28,8 +28,7 @@ function reachRule(mount: Mount, { seats }: Seats, rough: RoughRoom | undefined)
     if (!worst || off > worst.off) worst = { off, viewer };
   }
   if (!worst) return [];
-  const level =
-    worst.off >= ACROSS_TURN_DEG ? 'stop' : worst.off > ACROSS_MIND_DEG ? 'caution' : 'info';
+  const level = worst.off >= ACROSS_TURN_DEG ? 'stop' : worst.off > ACROSS_MIND_DEG ? 'caution' : 'info';
   return [
     {
       rule: 'reach',

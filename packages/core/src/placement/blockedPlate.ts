@@ -22,10 +22,7 @@ export function blockedPlate(item: Item, plate: Plate, x: number): [number, numb
   if (!plate.open?.length) return [[item.bottom - plate.height, item.top]];
   const bounds = [
     item.bottom - plate.height,
-    ...openFor(item, plate, x).flatMap(({ open }) => [
-      item.top - open.top,
-      item.bottom - open.bottom,
-    ]),
+    ...openFor(item, plate, x).flatMap(({ open }) => [item.top - open.top, item.bottom - open.bottom]),
     item.top,
   ];
   const blocked: [number, number][] = [];

@@ -11,8 +11,7 @@ export type CentreResult = { ok: true; x: Working } | { ok: false; finding: Find
  */
 export function centreRule(job: Job): CentreResult {
   const chosen = job.choices?.centreX;
-  if (chosen !== undefined)
-    return { ok: true, x: leaf('centre-chosen', chosen, 'mm', { path: 'choices.centreX' }) };
+  if (chosen !== undefined) return { ok: true, x: leaf('centre-chosen', chosen, 'mm', { path: 'choices.centreX' }) };
   const rule = job.aim.centre;
   switch (rule.on) {
     case 'wall':
@@ -67,8 +66,7 @@ const find = (job: Job, id: string): Item | undefined => job.room.objects?.find(
 const edge = (item: Item, side: 'left' | 'right'): Working =>
   leaf(`object-${side}`, item[side], 'mm', { path: `room.objects.${item.id}.${side}` });
 
-const middle = (label: string, a: Working, b: Working): Working =>
-  half(label, sum('both-ends', a, b));
+const middle = (label: string, a: Working, b: Working): Working => half(label, sum('both-ends', a, b));
 
 const missing = (object: string): CentreResult => ({
   ok: false,

@@ -32,12 +32,7 @@ export function armHoles(mount: Mount): number[] {
  * Set 648 tall, pattern 40 below the middle, arm hole -10, hook 190 up the plate:
  * 324 - 40 + 10 = 294 to the hook, 104 to the plate.
  */
-export function chainOf(
-  job: Job,
-  mount: Mount | undefined,
-  height: Working,
-  armHole: number,
-): Chain {
+export function chainOf(job: Job, mount: Mount | undefined, height: Working, armHole: number): Chain {
   const geometry = mount ? geometryChain(job, mount, height, armHole) : {};
   const usable = (job.measured ?? []).map((m, i) => measuredChain(m, i, mount, height));
   const first = usable.find((c) => c.toHook || c.toPlate);
@@ -73,15 +68,9 @@ function geometryChain(job: Job, mount: Mount, height: Working, armHole: number)
 const hookToPlate = (toHook: Working, mount: Mount | undefined): Working | undefined =>
   mount?.hook && minus('bottom-to-plate', toHook, hookAbove(mount.hook.above));
 
-const hookAbove = (above: number): Working =>
-  leaf('hook-above-plate', above, 'mm', { path: 'mount.hook.above' });
+const hookAbove = (above: number): Working => leaf('hook-above-plate', above, 'mm', { path: 'mount.hook.above' });
 
-function measuredChain(
-  m: Measured,
-  index: number,
-  mount: Mount | undefined,
-  height: Working,
-): Steps {
+function measuredChain(m: Measured, index: number, mount: Mount | undefined, height: Working): Steps {
   const value = leaf(`measured-${m.from}`, m.value, 'mm', { path: `measured.${index}.value` });
   const up = m.from === 'bottom' ? value : minus('measured-from-bottom', height, value);
   if (m.to === 'hook')
@@ -101,8 +90,7 @@ function withinPlate(to: string, mount: Mount | undefined): Working | undefined 
   if (to === 'plate-bottom') return leaf('plate-bottom', 0, 'mm');
   const plate = mount?.plate;
   if (!plate) return undefined;
-  if (to === 'plate-top')
-    return leaf('plate-height', plate.height, 'mm', { path: 'mount.plate.height' });
+  if (to === 'plate-top') return leaf('plate-height', plate.height, 'mm', { path: 'mount.plate.height' });
   const rows = slotRows(plate.slots ?? []);
   const row = rows[Number(to.split(':')[1])];
   return row === undefined ? undefined : leaf('slot-row', row, 'mm', { path: 'mount.plate.slots' });

@@ -22,9 +22,7 @@ export function heightLimits(input: HeightInput): Forbidden[] {
   return [
     { by: 'floor', lo: -Infinity, hi: halfSet.value, hiWorking: halfSet, yields: 0 },
     ceilingLimit(job, halfSet),
-    ...items
-      .filter((i) => !setMayCover(i) && overlaps(i, input.set))
-      .map((i) => besideSet(i, halfSet)),
+    ...items.filter((i) => !setMayCover(i) && overlaps(i, input.set)).map((i) => besideSet(i, halfSet)),
     ...(input.plate ? plateLimits(input, input.plate, items, halfSet) : []),
   ];
 }

@@ -23,12 +23,10 @@ const DEFAULTS: Record<ItemKind, { setMayCover: boolean; plateMayCover: boolean 
 };
 
 /** May the set hang in front of it? An outlet may be covered by the set, furniture may not. */
-export const setMayCover = (item: Item): boolean =>
-  item.setMayCover ?? DEFAULTS[item.kind].setMayCover;
+export const setMayCover = (item: Item): boolean => item.setMayCover ?? DEFAULTS[item.kind].setMayCover;
 
 /** May the plate sit on it? An outlet may not be covered by the plate unless the plate is open there. */
-export const plateMayCover = (item: Item): boolean =>
-  item.plateMayCover ?? DEFAULTS[item.kind].plateMayCover;
+export const plateMayCover = (item: Item): boolean => item.plateMayCover ?? DEFAULTS[item.kind].plateMayCover;
 
 /** The items on the wall that the job is about. */
 export const onMainWall = (items: readonly Item[] | undefined): Item[] =>

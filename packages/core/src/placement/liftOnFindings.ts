@@ -7,10 +7,7 @@ import { onMainWall, setMayCover } from './itemRules';
  * The set has to rise over its hooks before it drops: a shelf or cabinet just above it leaves less
  * room than that. A shelf 10 above the set, with 25 to lift: 15 short, a caution.
  */
-export function liftOnFindings(
-  job: Job,
-  set: { left: number; right: number; top: number },
-): Finding[] {
+export function liftOnFindings(job: Job, set: { left: number; right: number; top: number }): Finding[] {
   const needMm = job.aim.liftOn ?? LIFT_ON_MM;
   return onMainWall(job.room.objects)
     .filter((i) => !setMayCover(i) && i.left < set.right && set.left < i.right)

@@ -17,8 +17,7 @@ export function marksOf(input: MarkInput): Mark[] {
   const { centreX, bottom, width, height } = input;
   const top = sum('set-top', bottom, height);
   const centreY = sum('set-centre', bottom, half('half-height', height));
-  const make = (id: string, x: Working, y: Working, sideways = false): Mark =>
-    mark(id, x, y, centreX, top, sideways);
+  const make = (id: string, x: Working, y: Working, sideways = false): Mark => mark(id, x, y, centreX, top, sideways);
   const halfWidth = half('half-width', width);
   const marks = [
     make('top', centreX, top),
@@ -41,14 +40,7 @@ export function marksOf(input: MarkInput): Mark[] {
   return marks;
 }
 
-function mark(
-  id: string,
-  x: Working,
-  y: Working,
-  centreX: Working,
-  top: Working,
-  sideways: boolean,
-): Mark {
+function mark(id: string, x: Working, y: Working, centreX: Working, top: Working, sideways: boolean): Mark {
   const fromFloor = named('from-floor', y);
   const fromLeft = named('from-left', x);
   const fromCentre = minus('from-centre', x, centreX);

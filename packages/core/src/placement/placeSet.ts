@@ -1,13 +1,6 @@
 import type { Conflict, Finding, Height, Item, Job, School, Working } from '@steddo/contract';
 import { finding } from '../findings';
-import {
-  conflictOf,
-  feasible,
-  leastRelaxation,
-  nearest,
-  type Forbidden,
-  type Interval,
-} from '../geometry/intervals';
+import { conflictOf, feasible, leastRelaxation, nearest, type Forbidden, type Interval } from '../geometry/intervals';
 import { viewerAngles } from '../sight/viewerAngles';
 import { half, leaf, minus, named, node, sum } from '../working';
 import { armHoles, chainOf, type Chain } from './chain';
@@ -46,8 +39,7 @@ const sag = (job: Job): Working => leaf('sag', job.aim.sag ?? 0, 'mm', { path: '
  */
 export function spotAt(frame: Frame, wanted: Working): Spot {
   const tried = chainsOf(frame).map((chain) => spotWith(frame, wanted, chain));
-  const off = (s: Spot) =>
-    s.conflict ? FAR_MM + givesUp(s.conflict) : Math.abs(s.centre.value - s.wanted.value);
+  const off = (s: Spot) => (s.conflict ? FAR_MM + givesUp(s.conflict) : Math.abs(s.centre.value - s.wanted.value));
   const middle = (tried.length - 1) / 2;
   const order = tried.map((spot, i) => ({ spot, off: off(spot), trim: Math.abs(i - middle) }));
   order.sort((a, b) => a.off - b.off || a.trim - b.trim);
@@ -56,8 +48,7 @@ export function spotAt(frame: Frame, wanted: Working): Spot {
 
 /** No wall is as high as this: what conflicts comes after everything that does not. */
 const FAR_MM = 1e9;
-const givesUp = ({ relax }: Conflict): number =>
-  relax ? relax.reduce((sum, r) => sum + r.amount, 0) : FAR_MM;
+const givesUp = ({ relax }: Conflict): number => (relax ? relax.reduce((sum, r) => sum + r.amount, 0) : FAR_MM);
 
 function chainsOf(frame: Frame): (Chain | undefined)[] {
   const { mount } = frame.job;
@@ -107,9 +98,7 @@ export function hangsAt(spot: Spot, job: Job): { hook?: Working; plateBottom?: W
   const { chain } = spot;
   return {
     ...(chain?.toHook ? { hook: sum('hook-height', spot.bottom, chain.toHook, ...raise) } : {}),
-    ...(chain?.toPlate
-      ? { plateBottom: sum('plate-bottom-height', spot.bottom, chain.toPlate, ...raise) }
-      : {}),
+    ...(chain?.toPlate ? { plateBottom: sum('plate-bottom-height', spot.bottom, chain.toPlate, ...raise) } : {}),
   };
 }
 
@@ -123,8 +112,7 @@ export function schoolHeights(frame: Frame): Height[] {
 
 function heightOf(frame: Frame, school: School, wanted: Working): Height {
   const spot = spotAt(frame, wanted);
-  if (spot.conflict)
-    return { school, wanted: wanted.value, binding: spot.conflict.constraints, angles: [] };
+  if (spot.conflict) return { school, wanted: wanted.value, binding: spot.conflict.constraints, angles: [] };
   const centre = named('set-centre', spot.centre);
   const angles = anglesAt(frame, spot);
   const tilt = tiltOf(angles, frame.job);
@@ -154,9 +142,7 @@ export function anglesAt(frame: Frame, spot: Spot): Height['angles'] {
 
 /** Weighted mean of the elevations: the tilt that would face everybody as well as one tilt can. */
 export function tiltOf(angles: Height['angles'], job: Job): Working | undefined {
-  const looks = angles.flatMap((a) =>
-    a.workings ? [{ id: a.viewer, up: a.workings.centre }] : [],
-  );
+  const looks = angles.flatMap((a) => (a.workings ? [{ id: a.viewer, up: a.workings.centre }] : []));
   if (looks.length === 0) return undefined;
   const weightOf = (id: string) => job.room.viewers?.find((v) => v.id === id)?.weight ?? 1;
   if (new Set(looks.map((l) => weightOf(l.id))).size === 1)
@@ -166,12 +152,21 @@ export function tiltOf(angles: Height['angles'], job: Job): Working | undefined 
       'deg',
       looks.map((l) => l.up),
     );
-  const weight = (id: string) =>
-    leaf('weight', weightOf(id), 'ratio', { path: `room.viewers.${id}.weight` });
+  const weight = (id: string) => leaf('weight', weightOf(id), 'ratio', { path: `room.viewers.${id}.weight` });
   return node('tilt-needed', '/', 'deg', [
-    node('weighted-looks', '+', 'deg', looks.map((l) => node('weighted-look', '*', 'deg', [weight(l.id), l.up]))),
-    node('weights', '+', 'ratio', looks.map((l) => weight(l.id))),
-  ]); // prettier-ignore
+    node(
+      'weighted-looks',
+      '+',
+      'deg',
+      looks.map((l) => node('weighted-look', '*', 'deg', [weight(l.id), l.up])),
+    ),
+    node(
+      'weights',
+      '+',
+      'ratio',
+      looks.map((l) => weight(l.id)),
+    ),
+  ]);
 }
 
 export function edges(frame: Frame): { left: number; right: number } {
@@ -180,11 +175,7 @@ export function edges(frame: Frame): { left: number; right: number } {
 }
 
 /** Where the set's centre line may be, at the set's height; without one, only the wall's ends count. */
-export function sidewaysLimits(
-  job: Job,
-  width: Working,
-  atHeight?: { bottom: number; top: number },
-): Forbidden[] {
+export function sidewaysLimits(job: Job, width: Working, atHeight?: { bottom: number; top: number }): Forbidden[] {
   const halfWidth = half('half-width', width);
   const wall = leaf('wall-width', job.room.wall.width, 'mm', { path: 'room.wall.width' });
   const rightMost = minus('against-right-end', wall, halfWidth);
@@ -213,11 +204,7 @@ function besideLimit(item: Item, halfWidth: Working): Forbidden {
 }
 
 /** The set's centre line as near to the wanted as the wall's ends allow. */
-export function placeSideways(
-  job: Job,
-  width: Working,
-  wanted: Working,
-): { centreX: Working; findings: Finding[] } {
+export function placeSideways(job: Job, width: Working, wanted: Working): { centreX: Working; findings: Finding[] } {
   const limits = sidewaysLimits(job, width);
   const found = nearest(feasible(limits), wanted.value);
   if (!found) {
@@ -242,10 +229,7 @@ export function placeSideways(
 export function sidewaysWay(frame: Frame, wanted: Working): number | undefined {
   const half = frame.height.value / 2;
   const band = { bottom: wanted.value - half, top: wanted.value + half };
-  const found = nearest(
-    feasible(sidewaysLimits(frame.job, frame.width, band)),
-    frame.centreX.value,
-  );
+  const found = nearest(feasible(sidewaysLimits(frame.job, frame.width, band)), frame.centreX.value);
   if (!found?.edge?.working) return undefined;
   const there = spotAt({ ...frame, centreX: found.edge.working }, wanted);
   return there.conflict ? undefined : found.at;

@@ -20,9 +20,7 @@ export function placementOf(frame: Frame, spot: Spot, plate: HungPlate | undefin
     top,
     ...edges(frame),
     ...plateBox(job.mount, plate, hangsAt(spot, job).plateBottom),
-    ...(spot.chain && job.mount && armHoles(job.mount).length > 0
-      ? { armHole: spot.chain.armHole }
-      : {}),
+    ...(spot.chain && job.mount && armHoles(job.mount).length > 0 ? { armHole: spot.chain.armHole } : {}),
     ...(plate?.fold ? { fold: plate.fold } : {}),
     feasible: asPairs(spot.feasible),
     feasibleX: asPairs(feasible(sidewaysLimits(job, width, { bottom, top }))),

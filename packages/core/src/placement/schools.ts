@@ -23,12 +23,7 @@ export const SCHOOLS = [
  * What one school wants for the set's centre, mm.
  * Above a 914.4 mm (36 in) chest with 203.2 mm (8 in) between, for a set 600 tall: 1417.6.
  */
-export function wishOf(
-  school: School,
-  job: Job,
-  height: Working,
-  set: { left: number; right: number },
-): Wish {
+export function wishOf(school: School, job: Job, height: Working, set: { left: number; right: number }): Wish {
   switch (school) {
     case 'eyes':
       return eyes(job);
@@ -55,9 +50,7 @@ export function wishOf(
 function eyes(job: Job): Wish {
   const settled = job.aim.schools?.eyes?.settled ?? [];
   if (settled.length > 0) {
-    const marks = settled.map((mm, i) =>
-      leaf('settled-mark', mm, 'mm', { path: `aim.schools.eyes.settled.${i}` }),
-    );
+    const marks = settled.map((mm, i) => leaf('settled-mark', mm, 'mm', { path: `aim.schools.eyes.settled.${i}` }));
     return { ok: true, centre: node('settled-mean', 'mean', 'mm', marks) };
   }
   return meanEye(job, 'eyes');
@@ -93,16 +86,24 @@ function meanEye(job: Job, school: School): Wish {
         eyesKnown.map((k) => k.eye),
       ),
     };
-  const weight = (id: string, value = 1) =>
-    leaf('weight', value, 'ratio', { path: `room.viewers.${id}.weight` });
+  const weight = (id: string, value = 1) => leaf('weight', value, 'ratio', { path: `room.viewers.${id}.weight` });
   return {
     ok: true,
     centre: node('mean-eye', '/', 'mm', [
-      node('weighted-eyes', '+', 'mm', eyesKnown.map(({ viewer, eye }) =>
-        node('weighted-eye', '*', 'mm', [weight(viewer.id, viewer.weight), eye]))),
-      node('weights', '+', 'ratio', eyesKnown.map(({ viewer }) => weight(viewer.id, viewer.weight))),
+      node(
+        'weighted-eyes',
+        '+',
+        'mm',
+        eyesKnown.map(({ viewer, eye }) => node('weighted-eye', '*', 'mm', [weight(viewer.id, viewer.weight), eye])),
+      ),
+      node(
+        'weights',
+        '+',
+        'ratio',
+        eyesKnown.map(({ viewer }) => weight(viewer.id, viewer.weight)),
+      ),
     ]),
-  }; // prettier-ignore
+  };
 }
 
 /** Where one viewer's gaze meets the wall: the mean of the settled tries, else the eye's height. */
@@ -129,10 +130,7 @@ function bottomBand(job: Job, height: Working): Wish {
   const halfSet = half('half-height', height);
   const bottom = node('bottom-in-band', 'max', 'mm', [
     edge('band-from', 'from'),
-    node('not-above-band', 'min', 'mm', [
-      edge('band-to', 'to'),
-      minus('bottom-at-eyes', wish.centre, halfSet),
-    ]),
+    node('not-above-band', 'min', 'mm', [edge('band-to', 'to'), minus('bottom-at-eyes', wish.centre, halfSet)]),
   ]);
   return { ok: true, centre: sum('centre-from-bottom', bottom, halfSet) };
 }
@@ -140,9 +138,7 @@ function bottomBand(job: Job, height: Working): Wish {
 /** The bottom edge a gap above whatever stands below. */
 function above(job: Job, height: Working, set: { left: number; right: number }): Wish {
   const stated = job.aim.schools?.above;
-  const item = stated?.object
-    ? job.room.objects?.find((o) => o.id === stated.object)
-    : tallestBelow(job, set);
+  const item = stated?.object ? job.room.objects?.find((o) => o.id === stated.object) : tallestBelow(job, set);
   if (!item) return noObject('above', stated?.object ?? '');
   const bottom = sum(
     'bottom-above-object',
@@ -166,14 +162,10 @@ function lineUp(job: Job, height: Working): Wish {
   if (!stated) return needs('line-up', 'aim.schools.line-up.to');
   const to = leaf('line-up-to', stated.to, 'mm', { path: 'aim.schools.line-up.to' });
   const halfSet = half('half-height', height);
-  if (stated.edge === 'centre')
-    return { ok: true, centre: node('line-up-centre', '+', 'mm', [to]) };
+  if (stated.edge === 'centre') return { ok: true, centre: node('line-up-centre', '+', 'mm', [to]) };
   return {
     ok: true,
-    centre:
-      stated.edge === 'bottom'
-        ? sum('centre-from-bottom', to, halfSet)
-        : minus('centre-from-top', to, halfSet),
+    centre: stated.edge === 'bottom' ? sum('centre-from-bottom', to, halfSet) : minus('centre-from-top', to, halfSet),
   };
 }
 
@@ -194,11 +186,7 @@ function fitBetween(job: Job, height: Working, set: { left: number; right: numbe
   const below = node('free-below', '*', 'mm', [free, ratio]);
   return {
     ok: true,
-    centre: sum(
-      'centre-from-bottom',
-      sum('bottom-between', lower, below),
-      half('half-height', height),
-    ),
+    centre: sum('centre-from-bottom', sum('bottom-between', lower, below), half('half-height', height)),
   };
 }
 
@@ -255,9 +243,7 @@ function standing(job: Job): Wish {
   if (stated)
     return {
       ok: true,
-      centre: node('mean-eye', 'mean', 'mm', [
-        leaf('eye', stated.eye, 'mm', { path, guess: guessed.includes(path) }),
-      ]),
+      centre: node('mean-eye', 'mean', 'mm', [leaf('eye', stated.eye, 'mm', { path, guess: guessed.includes(path) })]),
     };
   const eyesStanding = (job.room.viewers ?? [])
     .filter((v) => v.posture === 'standing')

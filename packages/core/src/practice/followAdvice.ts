@@ -38,7 +38,7 @@ export function followAdvice(start: Job, instruments: Instruments, steps: () => 
     }
   }
   return { job, pokes, passes };
-} // prettier-ignore
+}
 
 function pass(job: Job, look: NextLook, instruments: Instruments, i: number): Job {
   const [from, to] = [Math.max(0, look.from ?? look.x - 80), Math.min(job.room.wall.width, look.to ?? look.x + 80)];
@@ -46,7 +46,7 @@ function pass(job: Job, look: NextLook, instruments: Instruments, i: number): Jo
   const marks = passMarks(instruments, kind, look.y, from, to).map((m, j) => ({ ...m, id: `a${i}-${j}` }));
   const scan: Scan = { id: `as${i}`, instrument: kind, from, to, y: look.y };
   return { ...withMarks(job, marks), scans: [...(job.scans ?? []), scan] };
-} // prettier-ignore
+}
 
 const withMarks = (job: Job, marks: Evidence[]): Job => ({
   ...job,
@@ -54,7 +54,13 @@ const withMarks = (job: Job, marks: Evidence[]): Job => ({
 });
 
 /** The marks that somebody makes who slides a finder from left to right: where it lights and where it goes out. */
-export function passMarks(instruments: Instruments, kind: Exclude<FinderKind, 'live'>, y: number, from: number, to: number): Evidence[] {
+export function passMarks(
+  instruments: Instruments,
+  kind: Exclude<FinderKind, 'live'>,
+  y: number,
+  from: number,
+  to: number,
+): Evidence[] {
   const along = instruments.begin(kind, y);
   const marks: Evidence[] = [];
   let before = along.at(from).lit;
@@ -73,4 +79,4 @@ export function passMarks(instruments: Instruments, kind: Exclude<FinderKind, 'l
     before = signal.lit;
   }
   return marks;
-} // prettier-ignore
+}

@@ -46,14 +46,19 @@ export function practiceScore(wall: HiddenWall, job: Job, log: PracticeLog, advi
   const extra = Math.max(0, log.pokes.length - advised);
   const points = Math.max(0, Math.round(100 * share - PER_HIT * met.length - PER_POKE * extra));
   return { landed, holes: log.holes.length, met, pokes: log.pokes.length, advised, points };
-} // prettier-ignore
+}
 
-function hits(wall: HiddenWall, at: readonly { x: number; y: number }[], diameter: number, by: 'poke' | 'hole' | 'look'): PracticeScore['met'] {
+function hits(
+  wall: HiddenWall,
+  at: readonly { x: number; y: number }[],
+  diameter: number,
+  by: 'poke' | 'hole' | 'look',
+): PracticeScore['met'] {
   return at.flatMap(({ x, y }) => {
     const run = runAt(wall, x, y, diameter);
     return run ? [{ what: run.what, by }] : [];
   });
-} // prettier-ignore
+}
 
 /** Wood of one ply for 1.5 diameters on both sides of the shank's middle. */
 export function landsIn(wall: HiddenWall, { x, y }: { x: number; y: number }, diameter: number): boolean {
@@ -62,4 +67,4 @@ export function landsIn(wall: HiddenWall, { x, y }: { x: number; y: number }, di
     const { left } = facesAt(s, y, wall.height);
     return Array.from({ length: s.plies }, (_, i) => left + i * s.ply).some((a) => x - by >= a && x + by <= a + s.ply);
   });
-} // prettier-ignore
+}

@@ -39,4 +39,4 @@ function hangs(job: Job, mount: Mount, wall: HiddenWall, { x, y }: { x: number; 
   });
   const spots = plateSpots(job, mount, leaf('centre-chosen', x, 'mm'));
   return plateOptions({ mount, fixing, aims, spots }).length > 0;
-} // prettier-ignore
+}

@@ -110,8 +110,7 @@ export function linkageReach({ arm, plate }: Mount): number | undefined {
 }
 
 /** The set's back straight out at full reach, mm: by the label, else by the linkage, else as folded. */
-export const reachOf = (mount: Mount): number =>
-  mount.depth.extended ?? linkageReach(mount) ?? mount.depth.folded;
+export const reachOf = (mount: Mount): number => mount.depth.extended ?? linkageReach(mount) ?? mount.depth.folded;
 
 /** The links in proportion, so that together they give the label's reach. */
 function scaledLinks(mount: Mount, thickness: number, head: number): [number, number] {
@@ -125,25 +124,13 @@ function scaledLinks(mount: Mount, thickness: number, head: number): [number, nu
  * The joints when folded so that the set's middle comes to the given side: the longer link lies on
  * that side of the root, flat against the shoulder's limit, and the other one folds back over it.
  */
-function foldJoints(
-  a: number,
-  b: number,
-  kind: Arm['kind'],
-  shoulder: Range,
-  elbow: Range,
-  fold: Side,
-): Joints {
+function foldJoints(a: number, b: number, kind: Arm['kind'], shoulder: Range, elbow: Range, fold: Side): Joints {
   const right = (fold === 'right') === (kind === 'one' || a >= b);
-  return right
-    ? { shoulder: shoulder[1], elbow: elbow[0] }
-    : { shoulder: shoulder[0], elbow: elbow[1] };
+  return right ? { shoulder: shoulder[1], elbow: elbow[0] } : { shoulder: shoulder[0], elbow: elbow[1] };
 }
 
 /** Depth and offset of the set's back when folded, by the linkage alone, mm; undefined without links. */
-export function linkageFold(
-  mount: Mount,
-  fold: Side,
-): { depth: number; offset: number } | undefined {
+export function linkageFold(mount: Mount, fold: Side): { depth: number; offset: number } | undefined {
   const { arm } = mount;
   const [a = 0, b = 0, more] = arm?.links ?? [];
   if (arm?.kind !== 'links' || a === 0 || more !== undefined) return undefined;
@@ -213,8 +200,7 @@ const AT_LIMIT = 1e-9;
 const within = (arm: Arm, { shoulder, elbow }: Joints, offMm: number): boolean =>
   Math.abs(offMm) <= ON_ARC_MM && inRange(shoulder, arm.shoulder) && inRange(elbow, arm.elbow);
 
-const inRange = (value: number, [lo, hi]: Range): boolean =>
-  value >= lo - AT_LIMIT && value <= hi + AT_LIMIT;
+const inRange = (value: number, [lo, hi]: Range): boolean => value >= lo - AT_LIMIT && value <= hi + AT_LIMIT;
 
 /** The same direction between minus and plus half a turn. */
 export const wrapped = (rad: number): number => Math.atan2(Math.sin(rad), Math.cos(rad));

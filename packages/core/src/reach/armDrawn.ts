@@ -40,9 +40,7 @@ function elbowAt(arm: ReachModel['reach']['arm'], pivot: Point): Point {
 export function wayTo(model: ReachModel, at: SetPoseMm, steps: number): SetPoseMm[] {
   const stand = standAt(model.reach, at);
   if (typeof stand !== 'object') return [at];
-  return motionTo(model.reach.arm, model.reach.shape, poseOf(at), stand.way, steps).map((pose) =>
-    posed(model, pose),
-  );
+  return motionTo(model.reach.arm, model.reach.shape, poseOf(at), stand.way, steps).map((pose) => posed(model, pose));
 }
 
 /** The furthest places of the pivot, as a line over the floor. */
@@ -56,7 +54,7 @@ export function furthest({ reach }: ReachModel): Point[] {
     const f = lo + ((hi - lo) * i) / ARC_STEPS;
     return { x: arm.root.x + r * Math.sin(f), z: Math.max(arm.folded.z, arm.root.z + r * Math.cos(f)) };
   });
-} // prettier-ignore
+}
 const ARC_STEPS = 48;
 
 /** How far out the middle of the set's back is, with its working, mm. */
@@ -67,9 +65,7 @@ export function outWorking({ reach }: ReachModel, at: SetPoseMm): Working {
     'set-out',
     leaf('pivot-out', at.z, 'mm'),
     leaf('head-out', head * Math.cos(yaw), 'mm'),
-    ...(Math.abs(aside * Math.sin(yaw)) > 1e-9
-      ? [leaf('aside-out', -aside * Math.sin(yaw), 'mm')]
-      : []),
+    ...(Math.abs(aside * Math.sin(yaw)) > 1e-9 ? [leaf('aside-out', -aside * Math.sin(yaw), 'mm')] : []),
   );
 }
 

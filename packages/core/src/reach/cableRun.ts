@@ -44,14 +44,11 @@ function linkLeaves(mount: Mount): Working[] {
     return [...links.map((l, i) => leaf('arm-link', l, 'mm', { path: `mount.arm.links.${i}` })), head];
   const out = leaf('mount-extended', reachOf(mount), 'mm', { path: 'mount.depth.extended' });
   return [minus('arm-out', out, head), head];
-} // prettier-ignore
+}
 
 function jointLeaves({ kind }: Arm): Working[] {
   const joints = { none: 1, one: 2, two: 3, scissor: 2 }[kind];
   return [
-    node('joints-take', '*', 'mm', [
-      leaf('joints', joints, 'count'),
-      leaf('cable-a-joint', JOINT_CABLE_MM, 'mm'),
-    ]),
+    node('joints-take', '*', 'mm', [leaf('joints', joints, 'count'), leaf('cable-a-joint', JOINT_CABLE_MM, 'mm')]),
   ];
 }

@@ -17,17 +17,23 @@ interface Found {
  */
 export function clearances(job: Job, reach: Reach, bottom: number, top: number): NonNullable<ReachPlan['clearance']> {
   const bottomLeaf = leaf('set-bottom', bottom, 'mm');
-  const topLeaf = sum('set-top-hung', leaf('set-top', top, 'mm'), leaf('sag', job.aim.sag ?? 0, 'mm', { path: 'aim.sag' }));
+  const topLeaf = sum(
+    'set-top-hung',
+    leaf('set-top', top, 'mm'),
+    leaf('sag', job.aim.sag ?? 0, 'mm', { path: 'aim.sag' }),
+  );
   const [below, above]: [Found[], Found[]] = [[], []];
   for (const o of job.room.objects ?? []) {
     if ((o.wall ?? 'main') !== 'main' || !isSwept(reach, rectangle(o.left, o.right, 0, outOf(o)))) continue;
     const by = `object:${o.id}`;
-    const edge = (name: 'bottom' | 'top') => leaf(`object-${name}`, o[name], 'mm', { path: `room.objects.${o.id}.${name}` });
+    const edge = (name: 'bottom' | 'top') =>
+      leaf(`object-${name}`, o[name], 'mm', { path: `room.objects.${o.id}.${name}` });
     if (o.top <= bottom && outOf(o) > 0) below.push({ by, gap: minus('room-below', bottomLeaf, edge('top')) });
     if (o.bottom >= top && outOf(o) > 0) above.push({ by, gap: minus('room-above', edge('bottom'), topLeaf) });
   }
   for (const f of job.room.floor ?? []) {
-    if (f.height === undefined || f.height > bottom || !isSwept(reach, rectangle(f.left, f.right, f.near, f.far))) continue;
+    if (f.height === undefined || f.height > bottom || !isSwept(reach, rectangle(f.left, f.right, f.near, f.far)))
+      continue;
     const height = leaf('floor-thing-height', f.height, 'mm', { path: `room.floor.${f.id}.height` });
     below.push({ by: `floor:${f.id}`, gap: minus('room-below', bottomLeaf, height) });
   }
@@ -37,7 +43,7 @@ export function clearances(job: Job, reach: Reach, bottom: number, top: number):
     ...(high ? { above: high.gap.value, aboveBy: high.by } : {}),
     workings: { ...(low ? { below: low.gap } : {}), ...(high ? { above: high.gap } : {}) },
   };
-} // prettier-ignore
+}
 
 const least = (found: readonly Found[]): Found | undefined =>
   found.reduce<Found | undefined>((a, b) => (!a || b.gap.value < a.gap.value ? b : a), undefined);

@@ -27,7 +27,7 @@ export function coverageRow(reach: Reach, stands: readonly Stand[], grid: FloorG
   return Float32Array.from({ length: grid.columns }, (_, column) =>
     leastOff(reach, stands, { x: grid.left + (column + 0.5) * grid.step, z }),
   );
-} // prettier-ignore
+}
 
 /** The whole map, row by row from the wall. */
 export function coverage(reach: Reach, grid: FloorGrid): Float32Array[] {

@@ -7,7 +7,13 @@ import { foldOffsetOf } from './arm';
  * What each fold does to the plate: where its middle goes, off what would hang the set in its middle
  * by how much, and over which studs its slots come. The same search as the plan's own.
  */
-export function foldChoices(job: Job, mount: Mount, found: StudsFound, centreX: Working, chosen: Side | undefined): NonNullable<ReachPlan['folds']> {
+export function foldChoices(
+  job: Job,
+  mount: Mount,
+  found: StudsFound,
+  centreX: Working,
+  chosen: Side | undefined,
+): NonNullable<ReachPlan['folds']> {
   return (['left', 'right'] as const).map((fold) => {
     const asked: Job = { ...job, choices: { ...job.choices, fold } };
     const plate = planPlate(asked, mount, found, centreX);
@@ -21,4 +27,4 @@ export function foldChoices(job: Job, mount: Mount, found: StudsFound, centreX: 
       chosen: fold === chosen,
     };
   });
-} // prettier-ignore
+}

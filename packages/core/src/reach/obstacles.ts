@@ -16,11 +16,7 @@ export interface Band {
  * there, what stands out of them, a chimney breast that it does not hang on, furniture, and the
  * quarter of a disc that each door sweeps. What is wholly under or over the set is none of these.
  */
-export function obstaclesOf(
-  job: Job,
-  band: Band,
-  plate?: Pick<Plate, 'width'> & { x: number },
-): Obstacle[] {
+export function obstaclesOf(job: Job, band: Band, plate?: Pick<Plate, 'width'> & { x: number }): Obstacle[] {
   const { wall } = job.room;
   const meets = (low: number, high: number) => low < band.top && band.bottom < high;
   return [
@@ -34,7 +30,7 @@ export function obstaclesOf(
     ...(job.room.floor ?? [])
       .filter((f) => f.height === undefined || meets(0, f.height))
       .map((f) => ({ ...rectangle(f.left, f.right, f.near, f.far), by: `floor:${f.id}` })),
-  ]; // prettier-ignore
+  ];
 }
 
 /** The set's own wall first, then the side walls that are there. */

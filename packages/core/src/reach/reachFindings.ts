@@ -76,12 +76,21 @@ function nearFindings({ clearance }: ReachPlan): Finding[] {
  * A plug in an outlet behind the folded set needs the outlet's and the plug's depth: 5 + 40 does not
  * go behind a set 30 off the wall, and 15 are missing.
  */
-export function plugFindings(job: Job, set: { left: number; right: number; bottom: number; top: number }, backMm: number): Finding[] {
+export function plugFindings(
+  job: Job,
+  set: { left: number; right: number; bottom: number; top: number },
+  backMm: number,
+): Finding[] {
   return (job.room.objects ?? []).flatMap((o) => {
-    const behind = (o.wall ?? 'main') === 'main' && o.left < set.right && set.left < o.right && o.bottom < set.top && set.bottom < o.top;
+    const behind =
+      (o.wall ?? 'main') === 'main' &&
+      o.left < set.right &&
+      set.left < o.right &&
+      o.bottom < set.top &&
+      set.bottom < o.top;
     if (o.kind !== 'outlet' || !behind) return [];
     const needMm = (o.out ?? 0) + PLUG_MM;
     if (needMm <= backMm + SAME_MM) return [];
     return [finding('plug-behind', 'caution', 'reach', { object: o.id, needMm, haveMm: backMm }, 'plug 40 mm, ours')];
   });
-} // prettier-ignore
+}

@@ -107,7 +107,7 @@ export function seatAxis(model: ReachModel, at: SetPoseMm, seat: Seat): Working 
   const bearing = node('seat-bearing', 'atan', 'deg', [
     minus('eye-across', leaf('eye-x', seat.x, 'mm', { path: path('x') }), leaf('face-x', face.x, 'mm')),
     minus('eye-to-face', leaf('eye-distance', seat.z, 'mm', { path: path('distance') }), leaf('face-z', face.z, 'mm')),
-  ]); // prettier-ignore
+  ]);
   return node('off-axis', '-', 'deg', [bearing, leaf('yaw', at.yaw, 'deg')]);
 }
 

@@ -84,7 +84,7 @@ function sectionOf({ job, plan, found, centreX }: ReachInput, mount: Mount, mode
     protrusion: front.value,
     workings: { cableSlack, protrusion: front },
   };
-} // prettier-ignore
+}
 
 const MOST_NAMED = 5;
 
@@ -110,4 +110,4 @@ function walkwayFinding(job: Job, placed: NonNullable<Plan['placement']>, front:
   const values = { outMm: front.value, bottomMm: placed.bottom };
   const stage = job.mount && moves(job.mount) ? 'reach' : 'height';
   return [finding('over-walkway', 'caution', stage, values, 'ADA 2010, 307.2')];
-} // prettier-ignore
+}

@@ -39,10 +39,7 @@ export function reachTable(reach: Reach, stepMm: number = REACH_STEP_MM): ReachT
 }
 
 /** The pivot at a place: what blocks the way there, or nothing when the arm does not go there. */
-export function standAt(
-  { arm, shape, obstacles }: Reach,
-  pivot: Point,
-): Stand | string | undefined {
+export function standAt({ arm, shape, obstacles }: Reach, pivot: Point): Stand | string | undefined {
   let blocked: string | undefined;
   // what folds the arm flat keeps the pivot from going further back
   if (pivot.z < arm.folded.z) return undefined;
@@ -66,12 +63,9 @@ function pivotsOf(arm: Arm, step: number): Point[] {
 
 const GRIDS: Record<Arm['kind'], (arm: Arm, step: number) => Point[]> = {
   none: () => [],
-  scissor: (arm, step) =>
-    steps(arm.folded.z, arm.extended, step).map((z) => ({ x: arm.root.x, z })),
+  scissor: (arm, step) => steps(arm.folded.z, arm.extended, step).map((z) => ({ x: arm.root.x, z })),
   one: (arm, step) =>
-    steps(arm.shoulder[0] * arm.a, arm.shoulder[1] * arm.a, step).map((along) =>
-      polar(arm, arm.a, along / arm.a),
-    ),
+    steps(arm.shoulder[0] * arm.a, arm.shoulder[1] * arm.a, step).map((along) => polar(arm, arm.a, along / arm.a)),
   two: twoLinkGrid,
 };
 
@@ -118,4 +112,13 @@ export function besides(arm: Arm, at: Point, step: number): Point[] {
   }
 }
 
-const EIGHT = [[-1, -1], [0, -1], [1, -1], [-1, 0], [1, 0], [-1, 1], [0, 1], [1, 1]] as const; // prettier-ignore
+const EIGHT = [
+  [-1, -1],
+  [0, -1],
+  [1, -1],
+  [-1, 0],
+  [1, 0],
+  [-1, 1],
+  [0, 1],
+  [1, 1],
+] as const;

@@ -45,7 +45,7 @@ export function roughOff(mount: Mount, room: RoughRoom, seat: Point): number | u
     }
   }
   return least;
-} // prettier-ignore
+}
 
 /** Arms over a plate at 0, kept as long as their mount is: long lists are judged again and again. */
 const known = new WeakMap<Mount, Partial<Record<Side, Arm>>>();
@@ -78,7 +78,7 @@ function offAt(arm: Arm, shape: SetShape, pivot: Point, walls: readonly Obstacle
   if (aim >= lo && aim <= hi) return 0;
   const yaw = aim > hi ? hi : lo;
   return toDeg(Math.abs(offAxis(shape, { x: pivot.x, z: pivot.z, yaw }, seat)));
-} // prettier-ignore
+}
 
 const STEPS = 6;
 const ARC_DEG = [15, -15, 30, -30, 50, -50, 70, -70];
@@ -96,7 +96,6 @@ function* places(arm: Arm): Generator<Point> {
     }
   }
   if (arm.kind === 'two' || arm.kind === 'scissor')
-    for (let i = STEPS - 1; i > 0; i--)
-      yield { x: root.x, z: folded.z + ((extended - folded.z) * i) / STEPS };
+    for (let i = STEPS - 1; i > 0; i--) yield { x: root.x, z: folded.z + ((extended - folded.z) * i) / STEPS };
   yield folded;
 }

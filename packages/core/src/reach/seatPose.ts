@@ -24,11 +24,7 @@ const FINEST_MM = 1;
  * least far out, then least aside. Searched over the table and refined by a pattern search down to 1 mm. Undefined when
  * the set cannot hang there at all. A seat straight ahead: folded, 0.
  */
-export function bestPose(
-  reach: Reach,
-  table: ReachTable,
-  seats: readonly Point[],
-): Served | undefined {
+export function bestPose(reach: Reach, table: ReachTable, seats: readonly Point[]): Served | undefined {
   let found: Served | undefined;
   for (const stand of table.stands) found = better(found, poseAt(reach, stand, seats));
   if (!found) return undefined;
@@ -54,8 +50,7 @@ function better(a: Served | undefined, b: Served): Served {
 const RADIAN_MM = 1e5;
 /** And of two equal ones the one with less to carry aside. */
 const ASIDE = 1e-3;
-const costOf = ({ off, z, aside }: Served): number =>
-  Math.max(0, off - SAME_OFF) * RADIAN_MM + z + aside * ASIDE;
+const costOf = ({ off, z, aside }: Served): number => Math.max(0, off - SAME_OFF) * RADIAN_MM + z + aside * ASIDE;
 
 /** With the pivot where it stands, the yaw that serves the seats best. */
 function poseAt(reach: Reach, stand: Stand, seats: readonly Point[]): Served {

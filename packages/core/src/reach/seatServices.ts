@@ -32,20 +32,22 @@ export function seatServices(
     const tilt = tiltAt(job, model, served, seat, centreY, setHeight);
     const stoppedBy = isFaced(served.off) ? undefined : blame(model, served, seat);
     const needed = stoppedBy === 'reach' ? reachNeeded(model.reach.arm.root.x, model.reach.shape, seat) : undefined;
-    return [{
-      viewer: seat.viewer,
-      offAxis: toDeg(served.off),
-      ...at,
-      tilt: tilt?.value ?? 0,
-      reachable: toDeg(served.off) <= POOR_DEG,
-      ...(stoppedBy ? { stoppedBy } : {}),
-      ...(needed === undefined ? {} : { reachNeeded: needed }),
-      workings: {
-        offAxis: node('off-axis-size', 'abs', 'deg', [axis]),
-        ...(tilt ? { tilt: tilt.working } : {}),
+    return [
+      {
+        viewer: seat.viewer,
+        offAxis: toDeg(served.off),
+        ...at,
+        tilt: tilt?.value ?? 0,
+        reachable: toDeg(served.off) <= POOR_DEG,
+        ...(stoppedBy ? { stoppedBy } : {}),
+        ...(needed === undefined ? {} : { reachNeeded: needed }),
+        workings: {
+          offAxis: node('off-axis-size', 'abs', 'deg', [axis]),
+          ...(tilt ? { tilt: tilt.working } : {}),
+        },
       },
-    }];
-  }); // prettier-ignore
+    ];
+  });
 }
 
 /**
@@ -62,15 +64,12 @@ export function tiltAt(job: Job, model: ReachModel, pose: Pose, seat: Seat, cent
     leaf('eye-across', seat.x - face.x, 'mm'),
     leaf('eye-to-face', seat.z - face.z, 'mm'),
   ]);
-  const working = node('look-centre', 'atan', 'deg', [
-    minus('above-eye', leaf('set-centre', centreY, 'mm'), eye),
-    run,
-  ]);
+  const working = node('look-centre', 'atan', 'deg', [minus('above-eye', leaf('set-centre', centreY, 'mm'), eye), run]);
   const { down = 0, up = 0 } = job.mount?.tilt ?? {};
   const most = Math.min(down, roomBehind(model.reach, pose, setHeight));
   const upMost = Math.min(Math.abs(up), roomBehind(model.reach, pose, setHeight));
   return { value: Math.min(most, Math.max(-upMost, working.value)), working };
-} // prettier-ignore
+}
 
 /** Degrees of tilt before an edge of the back meets the wall. */
 export function roomBehind({ shape }: Reach, pose: Pose, setHeight: number): number {
@@ -90,8 +89,11 @@ function blame(model: ReachModel, served: Served, seat: Seat): string | undefine
   const without: [string, Reach][] = [
     ['reach', { ...reach, arm: longer(reach.arm) }],
     ['swivel', { ...reach, arm: { ...reach.arm, swivel: [-Math.PI, Math.PI] } }],
-    ...[...suspects].map((by): [string, Reach] => [by, { ...reach, obstacles: reach.obstacles.filter((o) => o.by !== by) }]),
-  ]; // prettier-ignore
+    ...[...suspects].map((by): [string, Reach] => [
+      by,
+      { ...reach, obstacles: reach.obstacles.filter((o) => o.by !== by) },
+    ]),
+  ];
   let best: { by: string; off: number } | undefined;
   for (const [by, freed] of without) {
     const off = bestPose(freed, reachTable(freed, BLAME_STEP_MM), [seat])?.off ?? Infinity;
@@ -122,4 +124,4 @@ export function sharedPose(model: ReachModel, seats: readonly Seat[]) {
   const offs = seats.map((s) => ({ viewer: s.viewer, off: Math.abs(seatAxis(model, at, s).value) }));
   const worst = offs.reduce((a, b) => (b.off > a.off ? b : a));
   return { ...at, worst: worst.off, viewer: worst.viewer };
-} // prettier-ignore
+}

@@ -40,12 +40,10 @@ export function cornersOf(shape: SetShape, pose: Pose): Point[] {
 }
 
 /** The middle of its face. */
-export const faceOf = (shape: SetShape, pose: Pose): Point =>
-  setPoint(pose, shape.aside, shape.head + shape.thickness);
+export const faceOf = (shape: SetShape, pose: Pose): Point => setPoint(pose, shape.aside, shape.head + shape.thickness);
 
 /** How far the middle of its back stands from the wall, mm. */
-export const extensionOf = (shape: SetShape, pose: Pose): number =>
-  setPoint(pose, shape.aside, shape.head).z;
+export const extensionOf = (shape: SetShape, pose: Pose): number => setPoint(pose, shape.aside, shape.head).z;
 
 /** The furthest of its points from the pivot, mm. */
 export const radiusOf = ({ width, thickness, head, aside }: SetShape): number =>

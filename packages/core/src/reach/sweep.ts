@@ -40,10 +40,7 @@ export function wayOut(arm: Arm, joints: Joints | undefined, pivot: Point): Way 
       });
       return { x: on.x + (1 - t) * off.x, z: on.z + (1 - t) * off.z };
     },
-    speed:
-      Math.abs(turn.shoulder) * (arm.a + arm.b) +
-      Math.abs(turn.elbow) * arm.b +
-      Math.hypot(off.x, off.z),
+    speed: Math.abs(turn.shoulder) * (arm.a + arm.b) + Math.abs(turn.elbow) * arm.b + Math.hypot(off.x, off.z),
   };
 }
 
@@ -93,12 +90,7 @@ export interface Turn {
 }
 
 /** Beginning straight out, where the set has to be free. */
-export function turnAt(
-  arm: Arm,
-  shape: SetShape,
-  pivot: Point,
-  obstacles: readonly Obstacle[],
-): Turn {
+export function turnAt(arm: Arm, shape: SetShape, pivot: Point, obstacles: readonly Obstacle[]): Turn {
   let [lo, hi] = arm.swivel;
   let [loBy, hiBy] = ['swivel', 'swivel'];
   for (const o of obstacles) {
@@ -110,13 +102,7 @@ export function turnAt(
   return { lo, hi, loBy, hiBy };
 }
 
-const turnLimit = (
-  shape: SetShape,
-  pivot: Point,
-  o: Obstacle,
-  way: 1 | -1,
-  most: number,
-): number =>
+const turnLimit = (shape: SetShape, pivot: Point, o: Obstacle, way: 1 | -1, most: number): number =>
   o.kind === 'plane' ? wallTurn(shape, pivot, o, way, most) : thingTurn(shape, pivot, o, way, most);
 
 /**
@@ -130,13 +116,7 @@ const turnLimit = (
  * right back corner this is `z = pivot + c cos(yaw) - (w/2) sin(yaw) = 0`.
  * A set 1100 wide with the joint at its back, 275 out: 30 degrees.
  */
-export function wallTurn(
-  shape: SetShape,
-  pivot: Point,
-  wall: Plane,
-  way: 1 | -1,
-  most: number,
-): number {
+export function wallTurn(shape: SetShape, pivot: Point, wall: Plane, way: 1 | -1, most: number): number {
   const g = wall.nx * pivot.x + wall.nz * pivot.z - wall.d;
   let limit = most;
   for (const { x: u, z: v } of cornersOf(shape, { x: 0, z: 0, yaw: 0 })) {
@@ -154,18 +134,9 @@ export function wallTurn(
  * The same against a polygon: where first a corner of the set meets an edge of it, or a corner of it an
  * edge of the set, which seen from the set turns the other way.
  */
-function thingTurn(
-  shape: SetShape,
-  pivot: Point,
-  thing: Polygon,
-  way: 1 | -1,
-  most: number,
-): number {
+function thingTurn(shape: SetShape, pivot: Point, thing: Polygon, way: 1 | -1, most: number): number {
   const { left, right, near, far } = thing.bounds;
-  const [dx, dz] = [
-    Math.max(left - pivot.x, 0, pivot.x - right),
-    Math.max(near - pivot.z, 0, pivot.z - far),
-  ];
+  const [dx, dz] = [Math.max(left - pivot.x, 0, pivot.x - right), Math.max(near - pivot.z, 0, pivot.z - far)];
   if (Math.hypot(dx, dz) > radiusOf(shape)) return most;
   const set = cornersOf(shape, { x: pivot.x, z: pivot.z, yaw: 0 });
   return Math.min(
@@ -186,12 +157,7 @@ const TURN_START = 1e-9;
  *
  * and counts when it is then between the ends of the edge.
  */
-function firstMeet(
-  points: readonly Point[],
-  edges: readonly Point[],
-  pivot: Point,
-  way: 1 | -1,
-): number {
+function firstMeet(points: readonly Point[], edges: readonly Point[], pivot: Point, way: 1 | -1): number {
   let first = Infinity;
   for (let i = 0; i < edges.length; i++) {
     const p = edges[i]!;

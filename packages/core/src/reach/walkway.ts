@@ -12,18 +12,16 @@ export function overWalkway(job: Job, set: { left: number; right: number; bottom
   if (front.value <= WALKWAY.outMm) return false;
   if (set.bottom <= WALKWAY.fromMm || set.bottom > WALKWAY.toMm) return false;
   return !guarded(job, set, front.value);
-} // prettier-ignore
+}
 
 /** By things that stand on the floor, begin low enough for a cane and reach as far out as the set. */
-function guarded(
-  job: Job,
-  { left, right }: { left: number; right: number },
-  outMm: number,
-): boolean {
+function guarded(job: Job, { left, right }: { left: number; right: number }, outMm: number): boolean {
   const spans = [
-    ...(job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main' && o.bottom <= WALKWAY.fromMm && outOf(o) >= outMm),
+    ...(job.room.objects ?? []).filter(
+      (o) => (o.wall ?? 'main') === 'main' && o.bottom <= WALKWAY.fromMm && outOf(o) >= outMm,
+    ),
     ...(job.room.floor ?? []).filter((f) => f.near <= outMm),
-  ]; // prettier-ignore
+  ];
   let covered = left;
   for (const s of [...spans].sort((a, b) => a.left - b.left))
     if (s.left <= covered) covered = Math.max(covered, s.right);

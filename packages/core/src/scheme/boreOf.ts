@@ -19,7 +19,8 @@ export function boreOf(job: Job, mount: Mount, place: Place, foremost: number): 
   const plate = mount.plate!;
   const { board, packing, build } = overAt(job, place, foremost);
   const boardLeaf = leaf('board', board, 'mm', { path: 'room.wall.build.board', guess: build.board === undefined });
-  if (into === 'board') return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };
+  if (into === 'board')
+    return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };
   const within = inWall(fastener, plate, packing);
   if (into === 'masonry')
     return { bit: packBit(place), depth: sum('hole-depth', within, leaf('overdrill', SLEEVE_OVERDRILL_MM, 'mm')) };
@@ -29,12 +30,21 @@ export function boreOf(job: Job, mount: Mount, place: Place, foremost: number): 
   if (into === 'backing') {
     const solid = build.thickness;
     // never out of the other side: a camper's skin is behind it
-    const most = solid === undefined ? [] : [sum('board-and-backing', boardLeaf, leaf('backing-thickness', solid, 'mm', { path: 'room.wall.build.thickness' }))];
+    const most =
+      solid === undefined
+        ? []
+        : [
+            sum(
+              'board-and-backing',
+              boardLeaf,
+              leaf('backing-thickness', solid, 'mm', { path: 'room.wall.build.thickness' }),
+            ),
+          ];
     return { bit: packBit(place), depth: node('hole-depth', 'min', 'mm', [within, ...most]), penetration };
   }
   const bit = fastener.kind === 'lag' ? leadBit(fastener, gravityOf(build)) : packBit(place);
   return bit && { bit, depth: leadDepth(fastener, plate, packing), penetration };
-} // prettier-ignore
+}
 
 /** The bit that the pack or leaflet asks for; one as thick as the fixing where it is silent. */
 const packBit = ({ fastener }: Place): Working =>
@@ -62,7 +72,13 @@ export function stepsOf(place: Place, first: boolean): DrillStep[] {
         ...hang,
       ];
     case 'masonry':
-      return ['drill-masonry', 'clear-dust', kind === 'masonry-screw' ? 'cut-thread' : 'set-sleeve', ...washer, ...hang];
+      return [
+        'drill-masonry',
+        'clear-dust',
+        kind === 'masonry-screw' ? 'cut-thread' : 'set-sleeve',
+        ...washer,
+        ...hang,
+      ];
     case 'metal-stud':
       return ['drill-metal', 'drive-screw', ...washer, ...hang];
     case 'backing':
@@ -70,6 +86,6 @@ export function stepsOf(place: Place, first: boolean): DrillStep[] {
     default:
       return ['pilot', kind === 'lag' ? 'lag' : 'drive-screw', ...washer, ...hang];
   }
-} // prettier-ignore
+}
 
 const SELF_DRILLING = new Set(['screw-in', 'splitting-screw']);

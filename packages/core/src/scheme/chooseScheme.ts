@@ -26,7 +26,8 @@ export function chooseScheme(setting: Setting, hanging: Hanging, wanted = OTHERS
   const distinct = firstOfEach(candidatesOf(setting));
   const allowed = distinct.filter((c) => c.hard === undefined);
   const asked = setting.job.choices?.scheme;
-  const picked = asked === undefined ? undefined : distinct.find((c) => isScheme(asked, keyOf(c)) && c.hard === undefined);
+  const picked =
+    asked === undefined ? undefined : distinct.find((c) => isScheme(asked, keyOf(c)) && c.hard === undefined);
   const judged = new Map<Candidate, Judged>();
   const judge = (c: Candidate): Judged => {
     const known = judged.get(c) ?? judgeScheme(hanging, c);
@@ -40,20 +41,13 @@ export function chooseScheme(setting: Setting, hanging: Hanging, wanted = OTHERS
     others: others.map((candidate) => ({ candidate, judged: judge(candidate) })),
     ...(asked !== undefined && !picked && distinct.length > 0 ? { gone: asked } : {}),
   };
-} // prettier-ignore
+}
 
 /** Of the plates that differ in nothing but a few millimetres the first, which is the best of them. */
 function firstOfEach(candidates: readonly Candidate[]): Candidate[] {
   const seen = new Set<string>();
   return candidates.filter((c) => {
-    const name = [
-      c.way.kind,
-      c.way.count,
-      c.fold,
-      c.plate.armHole,
-      ...studsOf(c),
-      c.unused.length,
-    ].join();
+    const name = [c.way.kind, c.way.count, c.fold, c.plate.armHole, ...studsOf(c), c.unused.length].join();
     if (seen.has(name)) return false;
     seen.add(name);
     return true;
@@ -64,7 +58,11 @@ const studsOf = ({ places }: Candidate): number[] =>
   [...new Set(places.flatMap((p) => p.stud ?? []))].sort((a, b) => a - b);
 
 /** The first of each other kind, those that hold before those that do not; then other folds and studs. */
-function othersOf(all: readonly Candidate[], best: Candidate | undefined, holds: (c: Candidate) => boolean): Candidate[] {
+function othersOf(
+  all: readonly Candidate[],
+  best: Candidate | undefined,
+  holds: (c: Candidate) => boolean,
+): Candidate[] {
   const rest = all.filter((c) => c !== best);
   const chosen: Candidate[] = [];
   const kinds = [...new Set(rest.map((c) => c.way.kind))].filter((k) => k !== best?.way.kind);
@@ -75,7 +73,7 @@ function othersOf(all: readonly Candidate[], best: Candidate | undefined, holds:
   const look = (c: Candidate) => [c.fold, ...studsOf(c)].join();
   const different = rest.filter((c) => c.way.kind === best?.way.kind && best && look(c) !== look(best));
   return [...chosen, ...different].slice(0, OTHERS);
-} // prettier-ignore
+}
 
 /** Names a scheme by its kind, where its holes are across, its fold and its arm hole. */
 export function keyOf({ way, places, fold, plate }: Candidate): string {
@@ -89,8 +87,10 @@ const SAME_PLACE_MM = 25;
 /** Whether a key that was chosen once means this scheme, though a stud has since been found a little aside. */
 function isScheme(asked: string, key: string): boolean {
   const [a, b] = [parts(asked), parts(key)];
-  return a.rest === b.rest && a.xs.length === b.xs.length && a.xs.every((x, i) => Math.abs(x - b.xs[i]!) <= SAME_PLACE_MM);
-} // prettier-ignore
+  return (
+    a.rest === b.rest && a.xs.length === b.xs.length && a.xs.every((x, i) => Math.abs(x - b.xs[i]!) <= SAME_PLACE_MM)
+  );
+}
 
 function parts(key: string): { xs: number[]; rest: string } {
   const [kind = '', place = ''] = key.split('@');

@@ -71,7 +71,7 @@ function placesOf(here: PlateHere, held: readonly Held[], lift: number): Place[]
   if (way.kind !== 'lags-and-anchors') return inWood;
   const beside = inColumns(here, held, lift, way.board!, 'board', way.count - perStud, inWood[0]!.x);
   return beside && [...inWood, ...beside];
-} // prettier-ignore
+}
 
 /** Slots over the holes that are there, in the order in which they were drilled, as far as one height serves them. */
 function holdDone(here: PlateHere): { held: Held[]; lift: number } {
@@ -97,17 +97,22 @@ function holdDone(here: PlateHere): { held: Held[]; lift: number } {
   return { held, lift };
 }
 
-const slotsFor = ({ setting }: PlateHere, fastener: Fastener): UsableSlot[] =>
-  setting.slots(fastener.diameter);
+const slotsFor = ({ setting }: PlateHere, fastener: Fastener): UsableSlot[] => setting.slots(fastener.diameter);
 
 function nearest<T>(list: readonly T[], off: (t: T) => number): T | undefined {
-  return list.reduce<T | undefined>((best, t) => (best === undefined || off(t) < off(best) ? t : best), undefined); // prettier-ignore
+  return list.reduce<T | undefined>((best, t) => (best === undefined || off(t) < off(best) ? t : best), undefined);
 }
 
 /** A hole that is there belongs to the stud that it is in: no further from its middle than a ply is wide, mm. */
 const SAME_STUD_MM = 30;
 
-function overStud(here: PlateHere, held: readonly Held[], lift: number, stud: number, wanted: number): Place[] | undefined {
+function overStud(
+  here: PlateHere,
+  held: readonly Held[],
+  lift: number,
+  stud: number,
+  wanted: number,
+): Place[] | undefined {
   const { setting, way, x, bottom } = here;
   const fastener = way.main!;
   const aim = setting.aims(fastener.diameter)[stud]!;
@@ -121,15 +126,34 @@ function overStud(here: PlateHere, held: readonly Held[], lift: number, stud: nu
     if (!isWallFor(setting, way.into, aim.x.value, y)) continue;
     const other = rows.get(s.slot.y);
     if (other && Math.abs(aim.x.value - x - slotX(setting, other.slot)) <= off) continue;
-    rows.set(s.slot.y, { x: aim.x.value, y, slot: s.index, into: way.into, fastener, chance: aim.chance, line: aim.x.value, stud });
+    rows.set(s.slot.y, {
+      x: aim.x.value,
+      y,
+      slot: s.index,
+      into: way.into,
+      fastener,
+      chance: aim.chance,
+      line: aim.x.value,
+      stud,
+    });
   }
   for (const { done, at } of own) {
     const chance = setting.chanceOf(done.x, fastener.diameter);
-    rows.set(at.slot.y, { x: done.x, y: done.y, slot: at.index, into: way.into, fastener, chance, stud, line: aim.x.value, done });
+    rows.set(at.slot.y, {
+      x: done.x,
+      y: done.y,
+      slot: at.index,
+      into: way.into,
+      fastener,
+      chance,
+      stud,
+      line: aim.x.value,
+      done,
+    });
   }
   const list = [...rows.entries()].sort((a, b) => b[0] - a[0]).map(([, place]) => place);
   return list.length < wanted ? undefined : pickRows(list, wanted);
-} // prettier-ignore
+}
 
 const slotX = ({ mount }: Setting, index: number): number => mount.plate!.slots![index]!.x;
 
@@ -154,15 +178,30 @@ export function spread<T>(rows: readonly T[], wanted: number): T[] {
   if (wanted <= 0) return [];
   if (wanted === 1) return rows.slice(0, 1);
   return Array.from({ length: wanted }, (_, i) => rows[Math.round((i * (rows.length - 1)) / (wanted - 1))]!);
-} // prettier-ignore
+}
 
 /** Holes through the plate's own columns of slots: the outermost first, or the furthest from what is in wood. */
-function inColumns(here: PlateHere, held: readonly Held[], lift: number, fastener: Fastener, into: HoleInto, count: number, woodX: number | undefined): Place[] | undefined {
+function inColumns(
+  here: PlateHere,
+  held: readonly Held[],
+  lift: number,
+  fastener: Fastener,
+  into: HoleInto,
+  count: number,
+  woodX: number | undefined,
+): Place[] | undefined {
   if (count <= 0) return [];
   const slots = slotsFor(here, fastener);
   const columns = [...new Set(slots.map((s) => s.slot.x))].map((x) =>
-    columnAt(here, held, lift, fastener, into, slots.filter((s) => s.slot.x === x)),
-  ); // prettier-ignore
+    columnAt(
+      here,
+      held,
+      lift,
+      fastener,
+      into,
+      slots.filter((s) => s.slot.x === x),
+    ),
+  );
   const away = (c: Place[]) => (woodX === undefined ? Math.abs(c[0]!.x - here.x) : Math.abs(c[0]!.x - woodX));
   const usable = columns.filter((c) => c.length > 0 && (woodX === undefined || away(c) >= LEAST_STANCE_MM));
   const perColumn = usable.length === 1 || woodX !== undefined ? count : Math.min(2, count);
@@ -175,7 +214,7 @@ function inColumns(here: PlateHere, held: readonly Held[], lift: number, fastene
     places.push(...pickRows(column, Math.min(perColumn, left, column.length)));
   }
   return places.length < count ? undefined : places;
-} // prettier-ignore
+}
 
 /** Anchors beside a stud stand at least so far from it, mm. Ours. */
 const LEAST_STANCE_MM = 80;
@@ -192,31 +231,40 @@ function bothSides(order: readonly Place[][], x: number): Place[][] {
   ).flat();
 }
 
-function columnAt(here: PlateHere, held: readonly Held[], lift: number, fastener: Fastener, into: HoleInto, slots: readonly UsableSlot[]): Place[] {
+function columnAt(
+  here: PlateHere,
+  held: readonly Held[],
+  lift: number,
+  fastener: Fastener,
+  into: HoleInto,
+  slots: readonly UsableSlot[],
+): Place[] {
   const { setting, x, bottom } = here;
   const rows = slots.flatMap((s): Place[] => {
     const there = held.find((h) => h.at.index === s.index && h.done.into === into)?.done;
     if (there) return [{ x: there.x, y: there.y, slot: s.index, into, fastener, chance: 1, done: there }];
     const y = bottom + lift + s.slot.y;
-    const tried = [0, -s.travel, s.travel].map((by) => x + s.slot.x + by)
-      .filter((at) => mayDrill(setting.drilled, into, { x: at, y }, fastener.hole ?? fastener.diameter) && isWallFor(setting, into, at, y))
+    const tried = [0, -s.travel, s.travel]
+      .map((by) => x + s.slot.x + by)
+      .filter(
+        (at) =>
+          mayDrill(setting.drilled, into, { x: at, y }, fastener.hole ?? fastener.diameter) &&
+          isWallFor(setting, into, at, y),
+      )
       .map((at) => ({ at, chance: chanceFor(setting, into, fastener, at, y) }));
-    const best = tried.reduce<(typeof tried)[number] | undefined>((b, t) => (!b || t.chance > b.chance + SAME_CHANCE ? t : b), undefined);
+    const best = tried.reduce<(typeof tried)[number] | undefined>(
+      (b, t) => (!b || t.chance > b.chance + SAME_CHANCE ? t : b),
+      undefined,
+    );
     return best ? [{ x: best.at, y, slot: s.index, into, fastener, chance: best.chance }] : [];
   });
   return rows.sort((a, b) => b.y - a.y);
-} // prettier-ignore
+}
 
 /** A hole leaves the middle of its slot only for a chance that is better by so much. Ours. */
 const SAME_CHANCE = 0.02;
 
-const chanceFor = (
-  setting: Setting,
-  into: HoleInto,
-  fastener: Fastener,
-  x: number,
-  y: number,
-): number => {
+const chanceFor = (setting: Setting, into: HoleInto, fastener: Fastener, x: number, y: number): number => {
   const { job, plan, found } = setting;
   if (into === 'board') return clearChance(found.belief, x, fastener.hole ?? fastener.diameter);
   if (into === 'masonry') return unitChance(wallAt(job, x, y).build, plan.courses, x, y);

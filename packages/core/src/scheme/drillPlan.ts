@@ -33,7 +33,7 @@ function lagFor(mount: Mount, job: Job): Fixing | undefined {
   if (kind !== 'timber-stud' && kind !== 'metal-stud') return undefined;
   const fixing = mount.walls[kind]?.fixing;
   return fixing && !HOLLOW_KINDS.has(fixing.kind) && !MASONRY_KINDS.has(fixing.kind) ? fixing : undefined;
-} // prettier-ignore
+}
 
 /**
  * Where the plate's middle would be with the set's middle where it is wanted: on the pattern's
@@ -45,17 +45,12 @@ export function plateSpots(job: Job, mount: Mount, centreX: Working): PlateSpot[
   const path = 'screen.patternCentre.right';
   const right = job.screen.patternCentre?.right;
   const guess = right === undefined || (job.guessed ?? []).includes(path);
-  const pattern = sum(
-    'plate-nominal',
-    centreX,
-    leaf('pattern-right', right ?? 0, 'mm', { path, guess }),
-  );
+  const pattern = sum('plate-nominal', centreX, leaf('pattern-right', right ?? 0, 'mm', { path, guess }));
   const hangs = (fold: Side) => foldOffsetOf(mount, fold);
   if (Math.abs(hangs('left')) < SAME_MM && Math.abs(hangs('right')) < SAME_MM)
     return [{ nominal: pattern, ...(job.choices?.fold ? { fold: job.choices.fold } : {}) }];
   const from = mount.arm?.foldOffset === undefined ? 'mount.arm.links' : 'mount.arm.foldOffset';
-  const by = (fold: Side, sign: 1 | -1) =>
-    leaf('fold-offset', sign * hangs(fold), 'mm', { path: from });
+  const by = (fold: Side, sign: 1 | -1) => leaf('fold-offset', sign * hangs(fold), 'mm', { path: from });
   const both: PlateSpot[] = [
     { fold: 'left', nominal: sum('plate-nominal', pattern, by('left', -1)) },
     { fold: 'right', nominal: minus('plate-nominal', pattern, by('right', 1)) },
@@ -92,23 +87,26 @@ export function planPlate(job: Job, mount: Mount, found: StudsFound, centreX: Wo
 
 function chosenPlateX(job: Job): Working | undefined {
   const chosen = job.choices?.plateX;
-  return chosen === undefined
-    ? undefined
-    : leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' });
+  return chosen === undefined ? undefined : leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' });
 }
 
 function searchOf(job: Job, mount: Mount, fixing: Fixing, found: StudsFound, centreX: Working): SearchInput {
   const fixedX = chosenPlateX(job);
   const aims = aimsAt(found, fixing.diameter);
   return { mount, fixing, aims, spots: plateSpots(job, mount, centreX), ...(fixedX ? { fixedX } : {}) };
-} // prettier-ignore
+}
 
 /** What the plate's place is searched among; undefined where no lags into studs are planned here. */
-export function plateSearch(job: Job, mount: Mount, found: StudsFound, centreX: Working): { search: SearchInput; fixing: Fixing } | undefined {
+export function plateSearch(
+  job: Job,
+  mount: Mount,
+  found: StudsFound,
+  centreX: Working,
+): { search: SearchInput; fixing: Fixing } | undefined {
   const fixing = lagFor(mount, job);
   if (!fixing || !mount.plate?.slots?.length) return undefined;
   return { search: searchOf(job, mount, fixing, found, centreX), fixing };
-} // prettier-ignore
+}
 
 function nearestSpot(spots: readonly PlateSpot[], fixedX?: Working): PlateSpot {
   const off = (s: PlateSpot) => (fixedX ? Math.abs(s.nominal.value - fixedX.value) : 0);
@@ -131,7 +129,5 @@ function lackingFindings(
   if (found < needed) return [finding('studs-needed', 'caution', 'wall', { found, needed })];
   const rows = new Set(usableSlots(search).map((s) => s.slot.y)).size;
   const perStud = Math.ceil(fixing.count / needed);
-  return rows < perStud
-    ? [finding('slots-too-few', 'stop', 'holes', { needed: perStud, found: rows })]
-    : [];
+  return rows < perStud ? [finding('slots-too-few', 'stop', 'holes', { needed: perStud, found: rows })] : [];
 }

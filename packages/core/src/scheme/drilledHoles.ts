@@ -24,8 +24,7 @@ export interface DrilledHoles {
 
 const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
 
-const onMain = (job: Job): Drilled[] =>
-  (job.drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
+const onMain = (job: Job): Drilled[] => (job.drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
 
 /** What a hole was made for, when nobody wrote it down: what this wall is drilled for first. */
 const USUAL_INTO: Record<Job['room']['wall']['build']['kind'], HoleInto> = {
@@ -43,12 +42,8 @@ export function drilledHoles(job: Job): DrilledHoles {
   const last = all.filter((d, i) => !all.slice(i + 1).some((o) => o.hole === d.hole));
   const usual = USUAL_INTO[job.room.wall.build.kind];
   return {
-    done: last
-      .filter((d) => USABLE.has(d.result))
-      .map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual })),
-    spoiled: all
-      .filter((d) => !USABLE.has(d.result))
-      .map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) })),
+    done: last.filter((d) => USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual })),
+    spoiled: all.filter((d) => !USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) })),
     wood: all.filter((d) => foundBy(d) === 'wood').map((d) => d.x),
     hollow: all.filter((d) => foundBy(d) === 'hollow').map((d) => d.x),
     round: all.filter((d) => d.result !== 'good').length,
@@ -77,7 +72,7 @@ export function mayDrill(drilled: DrilledHoles, into: HoleInto, at: { x: number;
   if (into === 'board') return !near(drilled.wood, WOOD_REACHES_MM + TOGGLE_ROOM_MM);
   if (into === 'stud' || into === 'metal-stud') return !near(drilled.hollow, HOLLOW_REACHES_MM);
   return true;
-} // prettier-ignore
+}
 
 /**
  * What the drill has shown about the wall: wood where a lag bit or where a toggle met a stud, hollow where

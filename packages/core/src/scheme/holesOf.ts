@@ -26,10 +26,16 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
   const holes = order.map((place, i) => {
     const row = rows.indexOf(slotY(place));
     const name = row === 0 ? 'top' : row === rows.length - 1 ? 'bottom' : 'middle';
-    return holeAt(setting, candidate, place, { id: ids[i]!, order: i + 1, row: name, foremost, first: i === 0 && place === first });
+    return holeAt(setting, candidate, place, {
+      id: ids[i]!,
+      order: i + 1,
+      row: name,
+      foremost,
+      first: i === 0 && place === first,
+    });
   });
   return holes.every((h) => h !== undefined) ? fromFirst(holes) : undefined;
-} // prettier-ignore
+}
 
 /**
  * Holes that are there while nothing else can be planned: they stay in the list, as they are. One whose fixing
@@ -45,15 +51,28 @@ export function holesThere(setting: Setting): Hole[] {
     const bore = boreOf(job, mount, place, foremostOf(job, [place]));
     if (!bore) return [];
     const at = (axis: 'x' | 'y') => leaf(`drilled-${axis}`, done[axis], 'mm', drilledPath(job, done.id, axis));
-    return [{
-      id: done.id, order: i + 1, x: done.x, y: done.y, into: done.into,
-      fixing: { kind: fastener.kind, diameter: fastener.diameter },
-      bit: bore.bit.value, depth: bore.depth.value, probability: 1, hazard: 'nobody-looked', done: true,
-      row: 'top', slot: 0, steps: [],
-      working: at('y'), workings: { x: at('x'), bit: bore.bit, depth: bore.depth },
-    }];
+    return [
+      {
+        id: done.id,
+        order: i + 1,
+        x: done.x,
+        y: done.y,
+        into: done.into,
+        fixing: { kind: fastener.kind, diameter: fastener.diameter },
+        bit: bore.bit.value,
+        depth: bore.depth.value,
+        probability: 1,
+        hazard: 'nobody-looked',
+        done: true,
+        row: 'top',
+        slot: 0,
+        steps: [],
+        working: at('y'),
+        workings: { x: at('x'), bit: bore.bit, depth: bore.depth },
+      },
+    ];
   });
-} // prettier-ignore
+}
 
 /**
  * Every hole but the first by the level line through the first and by how far along it: one height from the
@@ -104,7 +123,10 @@ function holeAt(setting: Setting, candidate: Candidate, place: Place, naming: Na
   const chance = chanceWorking(found, place);
   const edge = into === 'stud' && stud !== undefined ? edgeMargin(found, place) : undefined;
   return {
-    id, order, row, into,
+    id,
+    order,
+    row,
+    into,
     x: place.x,
     y: place.y,
     fixing: {
@@ -134,7 +156,7 @@ function holeAt(setting: Setting, candidate: Candidate, place: Place, naming: Na
       ...(edge ? { edgeMargin: edge } : {}),
     },
   };
-} // prettier-ignore
+}
 
 const drilledPath = (job: Job, id: string, axis: 'x' | 'y'): { path: string } => ({
   path: `drilled.${(job.drilled ?? []).findLastIndex((d) => d.hole === id)}.${axis}`,
@@ -170,7 +192,7 @@ function chanceWorking(found: StudsFound, place: Place): Working {
     return holeChance(found.belief, place.x, place.fastener.diameter);
   const label = place.into === 'board' ? 'clear-chance' : place.into === 'masonry' ? 'unit-chance' : 'backing-chance';
   return node('hole-chance', '+', 'ratio', [leaf(label, place.chance, 'ratio')]);
-} // prettier-ignore
+}
 
 /** What is left beside the screw in its ply, beyond the 1.5 diameters that it needs; mm. */
 function edgeMargin({ studs }: StudsFound, place: Place): Working | undefined {
@@ -180,8 +202,14 @@ function edgeMargin({ studs }: StudsFound, place: Place): Working | undefined {
   const middle = (stud.drillAt ?? stud.working)?.value ?? stud.centre;
   return minus(
     'edge-margin',
-    node('half-stud', '/', 'mm', [leaf('stud-width', ply, 'mm', { path: 'room.wall.build.studWidth' }), leaf('two', 2, 'count')]),
+    node('half-stud', '/', 'mm', [
+      leaf('stud-width', ply, 'mm', { path: 'room.wall.build.studWidth' }),
+      leaf('two', 2, 'count'),
+    ]),
     leaf('off-stud-middle', Math.abs(place.x - middle), 'mm'),
-    node('edge-needed', '*', 'mm', [leaf('edge-diameters', EDGE_DIAMETERS, 'ratio'), leaf('shank', place.fastener.diameter, 'mm')]),
+    node('edge-needed', '*', 'mm', [
+      leaf('edge-diameters', EDGE_DIAMETERS, 'ratio'),
+      leaf('shank', place.fastener.diameter, 'mm'),
+    ]),
   );
-} // prettier-ignore
+}

@@ -26,8 +26,7 @@ export interface Carrying {
 }
 
 export type Judged =
-  | { ok: true; carrying: Carrying; worst: WorstUse }
-  | { ok: false; code: NoHold | 'load-unknown'; seat?: Seat };
+  { ok: true; carrying: Carrying; worst: WorstUse } | { ok: false; code: NoHold | 'load-unknown'; seat?: Seat };
 
 /** Lags beside anchors carry everything: wood does not give, and the board does. */
 export const carriesOf = ({ places, way }: Candidate): Place[] =>
@@ -40,7 +39,9 @@ export function carryingOf(hanging: Hanging, candidate: Candidate): Carrying | {
   const foremost = foremostOf(job, candidate.places);
   const plate = mount.plate!;
   const seats = places.map((p): Seat => ({
-    job, mount, foremost,
+    job,
+    mount,
+    foremost,
     fastener: p.fastener,
     into: p.into,
     at: p,
@@ -57,15 +58,29 @@ export function carryingOf(hanging: Hanging, candidate: Candidate): Carrying | {
   const x = candidate.x.value;
   const packing = (job.choices?.packing ?? 0) + Math.max(0, foremost);
   return {
-    places, seats, holds,
+    places,
+    seats,
+    holds,
     group: {
       points: places,
       solid: candidate.way.into === 'masonry' || candidate.way.into === 'backing' || packing > 0,
-      plate: { left: x - plate.width / 2, right: x + plate.width / 2, bottom: plateBottom, top: plateBottom + plate.height },
+      plate: {
+        left: x - plate.width / 2,
+        right: x + plate.width / 2,
+        bottom: plateBottom,
+        top: plateBottom + plate.height,
+      },
     },
-    at: { weights: weightsOf(job, mount), plateX: x, plateY: plateBottom + plate.height / 2, centreY: centre.y + candidate.lift, bottomY: bottom + candidate.lift, packing },
+    at: {
+      weights: weightsOf(job, mount),
+      plateX: x,
+      plateY: plateBottom + plate.height / 2,
+      centreY: centre.y + candidate.lift,
+      bottomY: bottom + candidate.lift,
+      packing,
+    },
   };
-} // prettier-ignore
+}
 
 /** To the nearest other screw in the same stud, mm. */
 function apartOf(place: Place, places: readonly Place[]): number {
@@ -74,20 +89,29 @@ function apartOf(place: Place, places: readonly Place[]): number {
   return Math.min(Infinity, ...beside.map((p) => Math.hypot(p.x - place.x, p.y - place.y)));
 }
 
-export const loadPlace = ({ job, mount, centre, spacer }: Hanging, candidate: Pick<Candidate, 'x' | 'fold'>): LoadPlace => ({
-  job, mount, spacer,
+export const loadPlace = (
+  { job, mount, centre, spacer }: Hanging,
+  candidate: Pick<Candidate, 'x' | 'fold'>,
+): LoadPlace => ({
+  job,
+  mount,
+  spacer,
   plateX: candidate.x.value,
   centreX: centre.x,
   fold: candidate.fold ?? 'left',
-}); // prettier-ignore
+});
 
 /** What the worst fastener has to hold, over the given poses; by default all that the arm could come to in an empty room. */
-export function judgeScheme(hanging: Hanging, candidate: Candidate, poses: readonly LoadPose[] = freePoses(loadPlace(hanging, candidate))): Judged {
+export function judgeScheme(
+  hanging: Hanging,
+  candidate: Candidate,
+  poses: readonly LoadPose[] = freePoses(loadPlace(hanging, candidate)),
+): Judged {
   const carrying = carryingOf(hanging, candidate);
   if ('code' in carrying) return { ok: false, ...carrying };
   const worst = worstUse(carrying.group, carrying.holds, poses, handlingsOf(hanging.mount), carrying.at);
   return worst ? { ok: true, carrying, worst } : { ok: false, code: 'load-unknown' };
-} // prettier-ignore
+}
 
 /** It can be said what it holds, and that is enough. */
 export const passes = (judged: Judged): boolean => judged.ok && judged.worst.use <= 1;

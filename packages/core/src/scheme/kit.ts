@@ -48,10 +48,7 @@ export const HOLLOW_KINDS: ReadonlySet<Fixing['kind']> = new Set<Fixing['kind']>
   'strap-toggle',
 ]);
 
-export const MASONRY_KINDS: ReadonlySet<Fixing['kind']> = new Set<Fixing['kind']>([
-  'masonry-sleeve',
-  'masonry-screw',
-]);
+export const MASONRY_KINDS: ReadonlySet<Fixing['kind']> = new Set<Fixing['kind']>(['masonry-sleeve', 'masonry-screw']);
 
 /** How strong each kind of hollow-wall anchor is among them: the order in which the trade names them. */
 export const strengthOf = (kind: Fixing['kind']): number => [...HOLLOW_KINDS].indexOf(kind);
@@ -65,9 +62,7 @@ export const fromMount = (mount: Mount, kind: Build['kind']): Fastener | undefin
 
 /** An anchor of the kit; without a bolt's diameter it cannot be put through a slot and is left out. */
 export const fromAnchor = (anchor: Anchor): Fastener | undefined =>
-  anchor.diameter === undefined
-    ? undefined
-    : { ...anchor, diameter: anchor.diameter, path: `anchors.${anchor.id}` };
+  anchor.diameter === undefined ? undefined : { ...anchor, diameter: anchor.diameter, path: `anchors.${anchor.id}` };
 
 /** A lag of the kit in place of the mount's own; the leaflet's pilot goes with the leaflet's diameter alone. */
 export const fromLag = (lag: Lag, instead: Fastener): Fastener => ({

@@ -39,7 +39,7 @@ export function leadBit(lag: Pick<Fastener, 'diameter' | 'hole' | 'path'>, gravi
   const most = Math.min(band.toMm, lagSizeOf(lag.diameter)?.rootMm ?? Infinity);
   const bit = STOCK_BITS_MM.filter((b) => b <= most + SAME_MM && b >= band.fromMm - SAME_MM).at(-1);
   return bit === undefined ? undefined : leaf('stock-bit', bit, 'mm');
-} // prettier-ignore
+}
 
 /**
  * How much of a screw is behind the wall's face, mm: L - plate - washer - packing.
@@ -67,8 +67,4 @@ export function inWall(fastener: Fastener, plate: Plate, packingMm: number): Wor
  * A 64 mm lag through a 3 mm plate and a 2 mm washer: 64 mm.
  */
 export const leadDepth = (fastener: Fastener, plate: Plate, packingMm: number): Working =>
-  sum(
-    'hole-depth',
-    inWall(fastener, plate, packingMm),
-    leaf('overdrill', PILOT_OVERDRILL_MM, 'mm'),
-  );
+  sum('hole-depth', inWall(fastener, plate, packingMm), leaf('overdrill', PILOT_OVERDRILL_MM, 'mm'));

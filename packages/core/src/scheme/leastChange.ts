@@ -43,8 +43,10 @@ const without = (job: Job, choice: keyof NonNullable<Job['choices']>): Job => {
   return { ...job, choices };
 };
 
-const freed = (choice: 'plateX' | 'armHole' | 'fold', kind: LeastChange['kind']): Change => ({ job, centreX, passes }) =>
-  job.choices?.[choice] !== undefined && passes(without(job, choice), centreX) ? { kind } : undefined; // prettier-ignore
+const freed =
+  (choice: 'plateX' | 'armHole' | 'fold', kind: LeastChange['kind']): Change =>
+  ({ job, centreX, passes }) =>
+    job.choices?.[choice] !== undefined && passes(without(job, choice), centreX) ? { kind } : undefined;
 
 /** The set sideways, as little as brings some plate over studs. */
 const shiftSet: Change = ({ job, mount, found, centreX, freeX, passes }) => {
@@ -62,11 +64,16 @@ const shiftSet: Change = ({ job, mount, found, centreX, freeX, passes }) => {
 
 /** How far the set would have to go for each plate that lies beyond its slide, least first; a few of them. */
 function shiftsOf(search: SearchInput, slide: number): number[] {
-  const beyond = plateOptions(search, Infinity).map((o) => o.shift).filter((s) => Math.abs(s) > slide);
+  const beyond = plateOptions(search, Infinity)
+    .map((o) => o.shift)
+    .filter((s) => Math.abs(s) > slide);
   const by = beyond.map((s) => Math.sign(s) * (Math.abs(s) - slide));
   const seen = new Set<number>();
-  return by.sort((a, b) => Math.abs(a) - Math.abs(b)).filter((s) => !seen.has(Math.round(s)) && seen.add(Math.round(s))).slice(0, MOST_SHIFTS);
-} // prettier-ignore
+  return by
+    .sort((a, b) => Math.abs(a) - Math.abs(b))
+    .filter((s) => !seen.has(Math.round(s)) && seen.add(Math.round(s)))
+    .slice(0, MOST_SHIFTS);
+}
 const MOST_SHIFTS = 4;
 
 const longerLag: Change = ({ job, mount, centreX, kit, passes }) => {
@@ -88,7 +95,7 @@ const longerLag: Change = ({ job, mount, centreX, kit, passes }) => {
 const otherMount: Change = ({ mount, ranking }) => {
   const other = ranking.find((r) => r.id !== mount.id && r.verdict !== 'stop' && r.toMeasure.length === 0);
   return other && { kind: 'other-mount', to: other.name };
-}; // prettier-ignore
+};
 
 const otherSchool: Change = ({ job, centreX, passes }) => {
   const order = ['studs-only', 'stud-first', 'rated-anchors'] as const;
@@ -99,9 +106,7 @@ const otherSchool: Change = ({ job, centreX, passes }) => {
 
 /** A level timber over two studs, and the plate onto that: holds wherever the set is wanted. */
 const packAcross: Change = ({ job, found }) =>
-  job.room.wall.build.kind === 'timber-stud' && found.studs.length >= 2
-    ? { kind: 'pack-across-studs' }
-    : undefined;
+  job.room.wall.build.kind === 'timber-stud' && found.studs.length >= 2 ? { kind: 'pack-across-studs' } : undefined;
 
 const CHANGES: readonly Change[] = [
   freed('plateX', 'free-plate'),

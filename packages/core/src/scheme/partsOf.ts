@@ -20,7 +20,16 @@ export function partsOf(holes: readonly Hole[], fasteners: readonly Fastener[], 
     if (count === 0) continue;
     const from = fastener.id === undefined ? 'mount' : 'kit';
     const { kind, diameter, length, id } = fastener;
-    parts.push({ what: 'fixing', kind, count, spare: ONE_TO_SPARE, diameter, from, ...(length === undefined ? {} : { length }), ...(id === undefined ? {} : { id }) });
+    parts.push({
+      what: 'fixing',
+      kind,
+      count,
+      spare: ONE_TO_SPARE,
+      diameter,
+      from,
+      ...(length === undefined ? {} : { length }),
+      ...(id === undefined ? {} : { id }),
+    });
     if (fastener.washer) parts.push({ what: 'washer', kind, count, spare: ONE_TO_SPARE, diameter, from });
   }
   const bits = new Map<string, Hole>();
@@ -28,11 +37,25 @@ export function partsOf(holes: readonly Hole[], fasteners: readonly Fastener[], 
   for (const h of bits.values()) parts.push(bitPart(h, kit));
   if (open.length > 0) parts.push({ what: 'depth-flag', kind: 'tape', count: bits.size, spare: 0, from: 'kit' });
   if (open.some((h) => h.into === 'stud' || h.into === 'board'))
-    parts.push({ what: 'probe-bit', kind: 'wood', count: 1, spare: 0, diameter: PROBE_BIT_MM, from: kitHas(kit, PROBE_BIT_MM) ? 'kit' : 'get' });
+    parts.push({
+      what: 'probe-bit',
+      kind: 'wood',
+      count: 1,
+      spare: 0,
+      diameter: PROBE_BIT_MM,
+      from: kitHas(kit, PROBE_BIT_MM) ? 'kit' : 'get',
+    });
   if (open.some((h) => h.hazard !== 'clear' && h.into !== 'masonry'))
-    parts.push({ what: 'bit', kind: 'look', count: 1, spare: 0, diameter: LOOK.drillMm, from: kitHas(kit, LOOK.drillMm) ? 'kit' : 'get' });
+    parts.push({
+      what: 'bit',
+      kind: 'look',
+      count: 1,
+      spare: 0,
+      diameter: LOOK.drillMm,
+      from: kitHas(kit, LOOK.drillMm) ? 'kit' : 'get',
+    });
   return parts;
-} // prettier-ignore
+}
 
 /** A small drill to probe with: 3 mm. Common practice. */
 const PROBE_BIT_MM = 3;
@@ -46,9 +69,7 @@ const kitHas = (kit: Kit, diameter: number): boolean =>
 /** The kit's bit for a hole: its diameter, and made for what it is drilled into. */
 export function bitFor(kit: Kit, hole: Hole): Kit['bits'][number] | undefined {
   const kind = bitKind(hole);
-  return kit.bits.find(
-    (b) => Math.abs(b.diameter - hole.bit) <= SAME_BIT_MM && (b.kind ?? kind) === kind,
-  );
+  return kit.bits.find((b) => Math.abs(b.diameter - hole.bit) <= SAME_BIT_MM && (b.kind ?? kind) === kind);
 }
 
 function bitPart(hole: Hole, kit: Kit): Part {

@@ -79,10 +79,8 @@ const DOUBT = { go: 0, caution: 1, stop: 2 } as const;
 
 /** Sure studs before doubtful ones, then the least shift, then the widest stance. */
 function compare(a: PlateOnStuds, b: PlateOnStuds, aims: readonly Aim[]): number {
-  const doubt = (o: PlateOnStuds) =>
-    Math.max(...o.columns.map((c) => DOUBT[holeVerdict(aims[c.stud]!.chance)]));
-  const stance = (o: PlateOnStuds) =>
-    aims[o.columns.at(-1)!.stud]!.x.value - aims[o.columns[0]!.stud]!.x.value;
+  const doubt = (o: PlateOnStuds) => Math.max(...o.columns.map((c) => DOUBT[holeVerdict(aims[c.stud]!.chance)]));
+  const stance = (o: PlateOnStuds) => aims[o.columns.at(-1)!.stud]!.x.value - aims[o.columns[0]!.stud]!.x.value;
   const shift = Math.abs(a.shift) - Math.abs(b.shift);
   return doubt(a) - doubt(b) || (Math.abs(shift) > SAME_MM ? shift : stance(b) - stance(a));
 }
@@ -109,15 +107,11 @@ export function studSets(
   return choose(0, wanted);
 }
 
-function candidates(
-  input: SearchInput,
-  spot: PlateSpot,
-  set: readonly number[],
-  slide: number,
-): Working[] {
+function candidates(input: SearchInput, spot: PlateSpot, set: readonly number[], slide: number): Working[] {
   if (input.fixedX) return [input.fixedX];
-  const ends = set.flatMap((i) => usableSlots(input).flatMap(({ slot, travel, index }) =>
-    slotEnds(input.aims[i]!.x, slot, travel, index))); // prettier-ignore
+  const ends = set.flatMap((i) =>
+    usableSlots(input).flatMap(({ slot, travel, index }) => slotEnds(input.aims[i]!.x, slot, travel, index)),
+  );
   const reach = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
   return [spot.nominal, ...ends.filter(reach)];
 }
@@ -138,13 +132,7 @@ export interface UsableSlot {
 }
 
 /** Slots that the lag passes through, with its travel each way. */
-export function usableSlots({
-  mount,
-  fixing,
-}: {
-  mount: Mount;
-  fixing: Pick<Fixing, 'diameter'>;
-}): UsableSlot[] {
+export function usableSlots({ mount, fixing }: { mount: Mount; fixing: Pick<Fixing, 'diameter'> }): UsableSlot[] {
   return (mount.plate?.slots ?? [])
     .map((slot, index) => ({ slot, index, travel: (slot.length - fixing.diameter) / 2 }))
     .filter(({ slot }) => slot.length >= fixing.diameter && slot.height >= fixing.diameter);
@@ -174,8 +162,5 @@ function rowsUnder(input: SearchInput, offset: number): number[] {
 /** The outermost rows first: `spread([9, 5, 1], 2)` is [9, 1]. */
 function spread(rows: readonly number[], wanted: number): number[] {
   if (wanted === 1) return rows.slice(0, 1);
-  return Array.from(
-    { length: wanted },
-    (_, i) => rows[Math.round((i * (rows.length - 1)) / (wanted - 1))]!,
-  );
+  return Array.from({ length: wanted }, (_, i) => rows[Math.round((i * (rows.length - 1)) / (wanted - 1))]!);
 }

@@ -41,22 +41,36 @@ export function schemeRule(mount: Mount, job: Job, crew: KitSource = {}): Fit[] 
   frame.plateX = planPlate(other, mount, found, centreX).x.value;
   const spot = spotAt(frame, wanted);
   if (spot.conflict) return [];
-  const setting = settingOf({ job: other, mount, found, plan: wallOf(job), centreX, plates: platesOf(frame, spot, mount), kit: kitOf(job, crew) });
+  const setting = settingOf({
+    job: other,
+    mount,
+    found,
+    plan: wallOf(job),
+    centreX,
+    plates: platesOf(frame, spot, mount),
+    kit: kitOf(job, crew),
+  });
   if ('code' in setting) return [];
   const { best } = chooseScheme(setting, hangingOf(frame, spot, mount), 0);
-  if (!best) return found.studs.length === 0 ? [] : [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1 }];
+  if (!best)
+    return found.studs.length === 0
+      ? []
+      : [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1 }];
   const use = best.judged.ok ? best.judged.worst.use : Infinity;
   const ok = passes(best.judged);
-  return [{
-    rule: 'scheme', ok,
-    level: ok ? 'info' : 'stop',
-    value: Number.isFinite(use) ? use : 'none',
-    limit: 1,
-    margin: Number.isFinite(use) ? 1 - use : -1,
-    unit: 'ratio',
-    axis: best.candidate.way.kind,
-  }];
-} // prettier-ignore
+  return [
+    {
+      rule: 'scheme',
+      ok,
+      level: ok ? 'info' : 'stop',
+      value: Number.isFinite(use) ? use : 'none',
+      limit: 1,
+      margin: Number.isFinite(use) ? 1 - use : -1,
+      unit: 'ratio',
+      axis: best.candidate.way.kind,
+    },
+  ];
+}
 
 const wallOf = ({ room, evidence = [] }: Job): Pick<Plan, 'courses' | 'backing'> => {
   const main = evidence.filter((e) => (e.wall ?? 'main') === 'main');

@@ -1,15 +1,9 @@
 import type { Finding, Hole, Job } from '@steddo/contract';
 import { finding, type FindingCode } from '../findings';
-import {
-  gravityOf,
-  lagSizeOf,
-  LEAST_PENETRATION_D,
-  ROW_SPACING_D,
-  usualThread,
-} from '../load/lagTables';
+import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread } from '../load/lagTables';
 import { lagHold } from '../load/lagWithdrawal';
 import { overLag, plateOf, type NoHold, type Seat } from '../load/holds';
-import { ANCHOR_SET_MM, ANGLED_MM, FACE_STEP_MM, HOLE_CAUTION, HOLE_GO, STUD_DEPTH_MM } from '../tolerances'; // prettier-ignore
+import { ANCHOR_SET_MM, ANGLED_MM, FACE_STEP_MM, HOLE_CAUTION, HOLE_GO, STUD_DEPTH_MM } from '../tolerances';
 import { holeVerdict } from '../wall/holeVerdict';
 import type { Kit } from './kit';
 import { inBand, leadBand } from './leadHole';
@@ -30,7 +24,7 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
     ...unevenFinding(setting.job, candidate),
     ...(setting.mount.type === 'corner' ? [finding('corner-one-wall', 'caution', 'holes', {})] : []),
   ];
-} // prettier-ignore
+}
 
 /** Each stud whose hole may miss it, once. */
 function woodFindings(holes: readonly Hole[]): Finding[] {
@@ -42,20 +36,22 @@ function woodFindings(holes: readonly Hole[]): Finding[] {
     const percent = Math.floor(hole.probability * 100);
     return level === 'go' ? [] : [finding('stud-doubtful', level, 'wall', { hole: hole.id, percent })];
   });
-} // prettier-ignore
+}
 
 function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hole[]): Finding[] {
   if (!way.board) return [];
   const found = [finding('test-hole-first', 'info', 'holes', {})];
   if (job.room.wall.build.kind === 'timber-stud')
-    found.push(finding('not-all-in-studs', schoolOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }));
+    found.push(
+      finding('not-all-in-studs', schoolOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }),
+    );
   const doubtful = holes.filter((h) => h.into === 'board' && !h.done && h.probability < HOLE_GO);
   if (doubtful.length > 0) {
     const percent = Math.floor(Math.min(...doubtful.map((h) => h.probability)) * 100);
     found.push(finding('board-doubtful', 'caution', 'wall', { holes: doubtful.map((h) => h.id), percent }));
   }
   return found;
-} // prettier-ignore
+}
 
 function solidFindings({ job, plan }: Setting, holes: readonly Hole[]): Finding[] {
   const masonry = holes.filter((h) => h.into === 'masonry');
@@ -73,7 +69,7 @@ function solidFindings({ job, plan }: Setting, holes: readonly Hole[]): Finding[
   const unmarked = backing.filter((h) => h.probability >= HOLE_CAUTION && h.probability < HOLE_GO);
   if (unmarked.length > 0) found.push(finding('backing-edges-unmarked', 'caution', 'wall', { holes: ids(unmarked) }));
   return found;
-} // prettier-ignore
+}
 
 function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
   const found: Finding[] = [];
@@ -83,14 +79,21 @@ function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[
     const band = leadBand(lag.diameter, gravityOf(wallAt(job, wood.x, wood.y).build));
     const bit = holes.find((h) => h.into === 'stud')!.bit;
     if (lag.hole !== undefined && !inBand(lag.hole, band))
-      found.push(finding('bit-outside-band', 'info', 'holes', { bitMm: lag.hole, ...band, usedMm: bit }, 'NDS 12.1.4, from memory'));
+      found.push(
+        finding(
+          'bit-outside-band',
+          'info',
+          'holes',
+          { bitMm: lag.hole, ...band, usedMm: bit },
+          'NDS 12.1.4, from memory',
+        ),
+      );
   }
   if (kit.bits.length === 0) return found;
   const lacking = holes.filter((h) => !h.done && !bitFor(kit, h));
-  for (const bitMm of new Set(lacking.map((h) => h.bit)))
-    found.push(finding('bit-to-get', 'info', 'holes', { bitMm }));
+  for (const bitMm of new Set(lacking.map((h) => h.bit))) found.push(finding('bit-to-get', 'info', 'holes', { bitMm }));
   return found;
-} // prettier-ignore
+}
 
 /** What holes that are there have done to the plan. */
 function heldFindings({ unused, lift }: Candidate): Finding[] {
@@ -116,12 +119,14 @@ function unevenFinding(job: Job, { places }: Candidate): Finding[] {
 
 /** What no hole can be given for, before any place was looked for. */
 export const noWayFinding = ({ code, kind }: NoWay): Finding =>
-  code === 'wall-kind-unknown'
-    ? finding(code, 'stop', 'wall', {})
-    : finding(code, 'stop', 'holes', { kind });
+  code === 'wall-kind-unknown' ? finding(code, 'stop', 'wall', {}) : finding(code, 'stop', 'holes', { kind });
 
 /** Why a school does not allow a scheme, or what has to be acknowledged for it; with the numbers. */
-export function refusalFinding(code: FindingCode, job: Job, numbers: { percent: number; tensionN: number; allowableN: number; anchors: number }): Finding | undefined {
+export function refusalFinding(
+  code: FindingCode,
+  job: Job,
+  numbers: { percent: number; tensionN: number; allowableN: number; anchors: number },
+): Finding | undefined {
   const { diagonal: diagonalMm } = job.screen;
   switch (code) {
     case 'anchors-refused':
@@ -139,7 +144,7 @@ export function refusalFinding(code: FindingCode, job: Job, numbers: { percent: 
     default:
       return undefined;
   }
-} // prettier-ignore
+}
 
 /** Why nothing can be said about what a fastener holds. */
 export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefined): Finding {
@@ -161,14 +166,18 @@ export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefi
       return finding(code, 'stop', 'holes', { boardMm: board, ratedMm: fastener.board ?? 0 });
     case 'grip-outside': {
       const thickMm = board + packing + plateOf(mount) + (fastener.washer ?? 0);
-      return finding(code, 'stop', 'holes', { thickMm, minMm: fastener.grip?.min ?? 0, maxMm: fastener.grip?.max ?? 0 });
+      return finding(code, 'stop', 'holes', {
+        thickMm,
+        minMm: fastener.grip?.min ?? 0,
+        maxMm: fastener.grip?.max ?? 0,
+      });
     }
     case 'head-through-slot':
       return finding(code, 'stop', 'holes', { headMm: fastener.head ?? 0, slotMm: seat.slot.height });
     case 'board-unsound':
       return finding(code, 'stop', 'holes', { state: build.state ?? 'none' });
   }
-} // prettier-ignore
+}
 
 function threadIn(seat: Seat): number {
   const { fastener, job, at } = seat;
@@ -181,6 +190,4 @@ function threadIn(seat: Seat): number {
 
 /** A stud that the slots miss by a little: some drive the lag at an angle, and there is a better way. */
 export const angledFinding = (shortMm: number): Finding[] =>
-  shortMm > 0 && shortMm <= ANGLED_MM
-    ? [finding('angled-lag', 'caution', 'holes', { offMm: shortMm })]
-    : [];
+  shortMm > 0 && shortMm <= ANGLED_MM ? [finding('angled-lag', 'caution', 'holes', { offMm: shortMm })] : [];

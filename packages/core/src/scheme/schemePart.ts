@@ -1,13 +1,4 @@
-import type {
-  Finding,
-  Hole,
-  Job,
-  LeastChange,
-  Mount,
-  Plan,
-  SchemePlan,
-  Working,
-} from '@steddo/contract';
+import type { Finding, Hole, Job, LeastChange, Mount, Plan, SchemePlan, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { asPairs, feasible } from '../geometry/intervals';
 import { armHoles, chainOf } from '../placement/chain';
@@ -23,13 +14,7 @@ import { kitOf, type Kit, type KitSource } from './kit';
 import { leadBand } from './leadHole';
 import { leastChange } from './leastChange';
 import { partsOf } from './partsOf';
-import {
-  angledFinding,
-  noHoldFinding,
-  noWayFinding,
-  refusalFinding,
-  schemeFindings,
-} from './schemeFindings';
+import { angledFinding, noHoldFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
 import { settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
 import { refusedBy, schoolOf } from './ways';
 import { gravityOf } from '../load/lagTables';
@@ -68,8 +53,7 @@ export function schemePart(input: SchemeInput, mount: Mount): SchemeMade | undef
   if ('code' in setting) return { ...none, findings: [noWayFinding(setting)] };
   const schemes = chooseScheme(setting, hanging);
   const change = () => changeFor(input, mount, kit);
-  if (!schemes.best)
-    return { ...none, holes: holesThere(setting), ...refused(input, setting, schemes, change) };
+  if (!schemes.best) return { ...none, holes: holesThere(setting), ...refused(input, setting, schemes, change) };
   return { ...none, ...made(input, mount, setting, schemes.best, schemes, kit, change) };
 }
 
@@ -82,9 +66,11 @@ export function platesOf({ job, height }: Frame, spot: Spot, mount: Mount): Plat
   return holes.flatMap((armHole): PlateAt[] => {
     const chain = armHole === own && spot.chain ? spot.chain : chainOf(job, mount, height, armHole);
     const bottom = hangsAt({ ...spot, chain }, job).plateBottom;
-    return bottom ? [{ bottom, trim: Math.abs(armHole - own), ...(armHoles(mount).length > 0 ? { armHole } : {}) }] : [];
+    return bottom
+      ? [{ bottom, trim: Math.abs(armHole - own), ...(armHoles(mount).length > 0 ? { armHole } : {}) }]
+      : [];
   });
-} // prettier-ignore
+}
 
 export const hangingOf = ({ job, centreX, spacer }: Frame, spot: Spot, mount: Mount): Hanging => ({
   job,
@@ -96,12 +82,24 @@ export const hangingOf = ({ job, centreX, spacer }: Frame, spot: Spot, mount: Mo
 
 type Made = Pick<SchemeMade, 'findings'> & Partial<SchemeMade>;
 
-function made(input: SchemeInput, mount: Mount, setting: Setting, best: Scheme, schemes: Schemes, kit: Kit, change: () => LeastChange | undefined): Made {
+function made(
+  input: SchemeInput,
+  mount: Mount,
+  setting: Setting,
+  best: Scheme,
+  schemes: Schemes,
+  kit: Kit,
+  change: () => LeastChange | undefined,
+): Made {
   const { candidate, judged } = best;
   const holes = holesOf(setting, candidate);
   if (!holes) {
     const lag = candidate.way.main!;
-    return { findings: [finding('no-bit', 'stop', 'holes', { ...leadBand(lag.diameter, gravityOf(input.frame.job.room.wall.build)) })] };
+    return {
+      findings: [
+        finding('no-bit', 'stop', 'holes', { ...leadBand(lag.diameter, gravityOf(input.frame.job.room.wall.build)) }),
+      ],
+    };
   }
   const spot = movedSpot(input, candidate, mount);
   const findings = [
@@ -124,7 +122,7 @@ function made(input: SchemeInput, mount: Mount, setting: Setting, best: Scheme, 
       ...(changed ? { leastChange: changed } : {}),
     },
   };
-} // prettier-ignore
+}
 
 /** The set where the chosen arm hole and the holes that are there leave it. */
 function movedSpot({ frame, spot }: SchemeInput, { plate, lift }: Candidate, mount: Mount): Spot {
@@ -135,7 +133,7 @@ function movedSpot({ frame, spot }: SchemeInput, { plate, lift }: Candidate, mou
   if (Math.abs(lift) <= SAME_MM) return kept;
   const centre = sum('set-centre', named('set-centre', spot.centre), leaf('plate-lift', lift, 'mm'));
   return { ...kept, centre, bottom: minus('set-bottom', centre, half('half-height', height)) };
-} // prettier-ignore
+}
 
 /** What a school wants to be told before it lets anchors carry this; with the numbers. */
 function askedFor({ job, mount }: Setting, { way, places }: Candidate, judged: Judged): Finding[] {
@@ -150,7 +148,12 @@ function numbersOf(judged: Judged, anchors: number) {
   const { worst, carrying } = judged;
   const tensions = worst.forces.map((f) => f.tension);
   const i = tensions.indexOf(Math.max(...tensions));
-  return { percent: Math.ceil(worst.use * 100), tensionN: tensions[i]!, allowableN: carrying.holds[i]!.tension, anchors }; // prettier-ignore
+  return {
+    percent: Math.ceil(worst.use * 100),
+    tensionN: tensions[i]!,
+    allowableN: carrying.holds[i]!.tension,
+    anchors,
+  };
 }
 
 function schemePlanOf(setting: Setting, { candidate, judged }: Scheme, kit: Kit): SchemePlan {
@@ -169,12 +172,21 @@ function schemePlanOf(setting: Setting, { candidate, judged }: Scheme, kit: Kit)
     ...(fold ? { fold } : {}),
     holes: places.map((p) => ({ x: p.x, y: p.y, into: p.into })),
     bits: [...new Set(holes.filter((h) => !h.done).map((h) => h.bit))].sort((a, b) => a - b),
-    parts: partsOf(holes, places.map((p) => p.fastener), kit),
+    parts: partsOf(
+      holes,
+      places.map((p) => p.fastener),
+      kit,
+    ),
   };
-} // prettier-ignore
+}
 
 /** Nothing that the school allows: why, and what would help. */
-function refused({ plate, frame }: SchemeInput, setting: Setting, { others, gone }: Schemes, change: () => LeastChange | undefined): Made {
+function refused(
+  { plate, frame }: SchemeInput,
+  setting: Setting,
+  { others, gone }: Schemes,
+  change: () => LeastChange | undefined,
+): Made {
   const { job } = frame;
   const first = others[0]?.candidate;
   const refusal = first?.hard && refusalFinding(first.hard, job, numbersOf(others[0]!.judged, first.places.length));
@@ -190,9 +202,18 @@ function refused({ plate, frame }: SchemeInput, setting: Setting, { others, gone
     ...(changed ? [changeFinding(changed)] : []),
   ];
   if (!changed) return { findings };
-  const none: SchemePlan = { key: 'none', kind: 'none', shift: 0, worstProbability: 0, plateX: plate.x.value, holes: [], bits: [], parts: [] };
+  const none: SchemePlan = {
+    key: 'none',
+    kind: 'none',
+    shift: 0,
+    worstProbability: 0,
+    plateX: plate.x.value,
+    holes: [],
+    bits: [],
+    parts: [],
+  };
   return { findings, scheme: { ...none, leastChange: changed } };
-} // prettier-ignore
+}
 
 const changeFinding = ({ kind, by, to }: LeastChange): Finding =>
   finding('least-change', 'info', 'holes', { kind, byMm: by ?? 0, to: to ?? '' });
@@ -202,19 +223,31 @@ function changeFor({ frame, base, found, spot, crew }: SchemeInput, mount: Mount
   const bottom = spot.bottom.value;
   const freeX = asPairs(feasible(sidewaysLimits(job, width, { bottom, top: bottom + height.value })));
   return leastChange({
-    job, mount, found, centreX, kit,
+    job,
+    mount,
+    found,
+    centreX,
+    kit,
     ranking: base.ranking ?? [],
     freeX,
     passes: (changed: Job, at: Working) => {
       const other = changed.mount ?? mount;
       const there = { ...frame, job: changed, centreX: at };
       const plates = platesOf(there, spot, other);
-      const setting = settingOf({ job: changed, mount: other, found, plan: base, centreX: at, plates, kit: kitOf(changed, crew) });
+      const setting = settingOf({
+        job: changed,
+        mount: other,
+        found,
+        plan: base,
+        centreX: at,
+        plates,
+        kit: kitOf(changed, crew),
+      });
       if ('code' in setting) return false;
       const { best } = chooseScheme(setting, hangingOf(there, spot, other));
       return best !== undefined && passes(best.judged) && best.candidate.doubt < DOUBT_STOP;
     },
   });
-} // prettier-ignore
+}
 
 const DOUBT_STOP = 2;

@@ -12,15 +12,7 @@ import { drilledHoles, type DoneHole, type DrilledHoles } from './drilledHoles';
 import type { Fastener, Kit } from './kit';
 import { chooseSlots, type Place, type PlateHere } from './chooseSlots';
 import { aimsAt, plateSpots } from './drillPlan';
-import {
-  slotEnds,
-  studSets,
-  studsNeeded,
-  usableSlots,
-  type Aim,
-  type PlateSpot,
-  type UsableSlot,
-} from './placePlate';
+import { slotEnds, studSets, studsNeeded, usableSlots, type Aim, type PlateSpot, type UsableSlot } from './placePlate';
 import { isRefusal, kindRank, refusedBy, schoolOf, waysOf, type NoWay, type Way } from './ways';
 
 /** Where a plate may hang up and down: one arm hole, and where that puts its bottom. */
@@ -88,7 +80,12 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
   const byDiameter = new Map<number, Aim[]>();
   const through = new Map<number, UsableSlot[]>();
   return {
-    job, mount, found, plan, plates, ways,
+    job,
+    mount,
+    found,
+    plan,
+    plates,
+    ways,
     spots: plateSpots(job, mount, centreX),
     drilled: usable(drilledHoles(job), found),
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
@@ -105,7 +102,7 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
       return known;
     },
   };
-} // prettier-ignore
+}
 
 /** A hole that drifted out of its stud's middle so far that it more likely lacks wood beside it is no use any more. */
 function usable(drilled: DrilledHoles, found: StudsFound): DrilledHoles {
@@ -118,7 +115,7 @@ function usable(drilled: DrilledHoles, found: StudsFound): DrilledHoles {
     off: gone,
     spoiled: [...drilled.spoiled, ...gone.map((d) => ({ id: d.id, x: d.x, y: d.y, keepOff: SPOILED_MM }))],
   };
-} // prettier-ignore
+}
 const LEAST_SHANK_MM = 6.35;
 const LIKELY = 0.5;
 
@@ -153,9 +150,10 @@ function obstaclesOf({ job, mount, plates, spots, fixedX }: Setting): Item[] {
   const bottoms = plates.map((p) => p.bottom.value);
   const [low, high] = [Math.min(...bottoms) - REACH_MM, Math.max(...bottoms) + height + REACH_MM];
   return onMainWall(job.room.objects).filter(
-    (i) => !plateMayCover(i) && i.top > low && i.bottom < high && xs.some((x) => i.right > x - room && i.left < x + room),
+    (i) =>
+      !plateMayCover(i) && i.top > low && i.bottom < high && xs.some((x) => i.right > x - room && i.left < x + room),
   );
-} // prettier-ignore
+}
 
 /** Holes that are there may take the plate this much further, mm. */
 const REACH_MM = 100;
@@ -166,16 +164,25 @@ const MOST_ARM_HOLES = 12;
 /** One arm hole is as good as another while nothing on or in the wall depends on how high the plate hangs. */
 function platesToTry({ plates, drilled, seen, plan, job }: Setting, obstacles: boolean): readonly PlateAt[] {
   const nearest = [...plates].sort((a, b) => a.trim - b.trim);
-  const alike = !obstacles && drilled.done.length + drilled.spoiled.length + seen.length === 0 && !plan.courses && !plan.backing && !job.room.wall.zones?.length;
+  const alike =
+    !obstacles &&
+    drilled.done.length + drilled.spoiled.length + seen.length === 0 &&
+    !plan.courses &&
+    !plan.backing &&
+    !job.room.wall.zones?.length;
   return nearest.slice(0, alike ? 1 : MOST_ARM_HOLES);
-} // prettier-ignore
+}
 
 /** Every stud has some slot before it with the plate there. */
 function reachesAll(setting: Setting, way: Way, studs: readonly number[], x: number): boolean {
   const { diameter } = fastenerOf(way);
   const aims = setting.aims(diameter);
   const slots = setting.slots(diameter);
-  return studs.every((i) => slots.some((s) => Math.abs(aims[i]!.x.value - x - s.slot.x) <= s.travel + SAME_MM || setting.drilled.done.length > 0)); // prettier-ignore
+  return studs.every((i) =>
+    slots.some(
+      (s) => Math.abs(aims[i]!.x.value - x - s.slot.x) <= s.travel + SAME_MM || setting.drilled.done.length > 0,
+    ),
+  );
 }
 
 const slideOf = ({ mount }: Setting): number => mount.slide ?? 0;
@@ -189,13 +196,19 @@ function studsFor(setting: Setting, way: Way, spot: PlateSpot): number[][] {
   const search = searchOf(setting, way);
   if (way.kind === 'lags-and-anchors') return studsNeeded(mount) < 2 ? [] : studSets(search, spot, slideOf(setting), 1);
   return studSets(search, spot, slideOf(setting), studsNeeded(mount));
-} // prettier-ignore
+}
 
 const searchOf = (setting: Setting, way: Way) => {
   const { mount, spots, fixedX } = setting;
   const { diameter } = fastenerOf(way);
-  return { mount, fixing: { diameter, count: way.count }, aims: setting.aims(diameter), spots, ...(fixedX ? { fixedX } : {}) };
-}; // prettier-ignore
+  return {
+    mount,
+    fixing: { diameter, count: way.count },
+    aims: setting.aims(diameter),
+    spots,
+    ...(fixedX ? { fixedX } : {}),
+  };
+};
 
 /** Plate centres to try: the nominal one, and those that bring a slot's end over a stud or over a hole that is there. */
 function centresFor(setting: Setting, way: Way, spot: PlateSpot, studs: readonly number[]): Working[] {
@@ -205,19 +218,21 @@ function centresFor(setting: Setting, way: Way, spot: PlateSpot, studs: readonly
   const search = searchOf(setting, way);
   const slots = firstOfColumn(setting.slots(fastenerOf(way).diameter));
   const ends = studs.flatMap((i) => slots.flatMap((s) => slotEnds(search.aims[i]!.x, s.slot, s.travel, s.index)));
-  const held = drilled.done.flatMap((d) => slots.flatMap((s) => slotEnds(leaf('drilled-x', d.x, 'mm'), s.slot, s.travel, s.index)));
+  const held = drilled.done.flatMap((d) =>
+    slots.flatMap((s) => slotEnds(leaf('drilled-x', d.x, 'mm'), s.slot, s.travel, s.index)),
+  );
   const steps = studs.length > 0 && way.kind !== 'lags-and-anchors' ? [] : slideSteps(spot.nominal, slide);
   const near = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
   const all = [spot.nominal, ...[...ends, ...held, ...steps].filter(near)];
   const seen = new Set<number>();
-  return mount.plate ? all.filter((x) => !seen.has(Math.round(x.value * 1e3)) && seen.add(Math.round(x.value * 1e3))) : [];
-} // prettier-ignore
+  return mount.plate
+    ? all.filter((x) => !seen.has(Math.round(x.value * 1e3)) && seen.add(Math.round(x.value * 1e3)))
+    : [];
+}
 
 /** Slots one above the other have the same ends. */
 const firstOfColumn = (slots: readonly UsableSlot[]): UsableSlot[] =>
-  slots.filter(
-    (s, i) => slots.findIndex((o) => o.slot.x === s.slot.x && o.travel === s.travel) === i,
-  );
+  slots.filter((s, i) => slots.findIndex((o) => o.slot.x === s.slot.x && o.travel === s.travel) === i);
 
 function slideSteps(nominal: Working, slide: number): Working[] {
   const count = Math.floor(slide / PLATE_STEP_MM);
@@ -227,7 +242,14 @@ function slideSteps(nominal: Working, slide: number): Working[] {
   ]);
 }
 
-function candidateAt(setting: Setting, way: Way, spot: PlateSpot, plate: PlateAt, studs: readonly number[], x: Working): Candidate | undefined {
+function candidateAt(
+  setting: Setting,
+  way: Way,
+  spot: PlateSpot,
+  plate: PlateAt,
+  studs: readonly number[],
+  x: Working,
+): Candidate | undefined {
   const here: PlateHere = { setting, way, x: x.value, bottom: plate.bottom.value, studs };
   const chosen = chooseSlots(here);
   if (!chosen) return undefined;
@@ -235,15 +257,21 @@ function candidateAt(setting: Setting, way: Way, spot: PlateSpot, plate: PlateAt
   const chances = places.filter((p) => p.into === way.into || !way.main).map((p) => p.chance);
   const refused = refusedBy(way, setting.job, setting.mount) ?? unsought(setting, way, places);
   return {
-    way, plate, x, lift, places,
+    way,
+    plate,
+    x,
+    lift,
+    places,
     unused: [...unused, ...(setting.drilled.off ?? [])],
     fold: spot.fold,
     shift: x.value - spot.nominal.value,
     doubt: Math.max(...chances.map((c) => DOUBT[holeVerdict(c)])),
-    seen: places.filter((p) => setting.seen.some((s) => p.x >= s.left && p.x <= s.right && p.y >= s.bottom && p.y <= s.top)).length,
+    seen: places.filter((p) =>
+      setting.seen.some((s) => p.x >= s.left && p.x <= s.right && p.y >= s.bottom && p.y <= s.top),
+    ).length,
     hard: refused && isRefusal(refused) ? refused : undefined,
   };
-} // prettier-ignore
+}
 
 /** Wood first: nothing goes into board before somebody has looked for the studs there. */
 function unsought({ job }: Setting, way: Way, places: readonly Place[]): FindingCode | undefined {
@@ -260,7 +288,7 @@ function onObstacle({ x, plate, lift }: Candidate, mount: Mount, obstacles: Retu
   return obstacles.some((item) =>
     blockedPlate(item, mount.plate!, x.value).some(([from, to]) => bottom > from + SAME_MM && bottom < to - SAME_MM),
   );
-} // prettier-ignore
+}
 
 /** Shifts that nobody would tell apart are one shift for the school that puts the set's place first, mm. */
 const SAME_SHIFT_MM = 5;
@@ -281,7 +309,7 @@ export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Sett
   if (schoolOf(job) !== 'rated-anchors') return hard || kind || held || a.doubt - b.doubt || exact || rest;
   const coarse = Math.round(Math.abs(a.shift) / SAME_SHIFT_MM) - Math.round(Math.abs(b.shift) / SAME_SHIFT_MM);
   return hard || held || a.doubt - b.doubt || coarse || kind || exact || rest;
-} // prettier-ignore
+}
 
 const stance = ({ places }: Candidate): number => {
   const xs = places.map((p) => p.x);

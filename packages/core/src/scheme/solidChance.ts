@@ -21,7 +21,7 @@ export function unitChance(build: Build, courses: readonly Course[] | undefined,
   const unit = build.unit ?? USUAL_UNITS[build.masonry ?? 'block'];
   const clear = Math.max(0, unit.width - 2 * JOINT_MM) * Math.max(0, unit.height - 2 * JOINT_MM);
   return clear / ((unit.width + joint) * (unit.height + joint));
-} // prettier-ignore
+}
 
 /** From a place to the nearest joint, of so much mortar, mm; negative in a joint. */
 export function jointGap(courses: readonly Course[], x: number, y: number, joint: number): number {

@@ -23,10 +23,14 @@ export function wallAt(job: Job, x: number, y: number): WallHere {
  * What lies between plate and wood at a place, mm: the board there and the packing. Where the plate spans
  * two faces it rests on the foremost, and the other is packed out to it.
  */
-export function overAt(job: Job, at: { x: number; y: number }, foremost: number): { board: number; packing: number; build: Build } {
+export function overAt(
+  job: Job,
+  at: { x: number; y: number },
+  foremost: number,
+): { board: number; packing: number; build: Build } {
   const { build, face } = wallAt(job, at.x, at.y);
   return { build, board: boardOf(build), packing: (job.choices?.packing ?? 0) + foremost - face };
-} // prettier-ignore
+}
 
 /** The foremost face under any of these places, mm. */
 export const foremostOf = (job: Job, places: readonly { x: number; y: number }[]): number =>

@@ -4,15 +4,7 @@ import { boardOf } from '../mount/fitMount';
 import { moves } from '../reach/arm';
 import { plateOf } from '../load/holds';
 import { ANCHOR_SET_MM, RATED_BOARD_MM } from '../tolerances';
-import {
-  fromAnchor,
-  fromMount,
-  HOLLOW_KINDS,
-  MASONRY_KINDS,
-  strengthOf,
-  type Fastener,
-  type Kit,
-} from './kit';
+import { fromAnchor, fromMount, HOLLOW_KINDS, MASONRY_KINDS, strengthOf, type Fastener, type Kit } from './kit';
 
 export type FixingSchool = NonNullable<NonNullable<Job['fixing']>['school']>;
 
@@ -64,14 +56,17 @@ function studWays(job: Job, mount: Mount, kit: Kit, into: 'stud' | 'metal-stud')
   if (own && MASONRY_KINDS.has(own.kind)) return { code: 'never-in-board', kind: own.kind };
   const anchor = own && HOLLOW_KINDS.has(own.kind) ? own : bestAnchor(job, mount, kit);
   const ways: Way[] = [];
-  if (forStud) ways.push({ kind: forStud.kind === 'lag' ? 'lags-in-studs' : 'screws-in-studs', into, main: forStud, count });
-  if (forStud?.kind === 'lag' && anchor) ways.push({ kind: 'lags-and-anchors', into, main: forStud, board: anchor, count });
+  if (forStud)
+    ways.push({ kind: forStud.kind === 'lag' ? 'lags-in-studs' : 'screws-in-studs', into, main: forStud, count });
+  if (forStud?.kind === 'lag' && anchor)
+    ways.push({ kind: 'lags-and-anchors', into, main: forStud, board: anchor, count });
   if (anchor) {
     ways.push({ kind: 'anchors', into: 'board', board: anchor, count });
-    if (count <= ANCHOR_SET_MM.fewCount) ways.push({ kind: 'anchors', into: 'board', board: anchor, count: ANCHOR_SET_MM.fewCount + 2 });
+    if (count <= ANCHOR_SET_MM.fewCount)
+      ways.push({ kind: 'anchors', into: 'board', board: anchor, count: ANCHOR_SET_MM.fewCount + 2 });
   }
   return ways.length > 0 ? ways : { code: 'no-fixing', kind: build.kind };
-} // prettier-ignore
+}
 
 function solidWays(mount: Mount, job: Job, kit: Kit, into: 'masonry' | 'backing'): Way[] | NoWay {
   const { kind } = job.room.wall.build;
@@ -87,14 +82,10 @@ function solidWays(mount: Mount, job: Job, kit: Kit, into: 'masonry' | 'backing'
 const ultimate = ({ tension = 0, shear = 0 }: Fastener): number => Math.min(tension, shear);
 
 const strongest = (anchors: readonly Fastener[]): Fastener | undefined =>
-  [...anchors].sort(
-    (a, b) => ultimate(b) - ultimate(a) || strengthOf(b.kind) - strengthOf(a.kind),
-  )[0];
+  [...anchors].sort((a, b) => ultimate(b) - ultimate(a) || strengthOf(b.kind) - strengthOf(a.kind))[0];
 
 const masonryAnchor = (kit: Kit): Fastener | undefined =>
-  strongest(
-    kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)),
-  );
+  strongest(kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)));
 
 /** The strongest hollow-wall anchor of the kit that is rated for this board and reaches through plate and board. */
 export function bestAnchor(job: Job, mount: Mount, kit: Kit): Fastener | undefined {
@@ -110,8 +101,11 @@ export function hollowAnchors(job: Job, kit: Kit, infrontMm: number): Fastener[]
     .filter((a) => HOLLOW_KINDS.has(a.kind) && (a.walls?.includes(build.kind) ?? true))
     .filter((a) => Boolean(a.tension && a.shear))
     .filter((a) => a.board === undefined || Math.abs(a.board - board) <= RATED_BOARD_MM)
-    .filter(({ grip, washer = 0 }) => !grip || (infrontMm + board + washer >= grip.min && infrontMm + board + washer <= grip.max));
-} // prettier-ignore
+    .filter(
+      ({ grip, washer = 0 }) =>
+        !grip || (infrontMm + board + washer >= grip.min && infrontMm + board + washer <= grip.max),
+    );
+}
 
 /** What a school says of a way, whatever it holds; undefined where it has nothing against it. */
 export function refusedBy(way: Way, job: Job, mount: Mount): FindingCode | undefined {
@@ -126,9 +120,15 @@ export function refusedBy(way: Way, job: Job, mount: Mount): FindingCode | undef
 }
 
 /** What may still be done once somebody has read the numbers and said so. */
-export const isRefusal = (code: FindingCode): boolean =>
-  code !== 'arm-on-anchors' && code !== 'large-on-anchors';
+export const isRefusal = (code: FindingCode): boolean => code !== 'arm-on-anchors' && code !== 'large-on-anchors';
 
-const WOOD_FIRST: readonly SchemeKind[] = ['lags-in-studs', 'screws-in-studs', 'masonry', 'backing', 'lags-and-anchors', 'anchors']; // prettier-ignore
+const WOOD_FIRST: readonly SchemeKind[] = [
+  'lags-in-studs',
+  'screws-in-studs',
+  'masonry',
+  'backing',
+  'lags-and-anchors',
+  'anchors',
+];
 
 export const kindRank = (kind: SchemeKind): number => WOOD_FIRST.indexOf(kind);

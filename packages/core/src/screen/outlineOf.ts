@@ -32,8 +32,7 @@ export function outlineOf(screen: Screen, guessed: readonly string[]): Outline {
 function sideOf(screen: Screen, axis: 'width' | 'height', guessed: readonly string[]): Working {
   const path = `screen.${axis}`;
   const measured = screen[axis];
-  if (measured !== undefined)
-    return leaf(`set-${axis}`, measured, 'mm', { path, guess: guessed.includes(path) });
+  if (measured !== undefined) return leaf(`set-${axis}`, measured, 'mm', { path, guess: guessed.includes(path) });
   return node(`set-${axis}`, '*', 'mm', [
     leaf('diagonal', screen.diagonal, 'mm', { path: 'screen.diagonal' }),
     leaf(`sixteen-nine-${axis}`, PER_DIAGONAL[axis], 'ratio', { path, guess: true }),
@@ -47,7 +46,5 @@ function compare(screen: Screen, axis: 'width' | 'height', guessed: readonly str
   const off = Math.abs(measuredMm - expectedMm) / expectedMm;
   if (off <= OUTLINE_SHARE) return [];
   const percent = Math.round(off * 100);
-  return [
-    finding('outline-off-diagonal', 'caution', 'set', { axis, measuredMm, expectedMm, percent }),
-  ];
+  return [finding('outline-off-diagonal', 'caution', 'set', { axis, measuredMm, expectedMm, percent })];
 }

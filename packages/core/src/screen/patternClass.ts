@@ -29,8 +29,7 @@ export function patternClass({ width, height }: Extent, massKg: number): Pattern
   if (is(width, 100) && is(height, 100)) return withM4('D 100', 14);
   if (is(width, 200) && is(height, 100)) return withM4('E', 22.7);
   const thread = massKg > M6_LIMIT_KG ? 'M8' : 'M6';
-  if (isStep(width) && isStep(height))
-    return { name: 'F', thread, limitKg: M8_LIMIT_KG, takes: PART_F };
+  if (isStep(width) && isStep(height)) return { name: 'F', thread, limitKg: M8_LIMIT_KG, takes: PART_F };
   return { name: 'between', thread, takes: [{ thread }] };
 }
 
@@ -46,8 +45,7 @@ const PART_F = [
   { thread: 'M8', limitKg: M8_LIMIT_KG },
 ] as const;
 
-const isStep = (mm: number): boolean =>
-  mm > STEP_MM - PATTERN_MM && is(mm, Math.round(mm / STEP_MM) * STEP_MM);
+const isStep = (mm: number): boolean => mm > STEP_MM - PATTERN_MM && is(mm, Math.round(mm / STEP_MM) * STEP_MM);
 
 /** Caution where the set is heavier than its pattern's class, or its thread, is meant for. */
 export function classFindings(screen: Screen): Finding[] {

@@ -43,10 +43,5 @@ export function screwPart(job: Job, set: Box | undefined): ScrewPart | undefined
 /** Things that the set hangs in front of and that stand out from the wall. */
 const behindSet = (job: Job, set: Box): Item[] =>
   onMainWall(job.room.objects).filter(
-    (i) =>
-      setMayCover(i) &&
-      i.left < set.right &&
-      set.left < i.right &&
-      i.bottom < set.top &&
-      set.bottom < i.top,
+    (i) => setMayCover(i) && i.left < set.right && set.left < i.right && i.bottom < set.top && set.bottom < i.top,
   );

@@ -10,11 +10,7 @@ export type SpacerNeed = NonNullable<ScrewCheck['spacer']>;
  * out from the wall, ask for what the folded mount does not give. Undefined: no spacer.
  * Plugs 55 deep on a mount 40 off the wall: at least 15.
  */
-export function spacerNeed(
-  screen: Screen,
-  mount: Mount,
-  behind: readonly Item[],
-): SpacerNeed | undefined {
+export function spacerNeed(screen: Screen, mount: Mount, behind: readonly Item[]): SpacerNeed | undefined {
   const asked: SpacerNeed[] = [];
   if (screen.back === 'stepped' || screen.back === 'curved') asked.push({ least: 0, why: 'back' });
   const folded = leaf('mount-folded', mount.depth.folded, 'mm', { path: 'mount.depth.folded' });

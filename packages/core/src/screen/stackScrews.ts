@@ -51,11 +51,7 @@ export function stackNeeds(screen: Screen, mount: Mount): { set: string[]; bag: 
  * Bracket 2.5, insert M6 14 deep, screw M6 x 16: 13.5 mm in (13 1/2 turns) is 0.5 too long; with a
  * 1.6 washer 11.9 in, 2.1 clear.
  */
-export function stackScrews(
-  screen: Screen,
-  mount: Mount,
-  need: SpacerNeed | undefined,
-): Stacking | undefined {
+export function stackScrews(screen: Screen, mount: Mount, need: SpacerNeed | undefined): Stacking | undefined {
   const { thread, depth, recess = 0 } = screen.insert ?? {};
   const { bag } = mount;
   if (thread === undefined || depth === undefined || bag?.bracket === undefined) return undefined;
@@ -110,15 +106,9 @@ function stackOf(length: number, way: Way, insert: Insert, bracket: number): Sta
     leaf('bracket', bracket, 'mm', { path: `${path}.bracket` }),
     ...way.washers.map((w) => leaf('washer', w, 'mm', { path: `${path}.washers` })),
     ...(way.spacer > 0 ? [leaf('spacer', way.spacer, 'mm', { path: `${path}.spacers` })] : []),
-    ...(insert.recess > 0
-      ? [leaf('insert-recess', insert.recess, 'mm', { path: 'screen.insert.recess' })]
-      : []),
+    ...(insert.recess > 0 ? [leaf('insert-recess', insert.recess, 'mm', { path: 'screen.insert.recess' })] : []),
   );
-  const engagement = minus(
-    'thread-in-insert',
-    leaf('screw-length', length, 'mm', { path: `${path}.screws` }),
-    stack,
-  );
+  const engagement = minus('thread-in-insert', leaf('screw-length', length, 'mm', { path: `${path}.screws` }), stack);
   const depth = leaf('insert-depth', insert.depth, 'mm', { path: 'screen.insert.depth' });
   const clearance = minus('left-below-screw', depth, engagement);
   const washers = way.washers.map((w) => `+w${w}`).join('');
@@ -139,10 +129,8 @@ function stackOf(length: number, way: Way, insert: Insert, bracket: number): Sta
 const turnsOf = (engagement: Working, pitchMm: number): Working =>
   node('turns-engaged', '/', 'count', [engagement, leaf('thread-pitch', pitchMm, 'mm')]);
 
-const shortBy = (engagement: number, insert: Insert): number =>
-  threadOf(insert.thread).diameterMm - engagement;
-const longBy = (engagement: number, insert: Insert): number =>
-  engagement - (insert.depth - INSERT_FREE_MM);
+const shortBy = (engagement: number, insert: Insert): number => threadOf(insert.thread).diameterMm - engagement;
+const longBy = (engagement: number, insert: Insert): number => engagement - (insert.depth - INSERT_FREE_MM);
 
 const fits = ({ engagement }: Stack, insert: Insert): boolean =>
   shortBy(engagement, insert) <= SAME_MM && longBy(engagement, insert) <= SAME_MM;

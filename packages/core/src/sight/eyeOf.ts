@@ -8,8 +8,7 @@ import { leaf } from '../working';
  */
 export function eyeOf(viewer: Viewer, guessed: readonly string[]): Working | undefined {
   const path = `room.viewers.${viewer.id}.eye`;
-  if (viewer.eye !== undefined)
-    return leaf('eye', viewer.eye, 'mm', { path, guess: guessed.includes(path) });
+  if (viewer.eye !== undefined) return leaf('eye', viewer.eye, 'mm', { path, guess: guessed.includes(path) });
   const posture = viewer.posture ?? 'seated';
   if (posture === 'seated') return leaf('eye', EYE_SEATED_MM, 'mm', { path, guess: true });
   if (posture === 'standing') return leaf('eye', EYE_STANDING_MM, 'mm', { path, guess: true });

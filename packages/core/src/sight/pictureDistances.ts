@@ -9,12 +9,7 @@ import { faceOut } from './viewerAngles';
  * across, and where one line of 2160 or 1080 is as fine as a sharp eye can tell.
  * 16:9: 1.197 and 1.626 diagonals; 1.59 and 3.18 picture heights (ITU-R design distances 1.6 H and 3.2 H).
  */
-export function pictureDistances(
-  job: Job,
-  width: Working,
-  height: Working,
-  spacer?: Working,
-): Distances {
+export function pictureDistances(job: Job, width: Working, height: Working, spacer?: Working): Distances {
   return {
     bounds: [
       acrossBound('across-40', width, FILLS_MOST_DEG),
@@ -26,11 +21,7 @@ export function pictureDistances(
       if (v.distance === undefined) return [];
       const path = `room.viewers.${v.id}.distance`;
       const guess = (job.guessed ?? []).includes(path);
-      const away = minus(
-        'eye-to-face',
-        leaf('eye-distance', v.distance, 'mm', { path, guess }),
-        faceOut(job, spacer),
-      );
+      const away = minus('eye-to-face', leaf('eye-distance', v.distance, 'mm', { path, guess }), faceOut(job, spacer));
       if (away.value <= 0) return [];
       const fills = fillsAt(width, away);
       const verdict: Distances['viewers'][number]['verdict'] =
@@ -40,11 +31,7 @@ export function pictureDistances(
   };
 }
 
-function acrossBound(
-  rule: 'across-30' | 'across-40',
-  width: Working,
-  degrees: number,
-): Distances['bounds'][number] {
+function acrossBound(rule: 'across-30' | 'across-40', width: Working, degrees: number): Distances['bounds'][number] {
   const working = node('distance-for-view', '/', 'mm', [
     half('half-width', width),
     node('half-view', 'tan', 'ratio', [leaf('half-angle', degrees / 2, 'deg')]),
@@ -52,11 +39,7 @@ function acrossBound(
   return { rule, distance: working.value, working };
 }
 
-function linesBound(
-  rule: 'lines-1080' | 'lines-2160',
-  height: Working,
-  lines: number,
-): Distances['bounds'][number] {
+function linesBound(rule: 'lines-1080' | 'lines-2160', height: Working, lines: number): Distances['bounds'][number] {
   const line = node('line-height', '/', 'mm', [height, leaf('lines', lines, 'count')]);
   const working = node('distance-for-lines', '/', 'mm', [
     line,

@@ -7,9 +7,7 @@ import { faceOut } from './viewerAngles';
 export function sightFindings(angles: Height['angles'], job: Job, spacer?: Working): Finding[] {
   const outMm = faceOut(job, spacer).value;
   const name = (id: string) => job.room.viewers?.find((v) => v.id === id)?.name ?? id;
-  const inside = (job.room.viewers ?? []).filter(
-    (v) => v.distance !== undefined && v.distance <= outMm,
-  );
+  const inside = (job.room.viewers ?? []).filter((v) => v.distance !== undefined && v.distance <= outMm);
   return [
     ...inside.map((v) =>
       finding('viewer-inside-set', 'stop', 'room', {

@@ -25,8 +25,7 @@ export function viewerAngles(viewer: Viewer, pose: SetPose, job: Job): ViewerAng
   const eye = eyeOf(viewer, job.guessed ?? []);
   const run = runTo(viewer, pose, job);
   if (!eye || !run) return undefined;
-  const up = (label: string, y: Working): Working =>
-    node(label, 'atan', 'deg', [minus('above-eye', y, eye), run]);
+  const up = (label: string, y: Working): Working => node(label, 'atan', 'deg', [minus('above-eye', y, eye), run]);
   const centre = up('look-centre', pose.centre);
   const fromRest = node('from-rest', '-', 'deg', [centre, restingGaze(viewer, job)]);
   return {
@@ -61,11 +60,7 @@ function runTo(viewer: Viewer, pose: SetPose, job: Job): Working | undefined {
   const along = minus('eye-to-face', distance, faceOut(job, pose.spacer));
   if (along.value <= 0) return undefined;
   if (viewer.x === undefined) return along;
-  const across = minus(
-    'eye-across',
-    leaf('eye-x', viewer.x, 'mm', { path: at('x') }),
-    pose.centreX,
-  );
+  const across = minus('eye-across', leaf('eye-x', viewer.x, 'mm', { path: at('x') }), pose.centreX);
   return node('eye-run', 'hypot', 'mm', [along, across]);
 }
 

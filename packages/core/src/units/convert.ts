@@ -22,12 +22,10 @@ export const toMm = (value: number, unit: LengthUnit): number => value * MM_PER[
 export const fromMm = (mm: number, unit: LengthUnit): number => mm / MM_PER[unit];
 
 /** Mass in kilograms: `toKg(100, 'lb')` is 45.359237. */
-export const toKg = (value: number, unit: MassUnit): number =>
-  unit === 'lb' ? value * KG_PER_POUND : value;
+export const toKg = (value: number, unit: MassUnit): number => (unit === 'lb' ? value * KG_PER_POUND : value);
 
 /** Mass out of kilograms: `fromKg(45.359237, 'lb')` is 100. */
-export const fromKg = (kg: number, unit: MassUnit): number =>
-  unit === 'lb' ? kg / KG_PER_POUND : kg;
+export const fromKg = (kg: number, unit: MassUnit): number => (unit === 'lb' ? kg / KG_PER_POUND : kg);
 
 /** Degrees and radians; degrees in files and on screens, radians inside a function. */
 export const toRad = (deg: number): number => (deg * Math.PI) / 180;

@@ -23,8 +23,7 @@ export const IMPERIAL: TapeStyle = { unit: 'in', divisionMm: toMm(1, 'in') / 16 
 export const METRIC: TapeStyle = { unit: 'mm', divisionMm: 1 };
 
 /** The tape of a job: sixteenths of an inch, or millimetres. */
-export const tapeOf = (units: 'imperial' | 'metric'): TapeStyle =>
-  units === 'imperial' ? IMPERIAL : METRIC;
+export const tapeOf = (units: 'imperial' | 'metric'): TapeStyle => (units === 'imperial' ? IMPERIAL : METRIC);
 
 /**
  * Splits a length into what stands on the tape, rounded once, half up, to the division.
@@ -58,8 +57,7 @@ export function formatTape(mm: number, style: TapeStyle): string {
   const parts = tapeParts(mm, style);
   const sign = parts.negative ? '-' : '';
   const fraction = parts.numerator === undefined ? '' : `${parts.numerator}/${parts.denominator}`;
-  const inches =
-    fraction === '' ? parts.whole : parts.whole === '0' ? fraction : `${parts.whole} ${fraction}`;
+  const inches = fraction === '' ? parts.whole : parts.whole === '0' ? fraction : `${parts.whole} ${fraction}`;
   if (parts.feet !== undefined) return `${sign}${parts.feet} ft ${inches} in`;
   return `${sign}${inches} ${parts.unit}`;
 }

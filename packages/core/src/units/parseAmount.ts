@@ -6,8 +6,7 @@ export type AmountFault =
   | { code: 'comma'; text: string }
   | { code: 'out-of-range'; min: number; max: number };
 
-export type AmountReading =
-  { ok: true; value: number; unit?: string } | { ok: false; fault: AmountFault };
+export type AmountReading = { ok: true; value: number; unit?: string } | { ok: false; fault: AmountFault };
 
 /**
  * Reads a number with an optional unit out of `units`, and checks it against `min` and `max`

@@ -30,17 +30,30 @@ export type TapeFault =
   /** Beyond what fits here; `perhapsMm` is the same number read in another unit, if that would fit. */
   | { code: 'beyond'; mm: number; atMostMm: number; perhapsMm?: number; perhapsUnit?: LengthUnit };
 
-export type TapeReading =
-  { ok: true; mm: number; unit: LengthUnit } | { ok: false; fault: TapeFault };
+export type TapeReading = { ok: true; mm: number; unit: LengthUnit } | { ok: false; fault: TapeFault };
 
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
-}; // prettier-ignore
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
 const UNIT_NAMES: Record<string, LengthUnit> = {
-  '"': 'in', in: 'in', inch: 'in', inches: 'in',
-  "'": 'ft', ft: 'ft', foot: 'ft', feet: 'ft',
-  mm: 'mm', cm: 'cm', m: 'm',
-}; // prettier-ignore
+  '"': 'in',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  "'": 'ft',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+};
 /** A tape is divided by halving. */
 const DENOMINATORS = [2, 4, 8, 16, 32, 64];
 
@@ -117,9 +130,7 @@ function checkRange(mm: number, bare: boolean, rules: TapeRules, unit: LengthUni
   if (atLeastMm !== undefined && mm < atLeastMm) return failed({ code: 'too-small', atLeastMm });
   if (atMostMm === undefined || mm <= atMostMm) return { ok: true, mm, unit };
   const others: LengthUnit[] = ['mm', 'cm', 'in'];
-  const perhapsUnit = others.find(
-    (u) => bare && u !== unit && toMm(mm / toMm(1, unit), u) <= atMostMm,
-  );
+  const perhapsUnit = others.find((u) => bare && u !== unit && toMm(mm / toMm(1, unit), u) <= atMostMm);
   const guess = perhapsUnit && { perhapsUnit, perhapsMm: toMm(mm / toMm(1, unit), perhapsUnit) };
   return failed({ code: 'beyond', mm, atMostMm, ...guess });
 }

@@ -29,9 +29,7 @@ export interface GuidedLook {
  * A stud at 1657 with holes at 1500 and 1630: at 1580 and 1734, 1565 up.
  */
 export function guidedLooks(job: Job, plan: Plan): GuidedLook[] {
-  const holes = (plan.holes ?? []).filter(
-    (h) => h.hazard === 'nobody-looked' || h.hazard === 'one-side',
-  );
+  const holes = (plan.holes ?? []).filter((h) => h.hazard === 'nobody-looked' || h.hazard === 'one-side');
   const studs = plan.studs ?? [];
   const firsts = holes.filter((h, i) => holes.findIndex((o) => o.stud === h.stud) === i);
   return firsts.flatMap((first) => {

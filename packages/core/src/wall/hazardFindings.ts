@@ -27,7 +27,7 @@ export function holesWithHazards(job: Job, studs: readonly Stud[], holes: readon
       ...(look === undefined ? {} : { look }),
     };
   });
-} // prettier-ignore
+}
 
 function metAt({ seen }: Hazards, spot: Spot, looked: Looked) {
   const byEye = seenAt(
@@ -53,8 +53,7 @@ export function hazardFindings(job: Job, studs: readonly Stud[], holes: readonly
   if (open.length > 0)
     found.push(finding('nobody-looked', 'caution', 'wall', { holes: open.length }, 'NEC 300.4, from memory'));
   const half = holes.filter((h) => h.hazard === 'one-side');
-  if (half.length > 0)
-    found.push(finding('looked-one-side', 'caution', 'wall', { holes: half.map((h) => h.id) }));
+  if (half.length > 0) found.push(finding('looked-one-side', 'caution', 'wall', { holes: half.map((h) => h.id) }));
   const zoned = [...open, ...half].filter((h) => h.zones);
   const byObject = new Map<string, string[]>();
   for (const h of zoned)
@@ -66,10 +65,9 @@ export function hazardFindings(job: Job, studs: readonly Stud[], holes: readonly
   }
   if (open.length + half.length > 0) found.push(finding('finder-limits', 'info', 'wall', {}));
   return found;
-} // prettier-ignore
+}
 
-const whatAt = (hole: Hole, { seen }: Hazards): string =>
-  seen.find((s) => s.id === hole.look)?.what ?? 'unsure';
+const whatAt = (hole: Hole, { seen }: Hazards): string => seen.find((s) => s.id === hole.look)?.what ?? 'unsure';
 
 /** Something felt in the wall stops the work until somebody has looked there, both ways, since then. */
 function feltFindings(job: Job, studs: readonly Stud[]): Finding[] {
@@ -80,7 +78,7 @@ function feltFindings(job: Job, studs: readonly Stud[]): Finding[] {
     const settled = lookedAt(later, studs, spot).state === 'clear';
     return [finding('felt-something', settled ? 'caution' : 'stop', 'wall', { hole: d.hole, xMm: d.x, yMm: d.y })];
   });
-} // prettier-ignore
+}
 
 /** A box let into the wall is an opening to be cut: the same questions as for a hole, over all of it. */
 function openingFindings(job: Job, studs: readonly Stud[], hazards: Hazards): Finding[] {
@@ -92,7 +90,13 @@ function openingFindings(job: Job, studs: readonly Stud[], hazards: Hazards): Fi
     const found: Finding[] = [];
     if (looked.state === 'clear') return found;
     const zone = hazards.zones.find((z) => overlaps(z, box) && z.object !== box.id);
-    found.push(finding('opening-unlooked', 'caution', 'wall', { object: box.id, from: zone?.object ?? '', what: zone?.what ?? '' }));
+    found.push(
+      finding('opening-unlooked', 'caution', 'wall', {
+        object: box.id,
+        from: zone?.object ?? '',
+        what: zone?.what ?? '',
+      }),
+    );
     return found;
   });
-} // prettier-ignore
+}

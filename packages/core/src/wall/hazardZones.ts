@@ -32,7 +32,7 @@ export function hazardsOf(job: Job): Hazards {
   const onMain = (e: { wall?: string | undefined }) => (e.wall ?? 'main') === 'main';
   const zones = (objects ?? []).filter(onMain).flatMap((o) => zonesOf(o, wall));
   if (wall.behind === 'wet-room')
-    zones.push({ id: 'behind', what: 'pipe', way: 'behind', left: 0, right: wall.width, bottom: 0, top: wall.height }); // prettier-ignore
+    zones.push({ id: 'behind', what: 'pipe', way: 'behind', left: 0, right: wall.width, bottom: 0, top: wall.height });
   return { zones, seen: [...seenIn(job), ...liveIn(job)] };
 }
 
@@ -59,13 +59,18 @@ function boxOf({ left, right, bottom, top }: Item, way: Way, wall: { width: numb
   const across = { left: left - m, right: right + m };
   const level = { bottom: bottom - m, top: top + m };
   switch (way) {
-    case 'up': return { ...across, bottom: top + m, top: wall.height };
-    case 'down': return { ...across, bottom: 0, top: bottom - m };
-    case 'left': return { ...level, left: 0, right: left - m };
-    case 'right': return { ...level, left: right + m, right: wall.width };
-    default: return { ...across, ...level };
+    case 'up':
+      return { ...across, bottom: top + m, top: wall.height };
+    case 'down':
+      return { ...across, bottom: 0, top: bottom - m };
+    case 'left':
+      return { ...level, left: 0, right: left - m };
+    case 'right':
+      return { ...level, left: right + m, right: wall.width };
+    default:
+      return { ...across, ...level };
   }
-} // prettier-ignore
+}
 
 /**
  * What a look has met: a run up and down, or along the wall, where it was seen; while nobody has said which
@@ -90,9 +95,18 @@ function seenIn(job: Job): HazardSeen[] {
 const liveIn = (job: Job): HazardSeen[] =>
   (job.evidence ?? []).flatMap((e) =>
     e.kind === 'live' && (e.wall ?? 'main') === 'main'
-      ? [{ id: e.id, what: 'live' as const, left: e.x - LIVE_MARGIN_MM, right: e.x + LIVE_MARGIN_MM, bottom: e.y - LIVE_MARGIN_MM, top: e.y + LIVE_MARGIN_MM }]
+      ? [
+          {
+            id: e.id,
+            what: 'live' as const,
+            left: e.x - LIVE_MARGIN_MM,
+            right: e.x + LIVE_MARGIN_MM,
+            bottom: e.y - LIVE_MARGIN_MM,
+            top: e.y + LIVE_MARGIN_MM,
+          },
+        ]
       : [],
-  ); // prettier-ignore
+  );
 
 export interface Spot {
   left: number;

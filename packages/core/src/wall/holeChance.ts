@@ -61,7 +61,7 @@ function addUp(belief: WallBelief, x: number, diameter: number): Chance {
     });
   }
   return { beside, lands };
-} // prettier-ignore
+}
 
 /** Chance that the drill lands within `half` of a ply's middle that is `off` from the mark. */
 export function landing(half: number, off: number): number {

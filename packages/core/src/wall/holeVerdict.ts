@@ -17,4 +17,4 @@ export function holeState({ probability, hazard, into }: Pick<Hole, 'probability
   // a test hole shows a stud behind the board, or a joint under the paint, before harm is done
   const wood = certain === 'stop' && probability > 0 && (into === 'board' || into === 'masonry') ? 'caution' : certain;
   return wood === 'go' && hazard !== 'clear' ? 'caution' : wood;
-} // prettier-ignore
+}

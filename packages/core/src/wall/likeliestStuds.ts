@@ -19,8 +19,7 @@ export function likeliestStuds(belief: WallBelief): { layer: Layer; studs: LaidS
   const { best, from } = bestWays(belief, layer.logL);
   const end = lastStud(belief, layer.logL, best);
   const studs: LaidStud[] = [];
-  for (let n = end; n >= 0; n = from[n]!)
-    studs.unshift({ n: n + belief.grid.from, type: likeliestType(layer, n) });
+  for (let n = end; n >= 0; n = from[n]!) studs.unshift({ n: n + belief.grid.from, type: likeliestType(layer, n) });
   return { layer, studs };
 }
 
@@ -61,19 +60,20 @@ function bestWays({ grid, prior, ends }: WallBelief, logL: Float64Array) {
     handed[n] = value + logL[n]!;
   }
   return { best, from };
-} // prettier-ignore
+}
 
 function lastStud({ grid, prior, ends }: WallBelief, logL: Float64Array, best: Float64Array): number {
   const { beyond, mean } = pitchTail(prior);
   const { right } = ends;
   let [end, most] = [-1, -Infinity];
   for (let n = Math.max(0, grid.size - 1 - longestPitch(prior)); n < grid.size; n++) {
-    const after = (right ? 1 - right.share : 1) * beyond(grid.size - 1 - n) + (right ? right.share * mean * right.at(n) : 0);
+    const after =
+      (right ? 1 - right.share : 1) * beyond(grid.size - 1 - n) + (right ? right.share * mean * right.at(n) : 0);
     const value = best[n]! + logL[n]! + Math.log(after);
     if (value > most) [end, most] = [n, value];
   }
   return end;
-} // prettier-ignore
+}
 
 /** Index of the largest value from n - to to n - from, for n going up by one; -1 while there is none. */
 function slidingMax(values: Float64Array, from: number, to: number): (n: number) => number {

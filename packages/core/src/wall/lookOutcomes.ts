@@ -24,7 +24,7 @@ function probeOutcomes(ways: readonly Possible[], x: number): Outcome[] {
   const inside = ({ type, n }: Possible) => x >= n - type.offset && x <= n - type.offset + type.width;
   const wood = (w: Possible) => (inside(w) ? 1 - PROBE_WRONG : PROBE_WRONG);
   return [outcome(ways, wood, PROBE_WRONG), outcome(ways, (w) => 1 - wood(w), 1 - PROBE_WRONG)];
-} // prettier-ignore
+}
 
 /** A pass of the edge finder marks both edges, which is a middle with sd 4 / sqrt 2; both have to be right. */
 const SCANS = {
@@ -43,7 +43,7 @@ function passOutcomes(ways: readonly Possible[], { sd, wrong }: { sd: number; wr
     if (read.chance > 1e-4) readings.push(read);
   }
   return [...readings, outcome(ways, () => wrong, 1)];
-} // prettier-ignore
+}
 
 /** `given` the chance of the outcome for each way that the stud may stand; `none` without a stud there. */
 function outcome(ways: readonly Possible[], given: (way: Possible, i: number) => number, none: number): Outcome {
@@ -51,4 +51,4 @@ function outcome(ways: readonly Possible[], given: (way: Possible, i: number) =>
   const weighed = ways.map((w, i) => w.p * given(w, i));
   const chance = weighed.reduce((a, b) => a + b, 0) + Math.max(0, 1 - there) * none;
   return { chance, ways: chance > 0 ? ways.map((w, i) => ({ ...w, p: weighed[i]! / chance })) : [] };
-} // prettier-ignore
+}

@@ -18,9 +18,10 @@ export interface Looked {
 export function lookedAt(job: Job, studs: readonly Stud[], spot: Spot): Looked {
   const middle = (spot.left + spot.right) / 2;
   const wanted = baysOf(middle, studs);
-  const clear = (job.looks ?? []).filter((k) => (k.wall ?? 'main') === 'main' && k.found === 'clear' && covers(k, spot)); // prettier-ignore
-  const by = (bay: number) =>
-    clear.find((k) => shownBays(k, studs).includes(bay) && isNear(k, middle));
+  const clear = (job.looks ?? []).filter(
+    (k) => (k.wall ?? 'main') === 'main' && k.found === 'clear' && covers(k, spot),
+  );
+  const by = (bay: number) => clear.find((k) => shownBays(k, studs).includes(bay) && isNear(k, middle));
   const [left, right] = [by(wanted.left), by(wanted.right)];
   const state = left && right ? 'clear' : left || right ? 'one-side' : 'nobody-looked';
   return { ...(left ? { left } : {}), ...(right ? { right } : {}), state };
@@ -35,8 +36,7 @@ const covers = (k: Look, spot: Spot): boolean => {
 const isNear = (k: Look, x: number): boolean => Math.abs(k.x - x) <= 1.5 * STUD_SPACING_MM;
 
 /** Bays are counted from the left: bay i is left of stud i. */
-const bayOf = (x: number, studs: readonly Stud[]): number =>
-  studs.filter((s) => s.centre < x).length;
+const bayOf = (x: number, studs: readonly Stud[]): number => studs.filter((s) => s.centre < x).length;
 
 /** The bays beside a spot: those of the stud that it is in, or the one bay that it is in, twice. */
 function baysOf(x: number, studs: readonly Stud[]): { left: number; right: number } {
@@ -49,7 +49,10 @@ function baysOf(x: number, studs: readonly Stud[]): { left: number; right: numbe
 function shownBays(k: Look, studs: readonly Stud[]): number[] {
   const own = bayOf(k.x, studs);
   if (k.bay === undefined || studs.length === 0) return [own];
-  const nearest = studs.reduce((best, s, i) => (Math.abs(s.centre - k.x) < Math.abs(studs[best]!.centre - k.x) ? i : best), 0); // prettier-ignore
+  const nearest = studs.reduce(
+    (best, s, i) => (Math.abs(s.centre - k.x) < Math.abs(studs[best]!.centre - k.x) ? i : best),
+    0,
+  );
   if (k.bay === 'both') return [nearest, nearest + 1];
   return [k.bay === 'left' ? nearest : nearest + 1];
 }

@@ -10,7 +10,11 @@ import type { Build, Course, Evidence } from '@steddo/contract';
  * 440 x 215 with 10 mm joints marked at (1500, 1420): courses every 225 mm, joints every 450 mm.
  * Undefined without a unit's size or a mark.
  */
-export function masonryCourses(build: Build, evidence: readonly Evidence[], wall: { width: number; height: number }): Course[] | undefined {
+export function masonryCourses(
+  build: Build,
+  evidence: readonly Evidence[],
+  wall: { width: number; height: number },
+): Course[] | undefined {
   const marks = evidence.filter((e) => e.kind === 'joint');
   const [first] = marks;
   if (!build.unit || !first) return undefined;
@@ -33,7 +37,7 @@ export function masonryCourses(build: Build, evidence: readonly Evidence[], wall
       joints: jointsAlong(x0 + shiftOf(k, bond), bond, wall.width),
     };
   }).filter((c) => c.top > c.bottom);
-} // prettier-ignore
+}
 
 /** Mortar between units when nobody has measured it, mm. Common practice. */
 export const USUAL_JOINT_MM = 10;

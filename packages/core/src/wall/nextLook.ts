@@ -1,14 +1,7 @@
 import type { Job, Looking, NextLook, Plan } from '@steddo/contract';
 import { plateSearch } from '../scheme/drillPlan';
 import { plateOptions, studsNeeded, type Aim, type SearchInput } from '../scheme/placePlate';
-import {
-  EDGE_SD_MM,
-  HOLE_CAUTION,
-  HOLE_GO,
-  NEXT_LOOK,
-  STUD_SPACING_MM,
-  STUD_WIDTH_MM,
-} from '../tolerances';
+import { EDGE_SD_MM, HOLE_CAUTION, HOLE_GO, NEXT_LOOK, STUD_SPACING_MM, STUD_WIDTH_MM } from '../tolerances';
 import { leaf } from '../working';
 import { inferStuds, type StudsFound } from './inferStuds';
 import { lookOutcomes, type LookKind } from './lookOutcomes';
@@ -40,11 +33,7 @@ interface Weighing {
  * or when the best look gains under half a point. Looks of a `skip`ped kind and place are left out
  * (`probe@1650`, or a kind alone). Undefined where there are no lags into studs to place.
  */
-export function nextLooks(
-  job: Job,
-  plan: Plan,
-  skip: readonly string[] = [],
-): NextLooks | undefined {
+export function nextLooks(job: Job, plan: Plan, skip: readonly string[] = []): NextLooks | undefined {
   const setting = weighingOf(job, plan);
   if (!setting) return undefined;
   const { ways, search, plan: p } = setting;
@@ -58,8 +47,7 @@ export function nextLooks(
     skip,
   );
   const worth = ordered(all.filter((l) => l.gain >= NEXT_LOOK.leastGain));
-  const looks =
-    worth.length > 0 ? worth.map(({ stud: _, ...l }) => l) : skipping(settling(setting), skip);
+  const looks = worth.length > 0 ? worth.map(({ stud: _, ...l }) => l) : skipping(settling(setting), skip);
   return { looking: looks.length > 0 ? { now } : { now, enough: 'little-gain' }, looks };
 }
 
@@ -84,10 +72,7 @@ const SAME_SCAN_MM = 60;
 function settling(setting: Weighing): NextLook[] {
   const { plan, found, search } = setting;
   const doubtful = (plan.holes ?? []).filter(
-    (h) =>
-      h.stud !== undefined &&
-      h.probability < HOLE_CAUTION &&
-      found.studs[h.stud]!.probability < HOLE_GO,
+    (h) => h.stud !== undefined && h.probability < HOLE_CAUTION && found.studs[h.stud]!.probability < HOLE_GO,
   );
   const studs = [...new Set(doubtful.flatMap((h) => h.stud ?? []))];
   return studs.map((stud) => {
@@ -112,8 +97,15 @@ function weighingOf(job: Job, plan: Plan): Weighing | undefined {
 /** P(all holes land) of the plate that makes it largest, each stud's column standing for itself. */
 function valueOf({ search, diameter, rows }: Weighing, ways: readonly Possible[][], aims: readonly Aim[]): number {
   const sure = aims.map((a, i) => columnChance(ways[i]!, a.x.value, diameter, rows));
-  return plateOptions({ ...search, aims }).reduce((best, { columns }) => Math.max(best, columns.reduce((p, c) => p * sure[c.stud]!, 1)), 0);
-} // prettier-ignore
+  return plateOptions({ ...search, aims }).reduce(
+    (best, { columns }) =>
+      Math.max(
+        best,
+        columns.reduce((p, c) => p * sure[c.stud]!, 1),
+      ),
+    0,
+  );
+}
 
 type Candidate = Omit<NextLook, 'gain'> & { stud: number; kind: LookKind };
 
@@ -131,23 +123,20 @@ function candidates(setting: Weighing): Candidate[] {
     const probes = places.filter((x) => isOpen(ways, x)).map((x) => probeAt(setting, stud, x));
     return [...passes, ...probes];
   });
-} // prettier-ignore
+}
 
 /** Whether it is open if there is wood: a poke into what is all but certain tells nothing. */
 function isOpen(ways: readonly Possible[], x: number): boolean {
-  const wood = ways.reduce((p, { type, n, p: by }) => (x >= n - type.offset && x <= n - type.offset + type.width ? p + by : p), 0);
+  const wood = ways.reduce(
+    (p, { type, n, p: by }) => (x >= n - type.offset && x <= n - type.offset + type.width ? p + by : p),
+    0,
+  );
   return wood > CERTAIN && wood < 1 - CERTAIN;
-} // prettier-ignore
+}
 
 const CERTAIN = 0.005;
 
-function scanAt(
-  setting: Weighing,
-  stud: number,
-  kind: 'edge' | 'centre',
-  x: number,
-  within: number,
-): Candidate {
+function scanAt(setting: Weighing, stud: number, kind: 'edge' | 'centre', x: number, within: number): Candidate {
   const reason = setting.found.studs[stud]!.probability < 0.9 ? 'is-it-there' : 'sharpen';
   return { stud, kind, x, y: heightOf(setting), reason, from: x - within, to: x + within };
 }
@@ -167,7 +156,9 @@ function heightOf({ plan }: Weighing): number {
 function isHidden({ job, plan }: Weighing, x: number): boolean {
   const plate = plan.placement?.plate;
   const middle = plate ? (plate.top - plate.bottom) / 2 : 0;
-  const open = (job.mount?.plate?.open ?? []).some((o) => plate && x >= plate.x + o.left && x <= plate.x + o.right && middle >= o.bottom && middle <= o.top); // prettier-ignore
+  const open = (job.mount?.plate?.open ?? []).some(
+    (o) => plate && x >= plate.x + o.left && x <= plate.x + o.right && middle >= o.bottom && middle <= o.top,
+  );
   return plate !== undefined && x >= plate.left && x <= plate.right && !open;
 }
 
@@ -177,11 +168,19 @@ function gainOf(setting: Weighing, { stud, kind, x }: Candidate, now: number): n
   for (const outcome of lookOutcomes(ways[stud]!, kind, x)) {
     if (outcome.chance === 0) continue;
     const aim = bestAim(outcome.ways, search.aims[stud]!.x.value, diameter, rows);
-    const aims = search.aims.map((a, i) => (i === stud ? { x: leaf('stud-centre', aim.x, 'mm'), chance: aim.chance } : a));
-    after += outcome.chance * valueOf(setting, ways.map((w, i) => (i === stud ? outcome.ways : w)), aims);
+    const aims = search.aims.map((a, i) =>
+      i === stud ? { x: leaf('stud-centre', aim.x, 'mm'), chance: aim.chance } : a,
+    );
+    after +=
+      outcome.chance *
+      valueOf(
+        setting,
+        ways.map((w, i) => (i === stud ? outcome.ways : w)),
+        aims,
+      );
   }
   return Math.max(0, after - now);
-} // prettier-ignore
+}
 
 /** By gain; where it makes no odds, a pass before a poke, and a poke that the plate hides before one that shows. */
 function ordered<L extends NextLook>(looks: readonly L[]): L[] {
@@ -189,7 +188,7 @@ function ordered<L extends NextLook>(looks: readonly L[]): L[] {
   const best = Math.max(0, ...looks.map((l) => l.gain));
   const even = (l: NextLook) => (best - l.gain < NEXT_LOOK.leastGain ? 0 : 1);
   return [...looks].sort((a, b) => even(a) - even(b) || (even(a) === 0 ? shows(a) - shows(b) : 0) || b.gain - a.gain);
-} // prettier-ignore
+}
 
 const skipping = <L extends NextLook>(looks: readonly L[], skip: readonly string[]): L[] =>
   looks.filter((l) => !skip.includes(l.kind) && !skip.some((s) => isAt(s, l)));
@@ -208,8 +207,16 @@ function findFirst(setting: Weighing): NextLook {
   const middle = plan.placement?.plate?.x ?? plan.placement?.centre.x ?? job.room.wall.width / 2;
   const from = Math.max(0, middle - around);
   const to = Math.min(job.room.wall.width, middle + around);
-  return { kind: 'edge', x: middle, y: heightOf(setting), gain: afterOnePass(setting, diameter), reason: 'find-first', from, to };
-} // prettier-ignore
+  return {
+    kind: 'edge',
+    x: middle,
+    y: heightOf(setting),
+    gain: afterOnePass(setting, diameter),
+    reason: 'find-first',
+    from,
+    to,
+  };
+}
 
 /** What one pass over as many studs as the mount needs would leave: their middles known to 4 / sqrt 2. */
 function afterOnePass({ search, rows }: Weighing, diameter: number): number {
@@ -217,6 +224,11 @@ function afterOnePass({ search, rows }: Weighing, diameter: number): number {
   const sd = EDGE_SD_MM / Math.SQRT2;
   const ways: Possible[] = [];
   for (let n = -14; n <= 14; n++)
-    ways.push({ type, plyMm: STUD_WIDTH_MM, n: n - STUD_WIDTH_MM / 2, p: Math.exp(-0.5 * (n / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI)) });
+    ways.push({
+      type,
+      plyMm: STUD_WIDTH_MM,
+      n: n - STUD_WIDTH_MM / 2,
+      p: Math.exp(-0.5 * (n / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI)),
+    });
   return columnChance(ways, 0, diameter, rows) ** studsNeeded(search.mount);
-} // prettier-ignore
+}

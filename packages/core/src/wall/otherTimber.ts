@@ -17,7 +17,7 @@ export function noggingsOf(evidence: readonly Evidence[], studs: readonly Stud[]
     } else found.push({ y: mark.y, left, right, marks: [mark] });
   }
   return found.map(({ y, left, right, marks: own }) => ({ y, left, right, evidence: own.map((m) => m.id) }));
-} // prettier-ignore
+}
 
 /** The clear bay around `x`, from face to face of the studs beside it, or the wall's end. */
 export function bayAt(x: number, studs: readonly Stud[], widthMm: number): { left: number; right: number } {
@@ -27,7 +27,7 @@ export function bayAt(x: number, studs: readonly Stud[], widthMm: number): { lef
     left: before ? Math.min(x, before.centre + before.width / 2) : 0,
     right: after ? Math.max(x, after.centre - after.width / 2) : widthMm,
   };
-} // prettier-ignore
+}
 
 /**
  * A panel of backing from its edges: each side is the mean of its marks, and absent while nobody found
@@ -38,7 +38,7 @@ export function backingOf(evidence: readonly Evidence[]): Backing | undefined {
   if (edges.length === 0) return undefined;
   const at = (side: 'left' | 'right' | 'top' | 'bottom') => {
     const marks = edges.filter((e) => e.side === side);
-    const values = marks.flatMap((e) => (side === 'left' || side === 'right' ? [e.x] : e.y === undefined ? [] : [e.y])); // prettier-ignore
+    const values = marks.flatMap((e) => (side === 'left' || side === 'right' ? [e.x] : e.y === undefined ? [] : [e.y]));
     return values.length === 0 ? {} : { [side]: meanOf(values) };
   };
   return {
@@ -50,5 +50,4 @@ export function backingOf(evidence: readonly Evidence[]): Backing | undefined {
   };
 }
 
-const meanOf = (values: readonly number[]): number =>
-  values.reduce((a, b) => a + b, 0) / values.length;
+const meanOf = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;

@@ -1,10 +1,4 @@
-import {
-  ODD_PITCH_SHARE,
-  PITCH_PEAKS_MM,
-  PITCH_RANGE_MM,
-  PITCH_SD_MM,
-  STATED_PITCH_SHARE,
-} from '../tolerances';
+import { ODD_PITCH_SHARE, PITCH_PEAKS_MM, PITCH_RANGE_MM, PITCH_SD_MM, STATED_PITCH_SHARE } from '../tolerances';
 
 /**
  * How far from the left face of one layout ply to the next, in whole mm: some peaks, each a few taps,
@@ -32,14 +26,13 @@ export function pitchPrior(statedMm?: number): PitchPrior {
   ];
   const weights = new Map<number, number>();
   for (const { at, share } of peaks)
-    for (const { pitch, weight } of peakTaps(at, share))
-      weights.set(pitch, (weights.get(pitch) ?? 0) + weight);
+    for (const { pitch, weight } of peakTaps(at, share)) weights.set(pitch, (weights.get(pitch) ?? 0) + weight);
   const { from, to } = PITCH_RANGE_MM;
   return {
     taps: [...weights].map(([pitch, weight]) => ({ pitch, weight })).sort((a, b) => a.pitch - b.pitch),
     flat: { from, to, weight: ODD_PITCH_SHARE / (to - from + 1) },
   };
-} // prettier-ignore
+}
 
 function peakTaps(at: number, share: number): { pitch: number; weight: number }[] {
   const from = Math.ceil(at - CUT_SD * PITCH_SD_MM);
@@ -60,8 +53,7 @@ export const longestPitch = ({ taps, flat }: PitchPrior): number =>
 export function pitchWeights(prior: PitchPrior): Float64Array {
   const weights = new Float64Array(longestPitch(prior) + 1);
   for (const { pitch, weight } of prior.taps) weights[pitch]! += weight;
-  for (let p = prior.flat.from; p <= prior.flat.to && prior.flat.weight > 0; p++)
-    weights[p]! += prior.flat.weight;
+  for (let p = prior.flat.from; p <= prior.flat.to && prior.flat.weight > 0; p++) weights[p]! += prior.flat.weight;
   return weights;
 }
 

@@ -47,10 +47,15 @@ export function columnChance(ways: readonly Possible[], x: number, diameter: num
     }
   }
   return Math.min(1, sum);
-} // prettier-ignore
+}
 
 /** Where to drill: the mean of the single plies, or the place asked for where that is better. */
-export function bestAim(ways: readonly Possible[], at: number, diameter: number, rows: number): { x: number; chance: number } {
+export function bestAim(
+  ways: readonly Possible[],
+  at: number,
+  diameter: number,
+  rows: number,
+): { x: number; chance: number } {
   let [p, sum] = [0, 0];
   for (const way of ways)
     if (way.type.plies === 1) {
@@ -61,4 +66,4 @@ export function bestAim(ways: readonly Possible[], at: number, diameter: number,
   return options
     .map((x) => ({ x, chance: columnChance(ways, x, diameter, rows) }))
     .reduce((a, b) => (b.chance > a.chance ? b : a));
-} // prettier-ignore
+}

@@ -57,7 +57,7 @@ export function probeRoutine({ evidence, start, plyWidth, first }: ProbeInput): 
   const other = found[open === 'left' ? 'right' : 'left'];
   const next = nextPoke(ends[open], open, other?.value, plyWidth.value);
   return { phase: other ? 'other-edge' : 'first-edge', next, ...edges, ...(middle ? { middle } : {}) };
-} // prettier-ignore
+}
 
 type Poke = Extract<Evidence, { kind: 'probe' }>;
 
@@ -71,7 +71,7 @@ interface Bracket {
 function bracket(pokes: readonly Poke[], wood: readonly number[], side: Side): Bracket {
   const sign = side === 'left' ? -1 : 1;
   const at = sign * Math.max(...wood.map((x) => sign * x));
-  const beyond = pokes.filter((p) => p.found !== 'wood' && sign * (p.x - at) > 0).sort((a, b) => sign * (a.x - b.x)); // prettier-ignore
+  const beyond = pokes.filter((p) => p.found !== 'wood' && sign * (p.x - at) > 0).sort((a, b) => sign * (a.x - b.x));
   return { wood: pokes.find((p) => p.x === at), hollow: beyond[0], at };
 }
 
@@ -88,14 +88,14 @@ function nextPoke({ hollow, at }: Bracket, side: Side, other: number | undefined
   const expected = other === undefined ? undefined : other + sign * (ply + POKE_FINE_MM / 2);
   if (expected !== undefined && sign * (expected - at) > SAME_POKE_MM) return expected;
   return at + sign * POKE_STEP_MM;
-} // prettier-ignore
+}
 
 function middleOf(left: Working | undefined, right: Working | undefined, plyWidth: Working): Working | undefined {
   const in_ = half('half-stud', plyWidth);
   if (left && right) return node('probed-middle', 'mean', 'mm', [left, right]);
   if (left) return sum('probed-middle', left, in_);
   return right ? minus('probed-middle', right, in_) : undefined;
-} // prettier-ignore
+}
 
 /** Start, then 3/4 in to the right, to the left, and so on outward. */
 function outward(start: number, pokes: readonly Poke[]): number {

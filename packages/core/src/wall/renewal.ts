@@ -54,7 +54,7 @@ export function renewal(logL: Float64Array, prior: PitchPrior, ends: Ends = {}):
   }
   const logZ = logSum(last);
   return { posterior: logs.map((v) => Math.exp(v - logZ)), logZ };
-} // prettier-ignore
+}
 
 /** log of the sum of exponentials. */
 export function logSum(logs: Float64Array): number {

@@ -108,8 +108,7 @@ export function weightOf(says: Says, type: StudType, n: number, spacingMm: numbe
   }
 }
 
-const oddsFor = (spurious: number, spacingMm: number): number =>
-  (spacingMm * (1 - spurious)) / spurious;
+const oddsFor = (spurious: number, spacingMm: number): number => (spacingMm * (1 - spurious)) / spurious;
 
 /** The places, as left faces of layout plies, that a reading can say anything about. */
 export function placesOf(says: Says, type: StudType): { from: number; to: number } {

@@ -15,8 +15,7 @@ export const studWidthOf = (build: Build, guess = build.studWidth === undefined)
   });
 
 /** The same for a job, where a width that is marked a guess stays one. */
-export const studPly = (job: Job): Working =>
-  studWidthOf(job.room.wall.build, wallInputOf(job).plyMm === undefined);
+export const studPly = (job: Job): Working => studWidthOf(job.room.wall.build, wallInputOf(job).plyMm === undefined);
 
 /** Mean and spread of where a stud's middle is, with the chance that one of that many plies is there. */
 interface Spot {
@@ -92,7 +91,7 @@ function spotOf({ grid, layers }: WallBelief, layer: Layer, laid: LaidStud): Spo
 function nearestOf(found: readonly (number | undefined)[], i: number): number | undefined {
   const known = found.flatMap((x, j) => (x === undefined || j === i ? [] : [{ x, far: Math.abs(j - i) }]));
   return known.sort((a, b) => a.far - b.far)[0]?.x;
-} // prettier-ignore
+}
 
 /**
  * How a hand would get there: the mean of the stud's own marks, weighted by 1 / sd^2, or whole spacings
@@ -104,19 +103,29 @@ function centreWorking(own: readonly Estimate[], centre: number, from: number | 
   const rest = centre - base.value;
   if (Math.abs(rest) <= SAME_MM) return base;
   return node('stud-centre', '+', 'mm', [base, leaf('rest-of-wall', rest, 'mm')]);
-} // prettier-ignore
+}
 
 function meanOf(group: readonly Estimate[]): Working {
   const sharp = group.filter((e) => !e.vague);
   const used = sharp.length > 0 ? sharp : group;
   if (new Set(used.map((e) => e.sd)).size === 1)
-    return node('stud-by-marks', 'mean', 'mm', used.map((e) => e.centre));
+    return node(
+      'stud-by-marks',
+      'mean',
+      'mm',
+      used.map((e) => e.centre),
+    );
   const weight = (e: Estimate) => leaf('mark-weight', 1 / e.sd ** 2, 'ratio');
   return node('stud-by-marks', '/', 'mm', [
-    node('weighted-marks', '+', 'mm', used.map((e) => node('weighted-mark', '*', 'mm', [weight(e), e.centre]))),
+    node(
+      'weighted-marks',
+      '+',
+      'mm',
+      used.map((e) => node('weighted-mark', '*', 'mm', [weight(e), e.centre])),
+    ),
     node('mark-weights', '+', 'ratio', used.map(weight)),
   ]);
-} // prettier-ignore
+}
 
 function steps(from: number, to: number, spacingMm: number): Working {
   const count = Math.max(1, Math.round(Math.abs(to - from) / spacingMm));

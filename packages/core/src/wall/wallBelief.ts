@@ -1,10 +1,19 @@
 import type { Build, Evidence, Job, Scan } from '@steddo/contract';
 import { drilledEvidence } from '../scheme/drilledHoles';
 import { density } from '../geometry/normal';
-import { NOGGING_HALF_MM, PITCH_RANGE_MM, PLY_WIDTHS_MM, RETURN_STUD_SD_MM, RETURN_STUD_SHARE } from '../tolerances'; // prettier-ignore
+import { NOGGING_HALF_MM, PITCH_RANGE_MM, PLY_WIDTHS_MM, RETURN_STUD_SD_MM, RETURN_STUD_SHARE } from '../tolerances';
 import { pitchPrior, pitchTail, type PitchPrior } from './pitchPrior';
 import { logSum, renewal, type Ends } from './renewal';
-import { leftFace, rightFace, saysOf, studTypes, studWeights, type Says, type StudType, type WallGrid } from './studWeights'; // prettier-ignore
+import {
+  leftFace,
+  rightFace,
+  saysOf,
+  studTypes,
+  studWeights,
+  type Says,
+  type StudType,
+  type WallGrid,
+} from './studWeights';
 
 /** What the readings are of: one wall, with what is known of how it was built. Lengths mm. */
 export interface WallInput {
@@ -104,9 +113,7 @@ export function beliefWith({ scans, widths, ...known }: BeliefSetting): WallBeli
   const all = logSum(Float64Array.from(runs, (r) => r.log));
   const layers = runs.map(({ plyMm, types, logs, logL, posterior, log }): Layer => {
     const weight = Math.exp(log - all);
-    const chance = logs.map((l) =>
-      l.map((v, n) => weight * posterior[n]! * Math.exp(v - logL[n]!)),
-    );
+    const chance = logs.map((l) => l.map((v, n) => weight * posterior[n]! * Math.exp(v - logL[n]!)));
     return { plyMm, weight, types, chance, logL };
   });
   return { ...known, layers };
@@ -128,7 +135,8 @@ function anyOf(logs: readonly Float64Array[]): Float64Array {
 function readable(evidence: readonly Evidence[]): { e: Evidence; says: Says }[] {
   const noggings = evidence.filter((e) => e.kind === 'nogging');
   return evidence.flatMap((e) => {
-    const atNogging = e.kind === 'probe' && e.found === 'wood' && noggings.some((n) => Math.abs(n.y - e.y) <= NOGGING_HALF_MM); // prettier-ignore
+    const atNogging =
+      e.kind === 'probe' && e.found === 'wood' && noggings.some((n) => Math.abs(n.y - e.y) <= NOGGING_HALF_MM);
     const says = atNogging ? undefined : saysOf(e);
     return says ? [{ e, says }] : [];
   });

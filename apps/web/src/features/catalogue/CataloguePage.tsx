@@ -56,7 +56,11 @@ export function CataloguePage() {
           <Switch label="archived ones" testID="show-archived" on={archived} onChange={setArchived} />
           {found ? null : (
             <View style={{ padding: 16 }}>
-              <Txt>{noServer && !known ? 'The mounts are on the server, and it cannot be reached.' : 'Fetching the mounts…'}</Txt>
+              <Txt>
+                {noServer && !known
+                  ? 'The mounts are on the server, and it cannot be reached.'
+                  : 'Fetching the mounts…'}
+              </Txt>
             </View>
           )}
           {(found?.mounts ?? []).map((m) => (
@@ -66,7 +70,12 @@ export function CataloguePage() {
               label={`${m.name}, ${typeName[m.type]}`}
               testID={`entry-${m.id}`}
               onPress={() => router.push(`/catalogue/${encodeURIComponent(m.id)}`)}
-              style={{ paddingHorizontal: 16, minHeight: 52, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+              style={{
+                paddingHorizontal: 16,
+                minHeight: 52,
+                borderBottomWidth: 1,
+                borderBottomColor: palette.hairline,
+              }}
             >
               <Txt kind="bold">
                 {m.name}
@@ -77,17 +86,28 @@ export function CataloguePage() {
           {found ? (
             <View style={{ padding: 12, gap: 8 }}>
               <Txt kind="small" soft testID="catalogue-count">
-                {found.total === 0 ? (archived ? 'Nothing is archived.' : 'No mount has that name. Add it from its label.') : `${found.mounts.length} of ${found.total}`}
+                {found.total === 0
+                  ? archived
+                    ? 'Nothing is archived.'
+                    : 'No mount has that name. Add it from its label.'
+                  : `${found.mounts.length} of ${found.total}`}
               </Txt>
-              {found.mounts.length < found.total ? <Action quiet label="more" onPress={() => setCount(count + PAGE)} /> : null}
+              {found.mounts.length < found.total ? (
+                <Action quiet label="more" onPress={() => setCount(count + PAGE)} />
+              ) : null}
             </View>
           ) : null}
           <FilesPart />
         </ScrollView>
         <View style={{ padding: 8, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}>
-          <Action label="A mount, from its label" icon="plus" testID="add-mount" onPress={() => router.push('/catalogue/new')} />
+          <Action
+            label="A mount, from its label"
+            icon="plus"
+            testID="add-mount"
+            onPress={() => router.push('/catalogue/new')}
+          />
         </View>
       </View>
     </View>
-  ); // prettier-ignore
+  );
 }

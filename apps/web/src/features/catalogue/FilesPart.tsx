@@ -38,8 +38,7 @@ export function FilesPart() {
   const take = async (file: File, csv: boolean) => {
     setState({ kind: 'sending' });
     const result = await sendCatalogue(file, csv);
-    if (result.kind === 'refused')
-      return setState({ kind: 'faults', message: result.message, faults: result.faults });
+    if (result.kind === 'refused') return setState({ kind: 'faults', message: result.message, faults: result.faults });
     await mutate('catalogue');
     setState({ kind: 'said', message: `${result.mounts} mounts taken in.` });
   };
@@ -68,12 +67,17 @@ export function FilesPart() {
       <View style={{ flexDirection: 'row', gap: 8 }}>
         {(['csv', 'json'] as const).map((kind) => (
           <View key={kind} style={{ flex: 1 }}>
-            <Action quiet testID={`export-${kind}`} label={`take out as ${kind.toUpperCase()}`} onPress={() => void save(kind)} />
+            <Action
+              quiet
+              testID={`export-${kind}`}
+              label={`take out as ${kind.toUpperCase()}`}
+              onPress={() => void save(kind)}
+            />
           </View>
         ))}
       </View>
     </View>
-  ); // prettier-ignore
+  );
 }
 
 function download(name: string, text: string, type: string): void {
@@ -110,10 +114,14 @@ function Outcome({
       return (
         <View style={{ gap: 8 }}>
           <Txt testID="import-ready">{`${state.mounts} mounts, no faults. Mounts with the same id get a new version; the old one is kept.`}</Txt>
-          <Action testID="import-take" label={`take ${state.mounts} in`} onPress={() => onTake(state.file, state.csv)} />
+          <Action
+            testID="import-take"
+            label={`take ${state.mounts} in`}
+            onPress={() => onTake(state.file, state.csv)}
+          />
           <Action quiet label="leave it" onPress={onLeave} />
         </View>
-      ); // prettier-ignore
+      );
     case 'sending':
       return <Txt>Taking them in…</Txt>;
     case 'said':
@@ -138,5 +146,4 @@ function Outcome({
   }
 }
 
-const countText = (faults: number): string =>
-  faults === 0 ? '' : faults === 1 ? 'One fault:' : `${faults} faults:`;
+const countText = (faults: number): string => (faults === 0 ? '' : faults === 1 ? 'One fault:' : `${faults} faults:`);

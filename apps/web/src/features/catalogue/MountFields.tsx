@@ -10,14 +10,8 @@ import { Fold } from '../room/Fold';
 import { FormField } from './FormField';
 import type { MountControl } from './mountForm';
 
-const TYPES = (Object.entries(typeName) as [MountType, string][]).map(([value, name]) => ({ value, name })); // prettier-ignore
-const WALLS: readonly BuildKind[] = [
-  'timber-stud',
-  'metal-stud',
-  'masonry',
-  'timber-backing',
-  'metal-backing',
-];
+const TYPES = (Object.entries(typeName) as [MountType, string][]).map(([value, name]) => ({ value, name }));
+const WALLS: readonly BuildKind[] = ['timber-stud', 'metal-stud', 'masonry', 'timber-backing', 'metal-backing'];
 
 /** What is on the label: enough to rank it. */
 export function LabelFields({ control, units }: { control: MountControl; units: Units }) {
@@ -28,9 +22,7 @@ export function LabelFields({ control, units }: { control: MountControl; units: 
       <Controller
         control={control}
         name="type"
-        render={({ field }) => (
-          <Choice label="it is" options={TYPES} value={field.value} onChoose={field.onChange} />
-        )}
+        render={({ field }) => <Choice label="it is" options={TYPES} value={field.value} onChoose={field.onChange} />}
       />
       <FormField control={control} name="maxMass" label="carries at most" hint={units === 'imperial' ? 'lb' : 'kg'} />
       <FormField control={control} name="sizeMin" label="smallest set" hint={`diagonal, ${long}`} />
@@ -41,7 +33,9 @@ export function LabelFields({ control, units }: { control: MountControl; units: 
       <Controller
         control={control}
         name="walls"
-        render={({ field, fieldState }) => <WallChoices value={field.value} onChange={field.onChange} fault={fieldState.error?.message} />}
+        render={({ field, fieldState }) => (
+          <WallChoices value={field.value} onChange={field.onChange} fault={fieldState.error?.message} />
+        )}
       />
       <Fold name="reach, tilt, price, lags">
         <FormField control={control} name="extended" label="out, at most" hint={long} />
@@ -57,7 +51,7 @@ export function LabelFields({ control, units }: { control: MountControl; units: 
         <FormField control={control} name="price" label="price" />
       </Fold>
     </>
-  ); // prettier-ignore
+  );
 }
 
 function WallChoices({

@@ -43,14 +43,14 @@ export function MountHistory({ mount }: { mount: Mount; units: Units }) {
           >
             <Txt kind="bold">{`version ${v.version}${v.savedAt ? `, ${format(parseISO(v.savedAt), 'd MMM yyyy, HH:mm')}` : ''}`}</Txt>
             <Txt kind="small" soft>
-              {all[i + 1] ? `changed: ${changedFields(all[i + 1]!.mount, v.mount).join(', ') || 'nothing'}` : 'the first one'}
+              {all[i + 1]
+                ? `changed: ${changedFields(all[i + 1]!.mount, v.mount).join(', ') || 'nothing'}`
+                : 'the first one'}
             </Txt>
-            {i > 0 ? (
-              <Action quiet label={`take version ${v.version} back`} onPress={() => put(v.mount)} />
-            ) : null}
+            {i > 0 ? <Action quiet label={`take version ${v.version} back`} onPress={() => put(v.mount)} /> : null}
           </View>
         ))}
       </Fold>
     </>
-  ); // prettier-ignore
+  );
 }

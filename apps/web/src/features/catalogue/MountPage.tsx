@@ -32,7 +32,10 @@ export function MountPage({ id, room }: { id: string; room: string | undefined }
   const [mount, setMount] = useState<Mount | 'none'>();
   useEffect(() => {
     if (id === 'new') setMount('none');
-    else if (revision > 0) void catalogueWorker().find(id).then((found) => setMount(found ?? 'none')); // prettier-ignore
+    else if (revision > 0)
+      void catalogueWorker()
+        .find(id)
+        .then((found) => setMount(found ?? 'none'));
   }, [id, revision]);
   const palette = usePalette();
   return (
@@ -59,9 +62,7 @@ export function MountPage({ id, room }: { id: string; room: string | undefined }
 
 function MountEditor({ before, room }: { before: Mount | undefined; room: string | undefined }) {
   const palette = usePalette();
-  const [units, setUnits] = useState<Units>(
-    () => (room ? rooms.get(room)?.job.units : undefined) ?? 'imperial',
-  );
+  const [units, setUnits] = useState<Units>(() => (room ? rooms.get(room)?.job.units : undefined) ?? 'imperial');
   const [measuring, setMeasuring] = useState(false);
   const start = before ? typedOf(before, units) : EMPTY;
   const form = useForm<MountTyped, unknown, Mount>({
@@ -117,13 +118,20 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
                   {`Enough to rank it. For holes measure: ${missing.map((f) => fieldName(f, say)).join(', ')}.`}
                 </Txt>
               ) : null}
-              <Action quiet testID="measure-plate" label="measure the plate, step by step" onPress={() => setMeasuring(true)} />
+              <Action
+                quiet
+                testID="measure-plate"
+                label="measure the plate, step by step"
+                onPress={() => setMeasuring(true)}
+              />
             </View>
             {before ? <MountHistory mount={before} units={units} /> : null}
           </>
         )}
       </ScrollView>
-      <View style={{ padding: 8, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink, gap: 4 }}>
+      <View
+        style={{ padding: 8, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink, gap: 4 }}
+      >
         {formState.submitCount > 0 && !formState.isValid ? (
           <Txt kind="small" color={palette.stop} testID="form-fault">
             {`Not saved: ${Object.keys(formState.errors).length} to mend above. What was typed is kept.`}
@@ -139,10 +147,14 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
             <Action quiet testID="start-over" label="start over" onPress={() => draft.drop(start)} />
           </View>
         ) : null}
-        <Action testID="save-mount" label={room ? 'save, and pick it' : 'save'} onPress={() => void handleSubmit(save)()} />
+        <Action
+          testID="save-mount"
+          label={room ? 'save, and pick it' : 'save'}
+          onPress={() => void handleSubmit(save)()}
+        />
       </View>
     </>
-  ); // prettier-ignore
+  );
 }
 
 const EVERYTHING = { text: '', types: [], fitting: false, from: 0, count: 1_000_000 } as const;

@@ -59,7 +59,7 @@ const steps = (long: string): readonly PlateStep[] => [
     ask: 'none',
     fields: [{ name: 'armHoles', label: 'pattern above the hook', hint: 'mm, with ; between: -60; -10; 40' }],
   },
-]; // prettier-ignore
+];
 
 const DRAWING_PX = 200;
 

@@ -51,7 +51,10 @@ export function toMount(v: Read, id: string, before: Mount | undefined): Mount {
     if (value === undefined) delete base[key];
     else base[key] = value;
   };
-  set('tilt', v.tiltDown === undefined ? undefined : { down: v.tiltDown, ...(v.tiltUp === undefined ? {} : { up: v.tiltUp }) });
+  set(
+    'tilt',
+    v.tiltDown === undefined ? undefined : { down: v.tiltDown, ...(v.tiltUp === undefined ? {} : { up: v.tiltUp }) },
+  );
   set('swivel', v.swivel === undefined ? undefined : { left: v.swivel, right: v.swivel });
   set('slide', v.slide);
   set('studs', v.studs === undefined ? undefined : { ...before?.studs, count: v.studs });
@@ -61,7 +64,7 @@ export function toMount(v: Read, id: string, before: Mount | undefined): Mount {
   set('patternAboveHook', v.armHoles);
   set('bag', v.bracket === undefined ? before?.bag : { ...before?.bag, bracket: v.bracket });
   return base;
-} // prettier-ignore
+}
 
 function wallsOf(v: Read, before: Mount | undefined): Mount['walls'] {
   const { lagDiameter, lagLength, lagCount } = v;
@@ -74,14 +77,19 @@ function wallsOf(v: Read, before: Mount | undefined): Mount['walls'] {
       const known = before?.walls[kind] ?? {};
       return [kind, kind === 'timber-stud' && lag ? { ...known, fixing: { ...known.fixing, ...lag } } : known];
     }),
-  ); // prettier-ignore
+  );
 }
 
 /** Rows and columns of like slots, hole to hole, are all that a label-only plate needs for its slots. */
 function plateOf(v: Read, before: Mount | undefined): { plate: Mount['plate']; slots: Slot[] | undefined } {
   const { plateWidth: width, plateHeight: height, plateThickness, rows, columns, slotLength, slotHeight } = v;
   if (width === undefined || height === undefined) return { plate: undefined, slots: undefined };
-  const plate = { ...before?.plate, width, height, ...(plateThickness === undefined ? {} : { thickness: plateThickness }) };
+  const plate = {
+    ...before?.plate,
+    width,
+    height,
+    ...(plateThickness === undefined ? {} : { thickness: plateThickness }),
+  };
   if (!rows || !columns || slotLength === undefined || slotHeight === undefined) return { plate, slots: undefined };
   return { plate, slots: rows.flatMap((y) => columns.map((x) => ({ x, y, length: slotLength, height: slotHeight }))) };
-} // prettier-ignore
+}

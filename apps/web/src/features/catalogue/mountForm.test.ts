@@ -19,7 +19,7 @@ const read = (change: Partial<MountTyped>, units: 'imperial' | 'metric' = 'imper
   mountSchema(units, 'trestle-7', undefined).safeParse({ ...LABEL, ...change });
 const faults = (change: Partial<MountTyped>) => {
   const result = read(change);
-  return result.success ? {} : Object.fromEntries(result.error.issues.map((i) => [i.path.join('.'), i.message])); // prettier-ignore
+  return result.success ? {} : Object.fromEntries(result.error.issues.map((i) => [i.path.join('.'), i.message]));
 };
 
 describe('a mount from its label', () => {
@@ -38,10 +38,7 @@ describe('a mount from its label', () => {
   });
   it('takes a number with its own unit in either form', () => {
     const metric = { sizeMin: '800', sizeMax: '1400', folded: '57', maxMass: '25' };
-    expect(read({ ...metric, maxMass: '55 lb' }, 'metric').data!.maxMass).toBeCloseTo(
-      55 * 0.45359237,
-      9,
-    );
+    expect(read({ ...metric, maxMass: '55 lb' }, 'metric').data!.maxMass).toBeCloseTo(55 * 0.45359237, 9);
     expect(read({ folded: '60 mm' }).data!.depth.folded).toBe(60);
   });
   it.each<[MountField, string, RegExp]>([
@@ -57,7 +54,7 @@ describe('a mount from its label', () => {
     ['rows', '40; high', /"high" is no length/],
   ])('%s with "%s" is refused at its field', (field, text, message) => {
     expect(faults({ [field]: text })).toEqual({ [field]: expect.stringMatching(message) as string });
-  }); // prettier-ignore
+  });
   it.each<[Partial<MountTyped>, MountField[]]>([
     [{ sizeMax: '30' }, ['sizeMax']],
     [{ patternMax: '100 x 50' }, ['patternMax']],
@@ -69,9 +66,16 @@ describe('a mount from its label', () => {
     [{ walls: [] }, ['walls']],
   ])('%j is refused at %j', (change, fields) => {
     expect(Object.keys(faults(change)).sort()).toEqual([...fields].sort());
-  }); // prettier-ignore
+  });
   it('makes a grid of slots of rows and columns, lowest row first', () => {
-    const plate = { plateWidth: '18', plateHeight: '8', rows: '160; 40', columns: '-200; 200', slotLength: '60', slotHeight: '9' }; // prettier-ignore
+    const plate = {
+      plateWidth: '18',
+      plateHeight: '8',
+      rows: '160; 40',
+      columns: '-200; 200',
+      slotLength: '60',
+      slotHeight: '9',
+    };
     expect(read(plate).data!.plate!.slots!.map((s) => [s.x, s.y])).toEqual([
       [-200, 40],
       [200, 40],
@@ -88,13 +92,10 @@ describe('a mount that is edited', () => {
     if (!result.success) throw new Error(`${before.id}: ${result.error.message}`);
     return keepUntouched(result.data, before, (f) => f in change);
   };
-  it.each(['imperial', 'metric'] as const)(
-    'changes its price alone, whatever tape it is shown on (%s)',
-    (units) => {
-      for (const before of demoCatalogue.mounts)
-        expect(edit(before, { price: '7' }, units)).toEqual({ ...before, price: 7 });
-    },
-  );
+  it.each(['imperial', 'metric'] as const)('changes its price alone, whatever tape it is shown on (%s)', (units) => {
+    for (const before of demoCatalogue.mounts)
+      expect(edit(before, { price: '7' }, units)).toEqual({ ...before, price: 7 });
+  });
   it('takes a changed plate, and keeps what the form does not show', () => {
     const before = demoCatalogue.mounts.find((m) => m.id === 'louvre-2')!;
     const after = edit(before, { slotHeight: '12' }, 'metric');

@@ -41,11 +41,36 @@ export type MountField = keyof MountTyped;
 export type MountControl = Control<MountTyped, unknown, Mount>;
 
 export const EMPTY: MountTyped = {
-  name: '', type: 'fixed', maxMass: '', sizeMin: '', sizeMax: '', patternMin: '', patternMax: '', walls: ['timber-stud'],
-  folded: '', extended: '', tiltDown: '', tiltUp: '', swivel: '', slide: '', studs: '', price: '', lagDiameter: '',
-  lagLength: '', lagCount: '', plateWidth: '', plateHeight: '', plateThickness: '', rows: '', columns: '', slotLength: '',
-  slotHeight: '', hook: '', armHoles: '', bracket: '',
-}; // prettier-ignore
+  name: '',
+  type: 'fixed',
+  maxMass: '',
+  sizeMin: '',
+  sizeMax: '',
+  patternMin: '',
+  patternMax: '',
+  walls: ['timber-stud'],
+  folded: '',
+  extended: '',
+  tiltDown: '',
+  tiltUp: '',
+  swivel: '',
+  slide: '',
+  studs: '',
+  price: '',
+  lagDiameter: '',
+  lagLength: '',
+  lagCount: '',
+  plateWidth: '',
+  plateHeight: '',
+  plateThickness: '',
+  rows: '',
+  columns: '',
+  slotLength: '',
+  slotHeight: '',
+  hook: '',
+  armHoles: '',
+  bracket: '',
+};
 
 const UNITS = { imperial: 'in', metric: 'mm' } as const;
 
@@ -59,8 +84,7 @@ export function mountSchema(units: Units, id: string, before: Mount | undefined)
     room: { wall: { width: 1, height: 1, build: { kind: 'unknown' } } },
   });
   const unit: LengthUnit = UNITS[units];
-  const tape = (most: number, as: LengthUnit = unit, negative = false) =>
-    lengthText(say, as, most, negative);
+  const tape = (most: number, as: LengthUnit = unit, negative = false) => lengthText(say, as, most, negative);
   const mm = (most: number, negative = false) => tape(most, 'mm', negative);
   const maybe = <T>(schema: z.ZodType<T, string>) =>
     z.string().transform((text, ctx): T | undefined => {
@@ -122,7 +146,7 @@ export function mountSchema(units: Units, id: string, before: Mount | undefined)
       if (lags.length > 0 && lags.length < lag.length)
         for (const s of lag.filter((o) => !lags.includes(o))) fault(s, 'is needed with the other lag measures');
     })
-    .transform((v): Mount => toMount(v, id, before)); // prettier-ignore
+    .transform((v): Mount => toMount(v, id, before));
 }
 
 const DIGITS = /^\d+(\.\d+)?\s*[x×*]\s*\d+(\.\d+)?$/i;
@@ -131,8 +155,7 @@ const DIGITS = /^\d+(\.\d+)?\s*[x×*]\s*\d+(\.\d+)?$/i;
 const patternText = z.string().transform((text, ctx) => {
   const typed = text.trim().replace(/\s*mm$/i, '');
   const [width = 0, height = 0] = typed.split(/[x×*]/i).map(Number);
-  if (DIGITS.test(typed) && width > 0 && height > 0 && width <= 2000 && height <= 2000)
-    return { width, height };
+  if (DIGITS.test(typed) && width > 0 && height > 0 && width <= 2000 && height <= 2000) return { width, height };
   ctx.addIssue({ code: 'custom', message: 'takes width x height in mm, such as 400 x 400' });
   return z.NEVER;
 });
@@ -154,12 +177,9 @@ const lengthText = (say: Say, unit: LengthUnit, most: number, negative: boolean)
 const massText = (units: Units) =>
   z.string().transform((text, ctx): number => {
     const own = units === 'imperial' ? 'lb' : 'kg';
-    const read = parseAmount(text, ['lb', 'kg'], 0.1, 500, (v, u) =>
-      toKg(v, (u ?? own) === 'lb' ? 'lb' : 'kg'),
-    );
+    const read = parseAmount(text, ['lb', 'kg'], 0.1, 500, (v, u) => toKg(v, (u ?? own) === 'lb' ? 'lb' : 'kg'));
     if (read.ok) return read.value;
-    const words = (kg: number) =>
-      own === 'lb' ? `${rounded(fromKg(kg, 'lb'), 1)} lb` : `${kg} kg`;
+    const words = (kg: number) => (own === 'lb' ? `${rounded(fromKg(kg, 'lb'), 1)} lb` : `${kg} kg`);
     ctx.addIssue({ code: 'custom', message: amountFaultText(read.fault, words) });
     return z.NEVER;
   });
@@ -167,10 +187,8 @@ const massText = (units: Units) =>
 const amountText = (least: number, most: number, whole: boolean) =>
   z.string().transform((text, ctx): number => {
     const read = parseAmount(text, ['°'], least, most, (v) => v);
-    if (!read.ok)
-      ctx.addIssue({ code: 'custom', message: amountFaultText(read.fault, (v) => rounded(v, 2)) });
-    else if (whole && !Number.isInteger(read.value))
-      ctx.addIssue({ code: 'custom', message: 'takes a whole number' });
+    if (!read.ok) ctx.addIssue({ code: 'custom', message: amountFaultText(read.fault, (v) => rounded(v, 2)) });
+    else if (whole && !Number.isInteger(read.value)) ctx.addIssue({ code: 'custom', message: 'takes a whole number' });
     else return read.value;
     return z.NEVER;
   });

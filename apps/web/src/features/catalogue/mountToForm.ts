@@ -46,11 +46,16 @@ export function typedOf(mount: Mount, units: Units): MountTyped {
     armHoles: list(armHoles(mount).length > 0 ? armHoles(mount) : undefined),
     bracket: plain(mount.bag?.bracket),
   };
-} // prettier-ignore
+}
 
 /** A short id from the name that no other mount has: `Own arm 2` gives `own-arm-2`. */
 export function idFor(name: string, taken: (id: string) => boolean): string {
-  const base = name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'mount'; // prettier-ignore
+  const base =
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 60) || 'mount';
   if (!taken(base)) return base;
   for (let n = 2; ; n++) if (!taken(`${base}-${n}`)) return `${base}-${n}`;
 }
@@ -71,7 +76,7 @@ const PARTS: readonly [fields: MountField[], path: string][] = [
   [['hook'], 'hook'],
   [['armHoles'], 'patternAboveHook'],
   [['bracket'], 'bag'],
-]; // prettier-ignore
+];
 
 /**
  * Keeps what nobody touched as it was: the form shows tape numbers, and a plate whose slots are no
@@ -90,7 +95,6 @@ export function keepUntouched(edited: Mount, before: Mount, touched: (field: Mou
       kept[first] = { ...kept[first], [second]: from[second] };
   }
   return kept as unknown as Mount;
-} // prettier-ignore
+}
 
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null;
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;

@@ -54,7 +54,12 @@ function Offers({ id, wide }: { id: string; wide: boolean }) {
               label={offerTitle(i, o.heading)}
               testID={`offer-tab-${i}`}
               onPress={() => setAt(i)}
-              style={{ flex: 1, alignItems: 'center', borderBottomWidth: i === at ? 4 : 1, borderBottomColor: i === at ? palette.action : palette.hairline }}
+              style={{
+                flex: 1,
+                alignItems: 'center',
+                borderBottomWidth: i === at ? 4 : 1,
+                borderBottomColor: i === at ? palette.action : palette.hairline,
+              }}
             >
               <Txt kind={i === at ? 'bold' : 'text'}>{offerTitle(i, o.heading)}</Txt>
             </Tap>
@@ -63,14 +68,22 @@ function Offers({ id, wide }: { id: string; wide: boolean }) {
       ) : null}
       <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
         {shown.map((o, i) => (
-          <View key={o.key} style={{ flex: 1, borderLeftWidth: wide && i > 0 ? 1 : 0, borderLeftColor: palette.hairline }}>
-            <OfferView offer={o} title={offerTitle(offers.indexOf(o), o.heading)} onTake={() => take(o.school)} readOnly={readOnly} />
+          <View
+            key={o.key}
+            style={{ flex: 1, borderLeftWidth: wide && i > 0 ? 1 : 0, borderLeftColor: palette.hairline }}
+          >
+            <OfferView
+              offer={o}
+              title={offerTitle(offers.indexOf(o), o.heading)}
+              onTake={() => take(o.school)}
+              readOnly={readOnly}
+            />
           </View>
         ))}
       </View>
       <WorkingSheet />
     </View>
-  ); // prettier-ignore
+  );
 }
 
 function OfferView({
@@ -98,7 +111,11 @@ function OfferView({
           </Txt>
           <Txt>{comfortText(plan.placement?.angles ?? [], job)}</Txt>
           {numbers ? <Numbers plan={plan} /> : null}
-          <Tap label={numbers ? 'hide the numbers' : 'show the numbers'} testID="numbers" onPress={() => setNumbers(!numbers)}>
+          <Tap
+            label={numbers ? 'hide the numbers' : 'show the numbers'}
+            testID="numbers"
+            onPress={() => setNumbers(!numbers)}
+          >
             <Txt style={{ textDecorationLine: 'underline' }}>{numbers ? 'hide the numbers' : 'show the numbers'}</Txt>
           </Tap>
         </View>
@@ -115,7 +132,7 @@ function OfferView({
         </Txt>
       </View>
     </View>
-  ); // prettier-ignore
+  );
 }
 
 function Numbers({ plan }: { plan: Plan }) {
@@ -135,16 +152,29 @@ function Numbers({ plan }: { plan: Plan }) {
 function OfferDrawings({ job, plan, numbers }: { job: Job; plan: Plan; numbers: boolean }) {
   const side = useMemo(() => sideScene(job, plan), [job, plan]);
   const face = useMemo(() => faceScene(job, plan, 'none'), [job, plan]);
-  const bare = <S extends { labels: readonly unknown[] }>(scene: S): S =>
-    numbers ? scene : { ...scene, labels: [] };
+  const bare = <S extends { labels: readonly unknown[] }>(scene: S): S => (numbers ? scene : { ...scene, labels: [] });
   return (
     <>
       <View style={{ flex: 1.1 }}>
-        <Drawing scene={bare(side)} box={side.bounds} units={job.units} label="from the side, with everybody in it" testID="offer-side" cornerPx={0} />
+        <Drawing
+          scene={bare(side)}
+          box={side.bounds}
+          units={job.units}
+          label="from the side, with everybody in it"
+          testID="offer-side"
+          cornerPx={0}
+        />
       </View>
       <View style={{ flex: 1 }}>
-        <Drawing scene={bare(face)} box={face.bounds} units={job.units} label="the wall from the seats" testID="offer-face" cornerPx={0} />
+        <Drawing
+          scene={bare(face)}
+          box={face.bounds}
+          units={job.units}
+          label="the wall from the seats"
+          testID="offer-face"
+          cornerPx={0}
+        />
       </View>
     </>
-  ); // prettier-ignore
+  );
 }

@@ -7,8 +7,7 @@ import { useRoomContext } from '../room/RoomContext';
 /** When no height works: the least that gives way, in one tap where the installer can decide it. */
 export function ConflictCard({ conflict }: { conflict: Conflict }) {
   const { job, plan, dispatch, readOnly, say } = useRoomContext();
-  const ceiling =
-    conflict.relax?.length === 1 ? conflict.relax.find((r) => r.by === 'ceiling') : undefined;
+  const ceiling = conflict.relax?.length === 1 ? conflict.relax.find((r) => r.by === 'ceiling') : undefined;
   const { sideways } = conflict;
   const offBy = sideways === undefined ? 0 : sideways - (plan.placement?.centre.x ?? sideways);
   if (!ceiling && sideways === undefined) return null;
@@ -37,5 +36,5 @@ export function ConflictCard({ conflict }: { conflict: Conflict }) {
         />
       )}
     </View>
-  ); // prettier-ignore
+  );
 }

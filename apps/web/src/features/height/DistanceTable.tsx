@@ -35,7 +35,11 @@ export function DistanceTable() {
           <View style={{ flex: 1 }}>
             <Txt kind="bold">{job.room.viewers?.find((o) => o.id === v.viewer)?.name ?? v.viewer}</Txt>
             <Txt kind="small" soft>
-              {v.verdict === 'within' ? 'within the usual range' : v.verdict === 'near' ? 'nearer than usual' : 'further than usual'}
+              {v.verdict === 'within'
+                ? 'within the usual range'
+                : v.verdict === 'near'
+                  ? 'nearer than usual'
+                  : 'further than usual'}
             </Txt>
           </View>
           <View style={{ width: 110 }}>
@@ -44,5 +48,5 @@ export function DistanceTable() {
         </View>
       ))}
     </View>
-  ); // prettier-ignore
+  );
 }

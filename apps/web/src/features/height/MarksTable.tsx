@@ -30,7 +30,13 @@ export function MarksTable() {
         <View
           key={m.id}
           testID={`mark-${m.id}`}
-          style={{ flexDirection: 'row', alignItems: 'center', paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            paddingHorizontal: 16,
+            borderBottomWidth: 1,
+            borderBottomColor: palette.hairline,
+          }}
         >
           <View style={{ flex: 1 }}>
             <Txt>{markName(m.id)}</Txt>
@@ -44,5 +50,5 @@ export function MarksTable() {
         </View>
       ))}
     </View>
-  ); // prettier-ignore
+  );
 }

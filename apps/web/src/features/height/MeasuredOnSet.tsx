@@ -74,7 +74,7 @@ export function MeasuredOnSet() {
 const without = (all: readonly Measured[], index: number): Command => {
   const value = all.filter((_, i) => i !== index);
   return value.length > 0 ? { do: 'put', path: 'measured', value } : { do: 'drop', path: 'measured' };
-}; // prettier-ignore
+};
 
 function measuredField(job: Job, from: Measured['from'], to: string): Field {
   const same = (m: Measured) => m.from === from && m.to === to;

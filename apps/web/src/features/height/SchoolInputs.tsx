@@ -47,16 +47,18 @@ const lengthField = (
 
 function bandFields(job: Job): Field[] {
   const band = job.aim.schools?.['bottom-band'];
-  const put = (end: 'from' | 'to') => (value: number, now: Job): Command => {
-    const at = now.aim.schools?.['bottom-band'] ?? { from: USUAL_BAND.from, to: USUAL_BAND.to };
-    const next = { ...at, [end]: value };
-    const { from, to } = next;
-    return {
-      do: 'put',
-      path: 'aim.schools.bottom-band',
-      value: { from: Math.min(from, to), to: Math.max(from, to) },
+  const put =
+    (end: 'from' | 'to') =>
+    (value: number, now: Job): Command => {
+      const at = now.aim.schools?.['bottom-band'] ?? { from: USUAL_BAND.from, to: USUAL_BAND.to };
+      const next = { ...at, [end]: value };
+      const { from, to } = next;
+      return {
+        do: 'put',
+        path: 'aim.schools.bottom-band',
+        value: { from: Math.min(from, to), to: Math.max(from, to) },
+      };
     };
-  }; // prettier-ignore
   const path = 'aim.schools.bottom-band';
   return [
     lengthField(job, `${path}.from`, 'lowest bottom edge', band?.from, put('from')),
@@ -67,10 +69,8 @@ function bandFields(job: Job): Field[] {
 /** 42 to 48 in, common practice. */
 const USUAL_BAND = { from: 1066.8, to: 1219.2 } as const;
 
-const onWall = (job: Job): Item[] =>
-  (job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main');
-const named = (items: readonly Item[]) =>
-  items.map((i) => ({ value: i.id, name: i.name ?? itemName(i.kind) }));
+const onWall = (job: Job): Item[] => (job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main');
+const named = (items: readonly Item[]) => items.map((i) => ({ value: i.id, name: i.name ?? itemName(i.kind) }));
 
 function AboveInputs() {
   const { job, dispatch, readOnly } = useRoomContext();
@@ -116,7 +116,7 @@ function LineUpInputs() {
     return (['bottom', 'top'] as const)
       .filter((side) => i[side] > 0)
       .map((side) => ({ value: `${i.id}:${side}`, name: `${side} of ${name}, ${say.length(i[side])}`, at: i[side] }));
-  }); // prettier-ignore
+  });
   return (
     <>
       <Choice
@@ -146,7 +146,7 @@ function LineUpInputs() {
         />
       ) : null}
     </>
-  ); // prettier-ignore
+  );
 }
 
 function BetweenInputs() {
@@ -154,8 +154,7 @@ function BetweenInputs() {
   const now = job.aim.schools?.['fit-between'];
   const items = named(onWall(job));
   const path = 'aim.schools.fit-between';
-  const put = (end: 'below' | 'above') => (value: string) =>
-    dispatch({ do: 'put', path: `${path}.${end}`, value });
+  const put = (end: 'below' | 'above') => (value: string) => dispatch({ do: 'put', path: `${path}.${end}`, value });
   const ratio: Field = {
     path: `${path}.ratio`,
     label: 'share of the rest below',
@@ -188,9 +187,21 @@ function BetweenInputs() {
 }
 
 const voteField = (job: Job): Field =>
-  lengthField(job, 'aim.schools.vote.top', 'top edge, agreed', job.aim.schools?.vote?.top, (value, now) =>
-    measure(now, 'aim.schools.vote', { top: value }), 100); // prettier-ignore
+  lengthField(
+    job,
+    'aim.schools.vote.top',
+    'top edge, agreed',
+    job.aim.schools?.vote?.top,
+    (value, now) => measure(now, 'aim.schools.vote', { top: value }),
+    100,
+  );
 
 const standingField = (job: Job): Field =>
-  lengthField(job, 'aim.schools.standing.eye', 'eyes of people standing', job.aim.schools?.standing?.eye, (value, now) =>
-    measure(now, 'aim.schools.standing', { eye: value }), 500); // prettier-ignore
+  lengthField(
+    job,
+    'aim.schools.standing.eye',
+    'eyes of people standing',
+    job.aim.schools?.standing?.eye,
+    (value, now) => measure(now, 'aim.schools.standing', { eye: value }),
+    500,
+  );

@@ -63,9 +63,7 @@ export function SchoolRow({
         </View>
       ) : null}
       <View style={{ width: 34 }}>
-        {height?.centre === undefined ? null : (
-          <VerdictShape verdict={comfortable ? 'go' : 'caution'} />
-        )}
+        {height?.centre === undefined ? null : <VerdictShape verdict={comfortable ? 'go' : 'caution'} />}
       </View>
     </View>
   );

@@ -19,8 +19,8 @@ export function SettledMarks() {
     <View testID="settled">
       <View style={{ padding: 16, paddingBottom: 4 }}>
         <Txt kind="small" soft>
-          Settle in the seat with eyes shut, gaze level. Open them, and mark what they meet on the
-          wall. A few tries each.
+          Settle in the seat with eyes shut, gaze level. Open them, and mark what they meet on the wall. A few tries
+          each.
         </Txt>
       </View>
       {viewers.map((v) => (

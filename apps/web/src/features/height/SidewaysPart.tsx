@@ -21,7 +21,9 @@ export function SidewaysPart() {
   const { mount, choices = {} } = job;
   const holes = mount ? armHoles(mount) : [];
   const put = (field: string, value: unknown): void => {
-    dispatch(value === undefined ? { do: 'drop', path: `choices.${field}` } : { do: 'put', path: `choices.${field}`, value }); // prettier-ignore
+    dispatch(
+      value === undefined ? { do: 'drop', path: `choices.${field}` } : { do: 'put', path: `choices.${field}`, value },
+    );
   };
   const plate = plan.marks?.find((m) => m.id === 'plate-bottom');
   const holeOptions = [
@@ -43,10 +45,22 @@ export function SidewaysPart() {
         </View>
       )}
       {plan.reach && Math.abs(plan.reach.centreOffset) > 0 ? (
-        <Choice label="the arm folds" disabled={readOnly} options={FOLDS} value={choices.fold ?? 'free'} onChoose={(v) => put('fold', v === 'free' ? undefined : v)} />
+        <Choice
+          label="the arm folds"
+          disabled={readOnly}
+          options={FOLDS}
+          value={choices.fold ?? 'free'}
+          onChoose={(v) => put('fold', v === 'free' ? undefined : v)}
+        />
       ) : null}
       {holes.length > 1 ? (
-        <Choice label="arm hole" disabled={readOnly} options={holeOptions} value={choices.armHole === undefined ? 'free' : String(choices.armHole)} onChoose={(v) => put('armHole', v === 'free' ? undefined : Number(v))} />
+        <Choice
+          label="arm hole"
+          disabled={readOnly}
+          options={holeOptions}
+          value={choices.armHole === undefined ? 'free' : String(choices.armHole)}
+          onChoose={(v) => put('armHole', v === 'free' ? undefined : Number(v))}
+        />
       ) : null}
       {freed ? (
         <View style={{ padding: 12 }}>
@@ -54,7 +68,7 @@ export function SidewaysPart() {
         </View>
       ) : null}
     </View>
-  ); // prettier-ignore
+  );
 }
 
 const letGo: Command = {

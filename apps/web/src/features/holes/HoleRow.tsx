@@ -32,7 +32,9 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
         <View style={{ flex: 1 }}>
           <Txt kind="bold">{name}</Txt>
         </View>
-        <Txt kind="small" soft>{hole.done ? 'done' : LOOKED[hole.hazard]}</Txt>
+        <Txt kind="small" soft>
+          {hole.done ? 'done' : LOOKED[hole.hazard]}
+        </Txt>
         <Verdict verdict={hole.done ? 'go' : holeState(hole)} />
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
@@ -73,7 +75,7 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
       ) : null}
     </View>
   );
-} // prettier-ignore
+}
 
 /** What the share of certainty is of. */
 export const CERTAIN: Record<Hole['into'], string> = {

@@ -31,7 +31,11 @@ export function HolesStage() {
       </View>
       {holes.length > 0 ? (
         <View style={{ paddingHorizontal: 12, paddingTop: 10 }}>
-          <Action label="at the wall, one mark at a time" testID="to-ladder" onPress={() => router.push(`/room/${id}/ladder`)} />
+          <Action
+            label="at the wall, one mark at a time"
+            testID="to-ladder"
+            onPress={() => router.push(`/room/${id}/ladder`)}
+          />
         </View>
       ) : null}
       <Findings stage="holes" />
@@ -68,4 +72,4 @@ export function HolesStage() {
       </Fold>
     </View>
   );
-} // prettier-ignore
+}

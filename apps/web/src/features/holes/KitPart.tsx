@@ -22,7 +22,14 @@ export function KitPart() {
   const [open, setOpen] = useState<string>();
   // the first change makes the crew's list this room's own
   const edit = (list: List, entries: readonly { id: string }[]) => dispatch({ do: 'put', path: list, value: entries });
-  const row = (list: List, entry: { id: string }, title: string, note: string, fields: Field[], more?: React.ReactNode) => (
+  const row = (
+    list: List,
+    entry: { id: string },
+    title: string,
+    note: string,
+    fields: Field[],
+    more?: React.ReactNode,
+  ) => (
     <EntryRow
       key={entry.id}
       testID={`kit-${entry.id}`}
@@ -30,7 +37,12 @@ export function KitPart() {
       note={note}
       open={open === entry.id}
       onOpen={() => setOpen(open === entry.id ? undefined : entry.id)}
-      onRemove={() => edit(list, kit[list].filter((e) => e.id !== entry.id))}
+      onRemove={() =>
+        edit(
+          list,
+          kit[list].filter((e) => e.id !== entry.id),
+        )
+      }
       disabled={readOnly}
     >
       <TapeFields fields={fields} />
@@ -42,58 +54,150 @@ export function KitPart() {
     setOpen(entry.id);
   };
   const put = (list: List, entry: { id: string }, change: object) =>
-    edit(list, kit[list].map((e) => (e.id === entry.id ? { ...e, ...change } : e)));
+    edit(
+      list,
+      kit[list].map((e) => (e.id === entry.id ? { ...e, ...change } : e)),
+    );
   return (
     <View testID="kit">
-      {kit.anchors.map((a) => row('anchors', a, anchorTitle(a), ratingText(a), anchorFields(crew, a), <AnchorChoices anchor={a} onChange={(change) => put('anchors', a, change)} />))}
-      {kit.lags.map((l) => row('lags', l, l.name ?? `lag ${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`, `${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`, lagFields(crew, l)))}
-      {kit.bits.map((b) => row('bits', b, `${b.kind ?? 'wood'} bit ${rounded(b.diameter, 2)} mm`, '', bitFields(crew, b)))}
+      {kit.anchors.map((a) =>
+        row(
+          'anchors',
+          a,
+          anchorTitle(a),
+          ratingText(a),
+          anchorFields(crew, a),
+          <AnchorChoices anchor={a} onChange={(change) => put('anchors', a, change)} />,
+        ),
+      )}
+      {kit.lags.map((l) =>
+        row(
+          'lags',
+          l,
+          l.name ?? `lag ${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
+          `${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
+          lagFields(crew, l),
+        ),
+      )}
+      {kit.bits.map((b) =>
+        row('bits', b, `${b.kind ?? 'wood'} bit ${rounded(b.diameter, 2)} mm`, '', bitFields(crew, b)),
+      )}
       <View style={{ flexDirection: 'row', gap: 8, padding: 12, flexWrap: 'wrap' }}>
-        <Action quiet label="add an anchor" testID="add-anchor" disabled={readOnly} onPress={() => add('anchors', { id: freeId(job, kit.anchors, 'anchor'), kind: 'strap-toggle', diameter: 5, walls: ['timber-stud'] } as Anchor)} />
-        <Action quiet label="add a lag" testID="add-lag" disabled={readOnly} onPress={() => add('lags', { id: freeId(job, kit.lags, 'lag'), diameter: 7.94, length: 64, washer: 2 } as Lag)} />
-        <Action quiet label="add a bit" testID="add-bit" disabled={readOnly} onPress={() => add('bits', { id: freeId(job, kit.bits, 'bit'), diameter: 5, kind: 'wood' } as Bit)} />
+        <Action
+          quiet
+          label="add an anchor"
+          testID="add-anchor"
+          disabled={readOnly}
+          onPress={() =>
+            add('anchors', {
+              id: freeId(job, kit.anchors, 'anchor'),
+              kind: 'strap-toggle',
+              diameter: 5,
+              walls: ['timber-stud'],
+            } as Anchor)
+          }
+        />
+        <Action
+          quiet
+          label="add a lag"
+          testID="add-lag"
+          disabled={readOnly}
+          onPress={() =>
+            add('lags', { id: freeId(job, kit.lags, 'lag'), diameter: 7.94, length: 64, washer: 2 } as Lag)
+          }
+        />
+        <Action
+          quiet
+          label="add a bit"
+          testID="add-bit"
+          disabled={readOnly}
+          onPress={() => add('bits', { id: freeId(job, kit.bits, 'bit'), diameter: 5, kind: 'wood' } as Bit)}
+        />
       </View>
     </View>
   );
-} // prettier-ignore
+}
 
 const anchorTitle = (a: Anchor): string => a.name ?? fixingName(a.kind);
 
 const ratingText = ({ tension, shear }: Anchor): string =>
-  tension && shear
-    ? `pack: ${rounded(tension, 0)} N out, ${rounded(shear, 0)} N across`
-    : 'no pack rating: not used';
+  tension && shear ? `pack: ${rounded(tension, 0)} N out, ${rounded(shear, 0)} N across` : 'no pack rating: not used';
 
 function freeId(job: Job, list: readonly { id: string }[], word: string): string {
-  const taken = new Set([...list, ...(job.anchors ?? []), ...(job.lags ?? []), ...(job.bits ?? [])].map((e) => e.id)); // prettier-ignore
+  const taken = new Set([...list, ...(job.anchors ?? []), ...(job.lags ?? []), ...(job.bits ?? [])].map((e) => e.id));
   let n = 1;
   while (taken.has(`${word}-${n}`)) n += 1;
   return `${word}-${n}`;
 }
 
-const KINDS = (['strap-toggle', 'spring-toggle', 'sleeve', 'splitting-screw', 'screw-in', 'winged-plug', 'plug', 'masonry-sleeve', 'masonry-screw'] as const).map((value) => ({ value, name: fixingName(value) })); // prettier-ignore
+const KINDS = (
+  [
+    'strap-toggle',
+    'spring-toggle',
+    'sleeve',
+    'splitting-screw',
+    'screw-in',
+    'winged-plug',
+    'plug',
+    'masonry-sleeve',
+    'masonry-screw',
+  ] as const
+).map((value) => ({ value, name: fixingName(value) }));
 
 function AnchorChoices({ anchor, onChange }: { anchor: Anchor; onChange: (change: Partial<Anchor>) => void }) {
   const { readOnly } = useRoomContext();
   const [naming, setNaming] = useState(false);
   return (
     <>
-      <Choice label="kind" options={KINDS} value={KINDS.find((k) => k.value === anchor.kind)?.value} disabled={readOnly} onChoose={(kind) => onChange({ kind })} />
-      <Switch label="its bolt is in the pack" on={anchor.boltIncluded ?? false} disabled={readOnly} onChange={(boltIncluded) => onChange({ boltIncluded })} />
-      <Switch label="can be used again" on={anchor.reusable ?? false} disabled={readOnly} onChange={(reusable) => onChange({ reusable })} />
+      <Choice
+        label="kind"
+        options={KINDS}
+        value={KINDS.find((k) => k.value === anchor.kind)?.value}
+        disabled={readOnly}
+        onChoose={(kind) => onChange({ kind })}
+      />
+      <Switch
+        label="its bolt is in the pack"
+        on={anchor.boltIncluded ?? false}
+        disabled={readOnly}
+        onChange={(boltIncluded) => onChange({ boltIncluded })}
+      />
+      <Switch
+        label="can be used again"
+        on={anchor.reusable ?? false}
+        disabled={readOnly}
+        onChange={(reusable) => onChange({ reusable })}
+      />
       <View style={{ padding: 12, gap: 8 }}>
         <Action quiet label="name it" disabled={readOnly} onPress={() => setNaming(true)} />
         <Txt kind="small" soft>
           Enter the pack's ultimate rating for this board. A quarter of it is used. No rating, no answer.
         </Txt>
       </View>
-      {naming ? <NameDialog title="what is it called?" value={anchorTitle(anchor)} onClose={() => setNaming(false)} onTake={(name) => onChange({ name })} /> : null}
+      {naming ? (
+        <NameDialog
+          title="what is it called?"
+          value={anchorTitle(anchor)}
+          onClose={() => setNaming(false)}
+          onTake={(name) => onChange({ name })}
+        />
+      ) : null}
     </>
   );
-} // prettier-ignore
+}
 
 /** A number of one entry; the first change copies the crew's whole list into the room. */
-function entryField(crew: Parameters<typeof kitOf>[1], list: List, id: string, name: string, field: Pick<Field, 'label' | 'kind' | 'min' | 'max'> & { hint?: string; value: number | undefined; set?: (value: number, entry: object) => object }): Field {
+function entryField(
+  crew: Parameters<typeof kitOf>[1],
+  list: List,
+  id: string,
+  name: string,
+  field: Pick<Field, 'label' | 'kind' | 'min' | 'max'> & {
+    hint?: string;
+    value: number | undefined;
+    set?: (value: number, entry: object) => object;
+  },
+): Field {
   const { value, set, ...rest } = field;
   return {
     ...rest,
@@ -106,11 +210,17 @@ function entryField(crew: Parameters<typeof kitOf>[1], list: List, id: string, n
       value: kitOf(job, crew)[list].map((e) => (e.id === id ? (set ? set(v, e) : { ...e, [name]: v }) : e)),
     }),
   };
-} // prettier-ignore
+}
 
 function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
-  const of = (name: keyof Anchor & string, label: string, value: number | undefined, max: number, kind: Field['kind'] = 'length', hint?: string) =>
-    entryField(crew, 'anchors', a.id, name, { label, kind, value, min: 0.1, max, ...(hint ? { hint } : {}) });
+  const of = (
+    name: keyof Anchor & string,
+    label: string,
+    value: number | undefined,
+    max: number,
+    kind: Field['kind'] = 'length',
+    hint?: string,
+  ) => entryField(crew, 'anchors', a.id, name, { label, kind, value, min: 0.1, max, ...(hint ? { hint } : {}) });
   const grip = a.grip ?? { min: 1, max: 60 };
   return [
     of('tension', 'rating, straight out', a.tension, 100_000, 'force', 'ultimate, as the pack prints it'),
@@ -120,10 +230,24 @@ function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
     of('diameter', 'bolt', a.diameter, 30),
     of('head', 'head', a.head, 60),
     of('washer', 'washer under its head', a.washer, 10),
-    entryField(crew, 'anchors', a.id, 'grip.min', { label: 'grips from', kind: 'length', value: a.grip?.min, min: 0, max: 200, set: (v, e) => ({ ...e, grip: { ...grip, min: v } }) }),
-    entryField(crew, 'anchors', a.id, 'grip.max', { label: 'grips to', kind: 'length', value: a.grip?.max, min: 1, max: 300, set: (v, e) => ({ ...e, grip: { ...grip, max: v } }) }),
+    entryField(crew, 'anchors', a.id, 'grip.min', {
+      label: 'grips from',
+      kind: 'length',
+      value: a.grip?.min,
+      min: 0,
+      max: 200,
+      set: (v, e) => ({ ...e, grip: { ...grip, min: v } }),
+    }),
+    entryField(crew, 'anchors', a.id, 'grip.max', {
+      label: 'grips to',
+      kind: 'length',
+      value: a.grip?.max,
+      min: 1,
+      max: 300,
+      set: (v, e) => ({ ...e, grip: { ...grip, max: v } }),
+    }),
   ];
-} // prettier-ignore
+}
 
 function lagFields(crew: Parameters<typeof kitOf>[1], l: Lag): Field[] {
   const of = (name: keyof Lag & string, label: string, value: number | undefined, max: number) =>
@@ -138,5 +262,11 @@ function lagFields(crew: Parameters<typeof kitOf>[1], l: Lag): Field[] {
 }
 
 const bitFields = (crew: Parameters<typeof kitOf>[1], b: Bit): Field[] => [
-  entryField(crew, 'bits', b.id, 'diameter', { label: 'diameter', kind: 'length', value: b.diameter, min: 0.5, max: 60 }),
-]; // prettier-ignore
+  entryField(crew, 'bits', b.id, 'diameter', {
+    label: 'diameter',
+    kind: 'length',
+    value: b.diameter,
+    min: 0.5,
+    max: 60,
+  }),
+];

@@ -12,7 +12,7 @@ import { useRoomContext } from '../room/RoomContext';
 /** A picture, a shelf, a soundbar's bracket on the same wall: its mass, and what in the kit holds it. */
 export function LightPart() {
   const { job, plan } = useRoomContext();
-  const things = (job.room.objects ?? []).filter((o) => LIGHT_KINDS.includes(o.kind) && (o.wall ?? 'main') === 'main'); // prettier-ignore
+  const things = (job.room.objects ?? []).filter((o) => LIGHT_KINDS.includes(o.kind) && (o.wall ?? 'main') === 'main');
   return (
     <View testID="light">
       <View style={{ paddingHorizontal: 16, paddingVertical: 8 }}>
@@ -29,7 +29,7 @@ export function LightPart() {
   );
 }
 
-const LIGHT_KINDS: readonly Item['kind'][] = ['shelf', 'soundbar', 'other', 'mantel', 'cabinet', 'curtain']; // prettier-ignore
+const LIGHT_KINDS: readonly Item['kind'][] = ['shelf', 'soundbar', 'other', 'mantel', 'cabinet', 'curtain'];
 
 function ThingRow({ thing, light }: { thing: Item; light: Light | undefined }) {
   const { say } = useRoomContext();
@@ -74,20 +74,28 @@ function Chosen({ light }: { light: Light }) {
       ))}
     </View>
   );
-} // prettier-ignore
+}
 
 function fieldsOf(thing: Item): Field[] {
   const path = `room.objects.${thing.id}`;
   return [
     {
-      path: `${path}.mass`, label: 'mass, with what stands on it', kind: 'mass', min: 0.05, max: 500,
+      path: `${path}.mass`,
+      label: 'mass, with what stands on it',
+      kind: 'mass',
+      min: 0.05,
+      max: 500,
       ...(thing.mass === undefined ? {} : { value: thing.mass }),
       command: (v) => ({ do: 'put', path: `${path}.mass`, value: v }),
     },
     {
-      path: `${path}.fixings`, label: 'by how many fixings', kind: 'count', min: 1, max: 12,
+      path: `${path}.fixings`,
+      label: 'by how many fixings',
+      kind: 'count',
+      min: 1,
+      max: 12,
       ...(thing.fixings === undefined ? {} : { value: thing.fixings }),
       command: (v) => ({ do: 'put', path: `${path}.fixings`, value: Math.round(v) }),
     },
-  ]; // prettier-ignore
+  ];
 }

@@ -34,13 +34,20 @@ export function LoadPart() {
         <View
           key={f.hole}
           testID={`load-${f.hole}`}
-          style={{ paddingHorizontal: 16, paddingVertical: 4, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+          style={{
+            paddingHorizontal: 16,
+            paddingVertical: 4,
+            borderBottomWidth: 1,
+            borderBottomColor: palette.hairline,
+          }}
         >
           <View style={{ flexDirection: 'row', gap: 8 }}>
             <View style={{ flex: 1 }}>
               <Txt kind="bold">{holeList([f.hole])}</Txt>
             </View>
-            <Txt kind="small" soft>{governsText(f.governs)}</Txt>
+            <Txt kind="small" soft>
+              {governsText(f.governs)}
+            </Txt>
           </View>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
             <Figure label="of what it may" working={f.workings.utilisation} as="use" size={20} />
@@ -61,7 +68,7 @@ export function LoadPart() {
       ) : null}
     </View>
   );
-} // prettier-ignore
+}
 
 function CurveTable({ curve }: { curve: readonly { extension: number; utilisation: number }[] }) {
   const { say } = useRoomContext();
@@ -87,4 +94,4 @@ function CurveTable({ curve }: { curve: readonly { extension: number; utilisatio
       ))}
     </View>
   );
-} // prettier-ignore
+}

@@ -45,7 +45,17 @@ export function SchemePart() {
   );
 }
 
-function SchemeRow({ scheme, best, disabled, onChoose }: { scheme: SchemePlan; best: boolean; disabled: boolean; onChoose: () => void }) {
+function SchemeRow({
+  scheme,
+  best,
+  disabled,
+  onChoose,
+}: {
+  scheme: SchemePlan;
+  best: boolean;
+  disabled: boolean;
+  onChoose: () => void;
+}) {
   const { say } = useRoomContext();
   const palette = usePalette();
   const name = schemeName(scheme.kind);
@@ -60,18 +70,26 @@ function SchemeRow({ scheme, best, disabled, onChoose }: { scheme: SchemePlan; b
       style={{ ...chosenRow(palette, best), paddingHorizontal: 10, paddingVertical: 8 }}
     >
       <Txt kind="bold">{best ? `${name}: as planned` : `or: ${name.toLowerCase()}`}</Txt>
-      <Txt kind="small" soft>{schemePrice(scheme, say)}</Txt>
-      {scheme.stoppedBy && !best ? <Txt kind="small" color={palette.stop}>{stopWords(scheme.stoppedBy, say)}</Txt> : null}
+      <Txt kind="small" soft>
+        {schemePrice(scheme, say)}
+      </Txt>
+      {scheme.stoppedBy && !best ? (
+        <Txt kind="small" color={palette.stop}>
+          {stopWords(scheme.stoppedBy, say)}
+        </Txt>
+      ) : null}
     </Tap>
   );
-} // prettier-ignore
+}
 
 /** The reason in few words: the numbers stand in the price beside it. */
 function stopWords(code: string, say: Parameters<typeof findingText>[1]): string {
   if (code === 'load-too-great') return 'It would not hold.';
-  const plain = { code, level: 'stop', stage: 'holes', acknowledgeable: false, acknowledged: false } as const; // prettier-ignore
+  const plain = { code, level: 'stop', stage: 'holes', acknowledgeable: false, acknowledged: false } as const;
   const known = ['anchors-refused', 'arm-on-anchors-refused', 'studs-not-sought'];
-  return known.includes(code) ? findingText({ ...plain, values: {} }, say) : 'Not under this school, or nothing is rated for it.'; // prettier-ignore
+  return known.includes(code)
+    ? findingText({ ...plain, values: {} }, say)
+    : 'Not under this school, or nothing is rated for it.';
 }
 
 function ChangePart({ change }: { change: LeastChange }) {
@@ -95,4 +113,4 @@ function ChangePart({ change }: { change: LeastChange }) {
       {act ? <Action quiet label="do that" testID="do-change" disabled={readOnly} onPress={act} /> : null}
     </View>
   );
-} // prettier-ignore
+}

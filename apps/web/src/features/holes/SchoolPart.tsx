@@ -13,8 +13,7 @@ import { useRoomContext } from '../room/RoomContext';
 export function SchoolPart() {
   const { job, kit, dispatch, readOnly } = useRoomContext();
   const says = useMemo(() => fixingSchools(job, { kit }), [job, kit]);
-  const follow = (school: FixingSchool) =>
-    dispatch({ do: 'put', path: 'fixing.school', value: school });
+  const follow = (school: FixingSchool) => dispatch({ do: 'put', path: 'fixing.school', value: school });
   return (
     <View role="radiogroup" aria-label="schools of fastening" testID="fixing-schools">
       {says.map((s) => (
@@ -30,7 +29,17 @@ export function SchoolPart() {
   );
 }
 
-function SchoolRow({ says, chosen, disabled, onChoose }: { says: SchoolSays; chosen: boolean; disabled: boolean; onChoose: () => void }) {
+function SchoolRow({
+  says,
+  chosen,
+  disabled,
+  onChoose,
+}: {
+  says: SchoolSays;
+  chosen: boolean;
+  disabled: boolean;
+  onChoose: () => void;
+}) {
   const { say } = useRoomContext();
   const palette = usePalette();
   const { name, says: rule } = fixingSchool(says.school);
@@ -50,12 +59,18 @@ function SchoolRow({ says, chosen, disabled, onChoose }: { says: SchoolSays; cho
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-start' }}>
         <View style={{ flex: 1, gap: 2 }}>
           <Txt kind="bold">{name}</Txt>
-          <Txt kind="small" soft>{rule}</Txt>
+          <Txt kind="small" soft>
+            {rule}
+          </Txt>
           <Txt kind="small">{line}</Txt>
-          {stop ? <Txt kind="small" color={palette.stop}>{findingText(stop, say)}</Txt> : null}
+          {stop ? (
+            <Txt kind="small" color={palette.stop}>
+              {findingText(stop, say)}
+            </Txt>
+          ) : null}
         </View>
         <Verdict verdict={says.verdict} />
       </View>
     </Tap>
   );
-} // prettier-ignore
+}

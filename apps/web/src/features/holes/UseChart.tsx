@@ -18,7 +18,13 @@ export default function UseChart({ curve }: { curve: readonly { extension: numbe
     labels: curve.map((c, i) => (i % every === 0 ? say.length(c.extension) : '')),
     datasets: [
       { data: curve.map((c) => Math.ceil(c.utilisation * 100)), color: ink(palette.ink), strokeWidth: 2.5 },
-      { data: curve.map(() => 100), color: ink(palette.stop), strokeWidth: 2, withDots: false, strokeDashArray: [6, 4] },
+      {
+        data: curve.map(() => 100),
+        color: ink(palette.stop),
+        strokeWidth: 2,
+        withDots: false,
+        strokeDashArray: [6, 4],
+      },
     ],
   };
   return (
@@ -52,4 +58,4 @@ export default function UseChart({ curve }: { curve: readonly { extension: numbe
       ) : null}
     </View>
   );
-} // prettier-ignore
+}

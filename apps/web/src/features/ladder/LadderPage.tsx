@@ -23,7 +23,11 @@ import { useWakeLock } from './useWakeLock';
 
 /** At the wall: one mark at a time, readable from a step-ladder, one thumb. */
 export function LadderPage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{({ state, wide }) => <Ladder id={id} canUndo={state.history.undo.length > 0} wide={wide} />}</RoomFrame>; // prettier-ignore
+  return (
+    <RoomFrame id={id}>
+      {({ state, wide }) => <Ladder id={id} canUndo={state.history.undo.length > 0} wide={wide} />}
+    </RoomFrame>
+  );
 }
 
 function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boolean }) {
@@ -53,8 +57,12 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
         <IconTap icon="back" label="back to the holes" onPress={() => router.replace(`/room/${id}/holes`)} />
         <View style={{ flex: 1 }}>
-          <Txt kind="title" level={1} lines={1}>{headingOf(here)}</Txt>
-          <Txt kind="small" soft>{awake ? 'screen kept awake' : 'this device may let its screen sleep'}</Txt>
+          <Txt kind="title" level={1} lines={1}>
+            {headingOf(here)}
+          </Txt>
+          <Txt kind="small" soft>
+            {awake ? 'screen kept awake' : 'this device may let its screen sleep'}
+          </Txt>
         </View>
         {words && speech.can ? (
           <IconTap icon="speak" label="read it aloud" onPress={() => speech.say(spokenMark(words))} />
@@ -64,7 +72,9 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
       {stops.length > 0 && here.at !== 'finished' ? (
         <View style={{ padding: 12, borderTopWidth: 2, borderColor: palette.stop, gap: 4 }} testID="ladder-stop">
           <Verdict verdict="stop" />
-          {stops.slice(0, 2).map((f) => <Txt key={f.code}>{findingText(f, say)}</Txt>)}
+          {stops.slice(0, 2).map((f) => (
+            <Txt key={f.code}>{findingText(f, say)}</Txt>
+          ))}
         </View>
       ) : null}
       <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
@@ -82,13 +92,22 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
           <Body here={here} onLevel={level}>
             {hole && mark && words ? <MarkFace hole={hole} mark={mark} words={words} /> : null}
           </Body>
-          {hole ? <Ticks key={hole.id} hole={hole} readOnly={readOnly} held={held} onTick={(result, by) => dispatch(tick(job, hole, result, by))} onFelt={onFelt} /> : null}
+          {hole ? (
+            <Ticks
+              key={hole.id}
+              hole={hole}
+              readOnly={readOnly}
+              held={held}
+              onTick={(result, by) => dispatch(tick(job, hole, result, by))}
+              onFelt={onFelt}
+            />
+          ) : null}
         </View>
       </View>
       {felt ? <FeltSheet onClose={() => setFelt(false)} /> : null}
     </View>
   );
-} // prettier-ignore
+}
 
 function headingOf(here: LadderAt): string {
   switch (here.at) {
@@ -106,13 +125,20 @@ function headingOf(here: LadderAt): string {
 function Body({ here, onLevel, children }: { here: LadderAt; onLevel: (first: Hole) => void; children: ReactNode }) {
   const { id } = useRoomContext();
   if (here.at === 'mark')
-    return <ScrollView style={{ flex: 1 }} tabIndex={0}>{children}</ScrollView>;
+    return (
+      <ScrollView style={{ flex: 1 }} tabIndex={0}>
+        {children}
+      </ScrollView>
+    );
   return (
     <View style={{ flex: 1, padding: 20, gap: 16, justifyContent: 'center' }}>
       {here.at === 'level' ? (
         <>
           <Big>One bolt, snug, in the middle of its slot. Let the plate hang, and level on it.</Big>
-          <Txt>Turn the level end for end: if the bubble moves, the level is lying. Then mark the next hole at the top and bottom of its slot and drill between the marks.</Txt>
+          <Txt>
+            Turn the level end for end: if the bubble moves, the level is lying. Then mark the next hole at the top and
+            bottom of its slot and drill between the marks.
+          </Txt>
           <Action label="it is level" testID="levelled" onPress={() => onLevel(here.first)} />
           <Action quiet label="readings of the level" onPress={() => router.push(`/room/${id}/level`)} />
         </>
@@ -129,7 +155,7 @@ function Body({ here, onLevel, children }: { here: LadderAt; onLevel: (first: Ho
       )}
     </View>
   );
-} // prettier-ignore
+}
 
 const Big = ({ children }: { children: ReactNode }) => (
   <Txt style={{ ...font.bold, fontSize: 26, lineHeight: 34 }}>{children}</Txt>
@@ -137,7 +163,19 @@ const Big = ({ children }: { children: ReactNode }) => (
 
 type OnTick = (result: Drilled['result'], by?: { x: number; y: number }) => void;
 
-function Ticks({ hole, readOnly, held, onTick, onFelt }: { hole: Hole; readOnly: boolean; held: boolean; onTick: OnTick; onFelt: () => void }) {
+function Ticks({
+  hole,
+  readOnly,
+  held,
+  onTick,
+  onFelt,
+}: {
+  hole: Hole;
+  readOnly: boolean;
+  held: boolean;
+  onTick: OnTick;
+  onFelt: () => void;
+}) {
   const [open, setOpen] = useState<'moved' | 'more'>();
   const palette = usePalette();
   const [usual, ...rare] = otherResults(hole);
@@ -145,7 +183,9 @@ function Ticks({ hole, readOnly, held, onTick, onFelt }: { hole: Hole; readOnly:
     <Small key={r} label={resultName(r)} testID={`tick-${r}`} disabled={readOnly} onPress={press} />
   );
   return (
-    <View style={{ padding: 8, gap: 6, borderTopWidth: 2, borderTopColor: palette.ink, backgroundColor: palette.raised }}>
+    <View
+      style={{ padding: 8, gap: 6, borderTopWidth: 2, borderTopColor: palette.ink, backgroundColor: palette.raised }}
+    >
       <View style={{ flexDirection: 'row', gap: 6 }}>
         {small('drifted', () => setOpen('moved'))}
         {small(usual!, () => onTick(usual!))}
@@ -154,7 +194,12 @@ function Ticks({ hole, readOnly, held, onTick, onFelt }: { hole: Hole; readOnly:
         <Small label="something else" testID="tick-more" disabled={readOnly} onPress={() => setOpen('more')} />
         {small('felt-something', onFelt)}
       </View>
-      <Action label={resultName('good')} testID="tick-good" disabled={readOnly || held} onPress={() => onTick('good')} />
+      <Action
+        label={resultName('good')}
+        testID="tick-good"
+        disabled={readOnly || held}
+        onPress={() => onTick('good')}
+      />
       {open === 'more' ? (
         <BottomSheet title="what came of it?" onClose={() => setOpen(undefined)} testID="more-sheet">
           <View style={{ gap: 10 }}>
@@ -184,14 +229,9 @@ function Ticks({ hole, readOnly, held, onTick, onFelt }: { hole: Hole; readOnly:
       ) : null}
     </View>
   );
-} // prettier-ignore
+}
 
-const Small = (props: {
-  label: string;
-  testID: string;
-  disabled: boolean;
-  onPress: () => void;
-}) => (
+const Small = (props: { label: string; testID: string; disabled: boolean; onPress: () => void }) => (
   <View style={{ flex: 1 }}>
     <Action quiet {...props} />
   </View>

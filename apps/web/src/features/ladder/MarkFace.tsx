@@ -34,18 +34,31 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
               on the level line
             </Txt>
           ) : (
-            <BigFigure label={belowLine.value > 0 ? 'below the level line' : 'above the level line'} working={belowLine} big />
+            <BigFigure
+              label={belowLine.value > 0 ? 'below the level line' : 'above the level line'}
+              working={belowLine}
+              big
+            />
           )}
           {Math.abs(fromFirst.value) < LEVEL_MM ? (
             <Txt kind="title">straight below the first hole</Txt>
           ) : (
-            <BigFigure label="from the first hole" working={fromFirst} after={sideWord(fromFirst.value)} big={Math.abs(belowLine.value) < LEVEL_MM} />
+            <BigFigure
+              label="from the first hole"
+              working={fromFirst}
+              after={sideWord(fromFirst.value)}
+              big={Math.abs(belowLine.value) < LEVEL_MM}
+            />
           )}
         </>
       ) : (
         <BigFigure label="up from the floor" working={mark.workings.fromFloor} big />
       )}
-      <BigFigure label="off the centre line" working={mark.workings.fromCentre} after={sideWord(mark.workings.fromCentre.value)} />
+      <BigFigure
+        label="off the centre line"
+        working={mark.workings.fromCentre}
+        after={sideWord(mark.workings.fromCentre.value)}
+      />
       <View style={{ flexDirection: 'row', columnGap: 18, flexWrap: 'wrap' }}>
         <Fact label="bit" text={bitText(hole.bit, say)} />
         <Fact label="depth, to the flag" text={say.length(hole.depth)} />
@@ -56,20 +69,32 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
       ))}
     </View>
   );
-} // prettier-ignore
+}
 
-function BigFigure({ label, working, after, big }: { label: string; working: Working; after?: string | undefined; big?: boolean }) {
+function BigFigure({
+  label,
+  working,
+  after,
+  big,
+}: {
+  label: string;
+  working: Working;
+  after?: string | undefined;
+  big?: boolean;
+}) {
   const { tape } = useRoomContext();
   return (
     <View testID={`big-${label}`} {...data({ value: working.value })}>
-      <Txt kind="small" soft>{label}</Txt>
+      <Txt kind="small" soft>
+        {label}
+      </Txt>
       <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10 }}>
         <TapeValue mm={Math.abs(working.value)} tape={tape} size={big ? 54 : 34} />
         {after ? <Txt style={{ ...font.bold, fontSize: 26, lineHeight: 32 }}>{after}</Txt> : null}
       </View>
     </View>
   );
-} // prettier-ignore
+}
 
 const Fact = ({ label, text }: { label: string; text: string }) => (
   <View>

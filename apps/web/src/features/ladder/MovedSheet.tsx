@@ -12,7 +12,13 @@ import { useRoomContext } from '../room/RoomContext';
 const MOST_MM = 60;
 
 /** How far the hole is off its mark, in steps of the tape, with one thumb. */
-export function MovedSheet({ onClose, onTake }: { onClose: () => void; onTake: (by: { x: number; y: number }) => void }) {
+export function MovedSheet({
+  onClose,
+  onTake,
+}: {
+  onClose: () => void;
+  onTake: (by: { x: number; y: number }) => void;
+}) {
   const { say, job } = useRoomContext();
   const step = job.units === 'imperial' ? 25.4 / 16 : 1;
   const [steps, setSteps] = useState({ x: 0, y: 0 });
@@ -25,18 +31,49 @@ export function MovedSheet({ onClose, onTake }: { onClose: () => void; onTake: (
   return (
     <BottomSheet title="where is the hole now?" onClose={onClose} testID="moved-sheet">
       <View style={{ gap: 12 }}>
-        <Line label={`${words(by.x, 'to the right', 'to the left')}`} value={by.x} less="left" more="right" onNudge={(n) => nudge('x', n)} />
-        <Line label={`${words(by.y, 'higher', 'lower')}`} value={by.y} less="lower" more="higher" onNudge={(n) => nudge('y', n)} />
-        <Txt kind="small" soft>Measured from the mark. The rest is planned around it; a hole that nothing can use is left.</Txt>
-        <Action label="it is there" testID="moved-take" disabled={steps.x === 0 && steps.y === 0} onPress={() => onTake(by)} />
+        <Line
+          label={`${words(by.x, 'to the right', 'to the left')}`}
+          value={by.x}
+          less="left"
+          more="right"
+          onNudge={(n) => nudge('x', n)}
+        />
+        <Line
+          label={`${words(by.y, 'higher', 'lower')}`}
+          value={by.y}
+          less="lower"
+          more="higher"
+          onNudge={(n) => nudge('y', n)}
+        />
+        <Txt kind="small" soft>
+          Measured from the mark. The rest is planned around it; a hole that nothing can use is left.
+        </Txt>
+        <Action
+          label="it is there"
+          testID="moved-take"
+          disabled={steps.x === 0 && steps.y === 0}
+          onPress={() => onTake(by)}
+        />
       </View>
     </BottomSheet>
   );
-} // prettier-ignore
+}
 
 const BIG = 5;
 
-function Line({ label, value, less, more, onNudge }: { label: string; value: number; less: string; more: string; onNudge: (n: number) => void }) {
+function Line({
+  label,
+  value,
+  less,
+  more,
+  onNudge,
+}: {
+  label: string;
+  value: number;
+  less: string;
+  more: string;
+  onNudge: (n: number) => void;
+}) {
   const palette = usePalette();
   const key = (n: number, word: string) => (
     <Tap
@@ -59,4 +96,4 @@ function Line({ label, value, less, more, onNudge }: { label: string; value: num
       </View>
     </View>
   );
-} // prettier-ignore
+}

@@ -35,7 +35,7 @@ describe('the way up the ladder', () => {
       path: 'drilled.0',
       value: { hole: 'h1', y: hole.y - 6, into: 'stud', diameter: 7.94, at: '2026-01-02T03:04:05.000Z' },
     });
-  }); // prettier-ignore
+  });
   it('offers what a hole can turn out to be: never what it was sent for', () => {
     const hole = (into: Hole['into']) => ({ ...plan(guestRoom).holes![0]!, into });
     expect(otherResults(hole('board'))).toContain('stud');

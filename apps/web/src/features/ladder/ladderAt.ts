@@ -22,7 +22,13 @@ export function ladderAt(plan: Plan, levelled: string | undefined): LadderAt {
 }
 
 /** Keeps what came of a hole, and where it really is. */
-export function tick(job: Job, hole: Hole, result: Drilled['result'], moved = { x: 0, y: 0 }, at = new Date()): Command {
+export function tick(
+  job: Job,
+  hole: Hole,
+  result: Drilled['result'],
+  moved = { x: 0, y: 0 },
+  at = new Date(),
+): Command {
   const value: Drilled = {
     hole: hole.id,
     x: hole.x + moved.x,
@@ -33,7 +39,7 @@ export function tick(job: Job, hole: Hole, result: Drilled['result'], moved = { 
     at: at.toISOString(),
   };
   return { do: 'put', path: `drilled.${job.drilled?.length ?? 0}`, value };
-} // prettier-ignore
+}
 
 /** What may be said of a hole besides that it is good: what it was not, by what it was sent for. */
 export function otherResults(hole: Hole): Drilled['result'][] {

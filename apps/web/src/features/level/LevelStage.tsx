@@ -119,8 +119,7 @@ function fieldsFor(draft: Draft, job: Job): Field[] {
       alwaysMm: true,
       min: 0,
       max: 100,
-      command: (gap) =>
-        add({ ...base, instrument: 'spirit', length: SPIRIT_LENGTH_MM, gap, high: draft.high }),
+      command: (gap) => add({ ...base, instrument: 'spirit', length: SPIRIT_LENGTH_MM, gap, high: draft.high }),
     },
   ];
 }
@@ -157,9 +156,7 @@ function Corrections() {
             <Txt kind="bold">{`raise the ${c.where} end`}</Txt>
             <Txt kind="small" soft>{`${KIND_WORDS[c.kind]}${limitWords(c)}`}</Txt>
           </View>
-          {c.working ? (
-            <Figure label="by" working={c.working} as={c.kind === 'roll' ? 'tape' : 'small'} />
-          ) : null}
+          {c.working ? <Figure label="by" working={c.working} as={c.kind === 'roll' ? 'tape' : 'small'} /> : null}
         </View>
       ))}
     </>

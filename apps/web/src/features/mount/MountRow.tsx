@@ -65,12 +65,7 @@ export function MountRow({ ranked, chosen, compared, onChoose, onCompare, say }:
       {open ? (
         <>
           <Reasons ranked={ranked} say={say} />
-          <Switch
-            label={`compare ${ranked.name}`}
-            testID={`compare-${ranked.id}`}
-            on={compared}
-            onChange={onCompare}
-          />
+          <Switch label={`compare ${ranked.name}`} testID={`compare-${ranked.id}`} on={compared} onChange={onCompare} />
         </>
       ) : null}
     </View>
@@ -95,9 +90,7 @@ function Reasons({ ranked, say }: { ranked: Ranked; say: Say }) {
           <VerdictShape verdict={r.ok ? 'go' : r.level === 'stop' ? 'stop' : 'caution'} />
           <Txt kind="small">
             {fitText(r, say)}
-            {ranked.nearest?.rule === r.rule && sorted.filter((o) => !o.ok).length > 1
-              ? ' (nearest to passing)'
-              : ''}
+            {ranked.nearest?.rule === r.rule && sorted.filter((o) => !o.ok).length > 1 ? ' (nearest to passing)' : ''}
           </Txt>
         </View>
       ))}

@@ -41,7 +41,7 @@ export function MountStage() {
   const [compared, setCompared] = useState<readonly string[]>([]);
   const [comparing, setComparing] = useState(false);
   const types = type === 'all' ? [] : [type];
-  const { page, progress, cancel } = useRanking(job, { text, types, fitting, from: 0, count }, revision); // prettier-ignore
+  const { page, progress, cancel } = useRanking(job, { text, types, fitting, from: 0, count }, revision);
   const choose = async (mountId: string) => {
     const mount = await catalogueWorker().find(mountId);
     if (mount && !readOnly) dispatch(chooseMount(mount));
@@ -49,24 +49,17 @@ export function MountStage() {
   const mark = (mountId: string) =>
     setCompared((all) =>
       all.includes(mountId) ? all.filter((m) => m !== mountId) : [...all, mountId].slice(-MOST_COMPARED),
-    ); // prettier-ignore
+    );
   if (!page) return <Waiting noServer={noServer && !known} progress={progress} />;
   return (
     <View>
       <FoldedFindings stage="mount" />
       {plan.advice ? <AdviceLine advice={plan.advice} /> : null}
       {job.mount ? <Picked name={job.mount.name} /> : null}
-      {progress === undefined ? null : (
-        <ProgressBar share={progress} label="judging the mounts" onCancel={cancel} />
-      )}
+      {progress === undefined ? null : <ProgressBar share={progress} label="judging the mounts" onCancel={cancel} />}
       {compared.length > 1 ? (
         <View style={{ padding: 10 }}>
-          <Action
-            quiet
-            testID="compare"
-            label={`compare ${compared.length}`}
-            onPress={() => setComparing(true)}
-          />
+          <Action quiet testID="compare" label={`compare ${compared.length}`} onPress={() => setComparing(true)} />
         </View>
       ) : null}
       <View role="radiogroup" aria-label="mounts, best first">
@@ -84,19 +77,9 @@ export function MountStage() {
       </View>
       <Shown page={page} onMore={() => setCount(count + PAGE)} />
       <Fold name="look for one" start={page.of > PAGE}>
-        <SearchField
-          value={text}
-          onChange={setText}
-          label="part of its name"
-          testID="mount-search"
-        />
+        <SearchField value={text} onChange={setText} label="part of its name" testID="mount-search" />
         <Choice label="type" options={TYPES} value={type} onChoose={setType} />
-        <Switch
-          label="only those that nothing stops"
-          testID="only-fitting"
-          on={fitting}
-          onChange={setFitting}
-        />
+        <Switch label="only those that nothing stops" testID="only-fitting" on={fitting} onChange={setFitting} />
       </Fold>
       <View style={{ padding: 12, gap: 8 }}>
         <Action
@@ -105,19 +88,10 @@ export function MountStage() {
           label="one that is not here: from its label"
           onPress={() => router.push(`/catalogue/new?room=${id}`)}
         />
-        <Action
-          quiet
-          testID="to-catalogue"
-          label="the catalogue"
-          onPress={() => router.push('/catalogue')}
-        />
+        <Action quiet testID="to-catalogue" label="the catalogue" onPress={() => router.push('/catalogue')} />
       </View>
       {comparing ? (
-        <CompareSheet
-          ids={compared}
-          onClose={() => setComparing(false)}
-          onChoose={(m) => void choose(m)}
-        />
+        <CompareSheet ids={compared} onClose={() => setComparing(false)} onChoose={(m) => void choose(m)} />
       ) : null}
     </View>
   );
@@ -153,7 +127,7 @@ function Shown({
       </Txt>
       {shown < page.total ? <Action quiet testID="more-mounts" label="more" onPress={onMore} /> : null}
     </View>
-  ); // prettier-ignore
+  );
 }
 
 /** What the seats ask for, with the angles that led to it. */
@@ -164,15 +138,24 @@ function AdviceLine({ advice }: { advice: Advice }) {
   return (
     <View
       testID="advice"
-      style={{ padding: 12, paddingLeft: 16, gap: 4, borderBottomWidth: 1, borderBottomColor: palette.hairline, backgroundColor: palette.sheet }}
+      style={{
+        padding: 12,
+        paddingLeft: 16,
+        gap: 4,
+        borderBottomWidth: 1,
+        borderBottomColor: palette.hairline,
+        backgroundColor: palette.sheet,
+      }}
     >
       <Txt>{adviceText(advice, say)}</Txt>
       <View style={{ flexDirection: 'row', gap: 16 }}>
-        {across ? <Figure label="widest seat" working={across} size={16} after={across.value < 0 ? 'left' : 'right'} /> : null}
+        {across ? (
+          <Figure label="widest seat" working={across} size={16} after={across.value < 0 ? 'left' : 'right'} />
+        ) : null}
         {tilt ? <Figure label="tilt needed" working={tilt} size={16} /> : null}
       </View>
     </View>
-  ); // prettier-ignore
+  );
 }
 
 function Picked({ name }: { name: string }) {

@@ -19,7 +19,15 @@ const SEEN: readonly { value: Look['found']; name: string }[] = [
 ];
 
 /** What the camera shows, drawn; what it is the hand has to say, thing by thing. */
-export function CameraSheet({ view, at, onClose }: { view: CameraView; at: { x: number; y: number }; onClose: () => void }) {
+export function CameraSheet({
+  view,
+  at,
+  onClose,
+}: {
+  view: CameraView;
+  at: { x: number; y: number };
+  onClose: () => void;
+}) {
   const { job, say, dispatch } = useRoomContext();
   const scene = useMemo(() => bayScene(view, at), [view, at]);
   const [which, setWhich] = useState('0');
@@ -37,11 +45,29 @@ export function CameraSheet({ view, at, onClose }: { view: CameraView; at: { x: 
   return (
     <BottomSheet title="Camera" onClose={onClose} testID="camera-sheet">
       <View style={{ height: 260 }}>
-        <Drawing scene={scene} box={scene.bounds} units={job.units} label="the bay, as the camera shows it" testID="bay" cornerPx={0} />
+        <Drawing
+          scene={scene}
+          box={scene.bounds}
+          units={job.units}
+          label="the bay, as the camera shows it"
+          testID="bay"
+          cornerPx={0}
+        />
       </View>
-      <Txt kind="small" soft>{`From ${say.length(view.bottom)} to ${say.length(view.top)} up, between the two studs.`}</Txt>
+      <Txt
+        kind="small"
+        soft
+      >{`From ${say.length(view.bottom)} to ${say.length(view.top)} up, between the two studs.`}</Txt>
       {runs.length > 1 ? (
-        <Choice label="this is about" options={runs.map((r, i) => ({ value: String(i), name: `what is ${r.way === 'vertical' ? 'upright' : 'level'} at ${say.length(r.at)}` }))} value={which} onChoose={setWhich} />
+        <Choice
+          label="this is about"
+          options={runs.map((r, i) => ({
+            value: String(i),
+            name: `what is ${r.way === 'vertical' ? 'upright' : 'level'} at ${say.length(r.at)}`,
+          }))}
+          value={which}
+          onChoose={setWhich}
+        />
       ) : null}
       <Choice label="seen" options={SEEN} value={found} onChoose={setFound} />
       <View style={{ paddingTop: 10 }}>
@@ -49,7 +75,7 @@ export function CameraSheet({ view, at, onClose }: { view: CameraView; at: { x: 
       </View>
     </BottomSheet>
   );
-} // prettier-ignore
+}
 
 /** Where the thing is that was seen, and which way it runs. */
 function placeOf(run: Run | undefined, at: { x: number; y: number }) {

@@ -34,7 +34,11 @@ export function DrillBar({ practice, drilling, setDrilling, onChange }: BarProps
     const random = seeded(practice.errors + 1);
     const drilled = holes.map((h) => ({ x: h.x + random.normal(DRILL_SD_MM), y: h.y + random.normal(DRILL_SD_MM) }));
     setShare(0);
-    const advised = await wallWorker().advisedPokes({ ...job, evidence: [], scans: [], looks: [] }, practice.wall, proxy((n: number) => setShare(n / MOST_STEPS)));
+    const advised = await wallWorker().advisedPokes(
+      { ...job, evidence: [], scans: [], looks: [] },
+      practice.wall,
+      proxy((n: number) => setShare(n / MOST_STEPS)),
+    );
     const log = { ...practice.log, holes: drilled };
     const score = practiceScore(practice.wall, job, log, advised);
     const { seed, room, tools } = practice;
@@ -43,19 +47,31 @@ export function DrillBar({ practice, drilling, setDrilling, onChange }: BarProps
     onChange({ log, score });
   };
   return (
-    <View testID="drill-bar" style={{ padding: 6, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}>
+    <View
+      testID="drill-bar"
+      style={{ padding: 6, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}
+    >
       {holes.length === 0 ? (
         <Txt kind="small">{lacks ? findingText(lacks, say) : 'No holes yet: find the studs first.'}</Txt>
       ) : null}
-      <Action label={holes.length > 0 ? `Drill the ${holes.length} holes` : 'Drill the holes'} testID="to-drill" disabled={holes.length === 0} onPress={() => setDrilling(true)} />
+      <Action
+        label={holes.length > 0 ? `Drill the ${holes.length} holes` : 'Drill the holes'}
+        testID="to-drill"
+        disabled={holes.length === 0}
+        onPress={() => setDrilling(true)}
+      />
       {drilling ? (
         <BottomSheet title="Drill these holes?" onClose={() => setDrilling(false)} testID="drill-sheet">
           <HoleCertainty />
           <View style={{ paddingTop: 12, gap: 8 }}>
-            {share === undefined ? <Action label="drill them" testID="drill-all" onPress={() => void drill()} /> : <ProgressBar share={share} label="seeing what the advice would have taken" />}
+            {share === undefined ? (
+              <Action label="drill them" testID="drill-all" onPress={() => void drill()} />
+            ) : (
+              <ProgressBar share={share} label="seeing what the advice would have taken" />
+            )}
           </View>
         </BottomSheet>
       ) : null}
     </View>
   );
-} // prettier-ignore
+}

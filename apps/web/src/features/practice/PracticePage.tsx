@@ -24,15 +24,22 @@ export function PracticePage() {
   const inHand = practice !== undefined && practice !== 'loading' ? practice : undefined;
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
-      <View style={{ flexDirection: 'row', alignItems: 'center', borderBottomWidth: 1, borderBottomColor: palette.hairline }}>
+      <View
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          borderBottomWidth: 1,
+          borderBottomColor: palette.hairline,
+        }}
+      >
         <IconTap icon="back" label="all rooms" onPress={() => router.replace('/')} />
         <View style={{ flex: 1 }}>
-          <Txt kind="title" level={1}>Practice wall</Txt>
+          <Txt kind="title" level={1}>
+            Practice wall
+          </Txt>
           {inHand ? <Txt kind="small" soft>{`wall ${inHand.seed} · ${inHand.job.title}`}</Txt> : null}
         </View>
-        {inHand ? (
-          <IconTap icon="trash" label="leave this wall" onPress={() => change(undefined)} />
-        ) : null}
+        {inHand ? <IconTap icon="trash" label="leave this wall" onPress={() => change(undefined)} /> : null}
       </View>
       {practice === 'loading' ? null : !inHand ? (
         <PracticeSetup onStart={change} />
@@ -43,4 +50,4 @@ export function PracticePage() {
       )}
     </View>
   );
-} // prettier-ignore
+}

@@ -27,14 +27,17 @@ export function PracticeRun({ practice, onChange }: { practice: Practice; onChan
   const now = useRef(practice);
   now.current = practice;
   const plan = useMemo(() => makePlan(practice.job), [practice.job]);
-  const dispatch = useCallback((command: Command) => {
-    const checked = checkFile(jobSchema, applyCommand(now.current.job, command).job);
-    if (!checked.ok) return checked.faults;
-    const next = { ...now.current, job: checked.value as Job };
-    now.current = next;
-    onChange(next);
-    return [];
-  }, [onChange]);
+  const dispatch = useCallback(
+    (command: Command) => {
+      const checked = checkFile(jobSchema, applyCommand(now.current.job, command).job);
+      if (!checked.ok) return checked.faults;
+      const next = { ...now.current, job: checked.value as Job };
+      now.current = next;
+      onChange(next);
+      return [];
+    },
+    [onChange],
+  );
   // what was changed a moment ago is in what is changed next, drawn or not
   const change = useCallback(
     (part: Partial<Practice>) => {
@@ -73,7 +76,7 @@ export function PracticeRun({ practice, onChange }: { practice: Practice; onChan
       </WorkingProvider>
     </RoomContextProvider>
   );
-} // prettier-ignore
+}
 
 /** Where a cable is in the way the whole set goes up or down. */
 function moveFields(job: Job): Field[] {
@@ -119,10 +122,12 @@ function RunLayout({ practice, onChange }: RunProps) {
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
       <View style={{ flex: wide ? 1 : 0.44, minHeight: 220 }}>{canvas}</View>
-      <View style={wide ? { width: 420, borderLeftWidth: 2, borderLeftColor: palette.ink } : { flex: 0.56, minHeight: 0 }}>
+      <View
+        style={wide ? { width: 420, borderLeftWidth: 2, borderLeftColor: palette.ink } : { flex: 0.56, minHeight: 0 }}
+      >
         {pad.opened ? <TapePad /> : panel}
       </View>
       <WorkingSheet />
     </View>
   );
-} // prettier-ignore
+}

@@ -16,23 +16,46 @@ const RUNS: Record<string, string> = {
 const BY = { poke: 'with a poke', hole: 'with a lag', look: "with the camera's hole" } as const;
 
 /** What was really in the wall, where the holes went, and what it is worth. */
-export function PracticeScoreCard({ practice, score, onAgain }: { practice: Practice; score: PracticeScore; onAgain: () => void }) {
+export function PracticeScoreCard({
+  practice,
+  score,
+  onAgain,
+}: {
+  practice: Practice;
+  score: PracticeScore;
+  onAgain: () => void;
+}) {
   const [best, setBest] = useState<BestScore[]>([]);
   useEffect(() => void bestScores().then(setBest), []);
   const scene = useMemo(() => hiddenScene(practice.wall, practice.log), [practice]);
   return (
-    <ScrollView tabIndex={0} testID="practice-score" contentContainerStyle={{ width: '100%', maxWidth: 760, alignSelf: 'center', paddingBottom: 24 }}>
+    <ScrollView
+      tabIndex={0}
+      testID="practice-score"
+      contentContainerStyle={{ width: '100%', maxWidth: 760, alignSelf: 'center', paddingBottom: 24 }}
+    >
       <View style={{ height: 280 }}>
-        <Drawing scene={scene} box={scene.bounds} units={practice.job.units} label="what is behind the wall, and the holes" testID="hidden" cornerPx={0} />
+        <Drawing
+          scene={scene}
+          box={scene.bounds}
+          units={practice.job.units}
+          label="what is behind the wall, and the holes"
+          testID="hidden"
+          cornerPx={0}
+        />
       </View>
       <View style={{ padding: 16, gap: 6 }}>
         <Txt kind="title" level={2}>{`${score.points} of 100`}</Txt>
         <Txt>{`${score.landed} of ${score.holes} holes all in wood.`}</Txt>
-        {score.met.length === 0 ? <Txt>Nothing met in the wall.</Txt> : score.met.map((m, i) => <Txt key={i}>{`Met ${RUNS[m.what] ?? m.what} ${BY[m.by]}.`}</Txt>)}
+        {score.met.length === 0 ? (
+          <Txt>Nothing met in the wall.</Txt>
+        ) : (
+          score.met.map((m, i) => <Txt key={i}>{`Met ${RUNS[m.what] ?? m.what} ${BY[m.by]}.`}</Txt>)
+        )}
         <Txt>{`${score.pokes} pokes; following the advice took ${score.advised}.`}</Txt>
         <Action label="another wall" icon="next" testID="practice-again" onPress={onAgain} />
       </View>
       <BestScores scores={best} />
     </ScrollView>
   );
-} // prettier-ignore
+}

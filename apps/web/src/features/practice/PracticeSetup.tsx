@@ -38,22 +38,55 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
     setBuilding(true);
     const job = untouched(chosen.job);
     const wall = await wallWorker().practiceWall(job, seed);
-    onStart({ seed, room: chosen.id, tools, wall, job, log: { pokes: [], looks: [], holes: [] }, errors: Number(asked.errors) || Date.now() % 2 ** 31 });
+    onStart({
+      seed,
+      room: chosen.id,
+      tools,
+      wall,
+      job,
+      log: { pokes: [], looks: [], holes: [] },
+      errors: Number(asked.errors) || Date.now() % 2 ** 31,
+    });
   };
   return (
-    <ScrollView tabIndex={0} contentContainerStyle={{ width: '100%', maxWidth: 560, alignSelf: 'center', paddingBottom: 24 }}>
+    <ScrollView
+      tabIndex={0}
+      contentContainerStyle={{ width: '100%', maxWidth: 560, alignSelf: 'center', paddingBottom: 24 }}
+    >
       <View style={{ padding: 16 }}>
-        <Txt>A wall that nobody has seen into, and the instruments to find its studs. Land every hole in wood, meet no cable, poke no more than it takes.</Txt>
+        <Txt>
+          A wall that nobody has seen into, and the instruments to find its studs. Land every hole in wood, meet no
+          cable, poke no more than it takes.
+        </Txt>
       </View>
       {fit.length === 0 ? (
-        <View style={{ padding: 16 }}><Txt soft>Practice needs a room with a stud wall and a mount whose plate is measured. Make one first.</Txt></View>
+        <View style={{ padding: 16 }}>
+          <Txt soft>Practice needs a room with a stud wall and a mount whose plate is measured. Make one first.</Txt>
+        </View>
       ) : (
-        <Choice label="room" options={fit.map((r) => ({ value: r.id, name: r.job.title }))} value={chosen?.id} onChoose={setRoom} />
+        <Choice
+          label="room"
+          options={fit.map((r) => ({ value: r.id, name: r.job.title }))}
+          value={chosen?.id}
+          onChoose={setRoom}
+        />
       )}
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 16, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: palette.hairline }}>
+      <View
+        style={{
+          flexDirection: 'row',
+          alignItems: 'center',
+          gap: 10,
+          paddingHorizontal: 16,
+          paddingVertical: 8,
+          borderBottomWidth: 1,
+          borderBottomColor: palette.hairline,
+        }}
+      >
         <View style={{ flex: 1 }}>
           <Txt kind="bold">{`wall ${seed}`}</Txt>
-          <Txt kind="small" soft>the same number, the same wall</Txt>
+          <Txt kind="small" soft>
+            the same number, the same wall
+          </Txt>
         </View>
         <Action quiet label="–" testID="seed-less" disabled={seed <= 1} onPress={() => setSeed(seed - 1)} />
         <Action quiet label="+" testID="seed-more" onPress={() => setSeed(seed + 1)} />
@@ -69,28 +102,50 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
         />
       ))}
       <View style={{ padding: 10 }}>
-        <Action label={building ? 'building the wall…' : 'Start'} icon="next" testID="practice-start" disabled={building || !chosen || tools.length === 0} onPress={() => void start()} />
+        <Action
+          label={building ? 'building the wall…' : 'Start'}
+          icon="next"
+          testID="practice-start"
+          disabled={building || !chosen || tools.length === 0}
+          onPress={() => void start()}
+        />
       </View>
       <BestScores scores={best} />
     </ScrollView>
   );
-} // prettier-ignore
+}
 
 export function BestScores({ scores }: { scores: readonly BestScore[] }) {
   const palette = usePalette();
   if (scores.length === 0) return null;
   return (
     <View testID="best-scores">
-      <View style={{ paddingHorizontal: 16, paddingTop: 8 }}><Txt kind="bold" level={2}>best so far</Txt></View>
+      <View style={{ paddingHorizontal: 16, paddingTop: 8 }}>
+        <Txt kind="bold" level={2}>
+          best so far
+        </Txt>
+      </View>
       {scores.map((s, i) => (
-        <View key={i} style={{ flexDirection: 'row', paddingHorizontal: 16, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: palette.hairline }}>
+        <View
+          key={i}
+          style={{
+            flexDirection: 'row',
+            paddingHorizontal: 16,
+            paddingVertical: 8,
+            borderBottomWidth: 1,
+            borderBottomColor: palette.hairline,
+          }}
+        >
           <View style={{ flex: 1 }}>
             <Txt>{`wall ${s.seed} · ${s.title}`}</Txt>
-            <Txt kind="small" soft>{`${s.tools.length} of ${TOOLS.length} instruments, ${new Date(s.at).toLocaleDateString('en-GB')}`}</Txt>
+            <Txt
+              kind="small"
+              soft
+            >{`${s.tools.length} of ${TOOLS.length} instruments, ${new Date(s.at).toLocaleDateString('en-GB')}`}</Txt>
           </View>
           <Txt kind="figure">{String(s.points)}</Txt>
         </View>
       ))}
     </View>
   );
-} // prettier-ignore
+}

@@ -43,27 +43,36 @@ export function ToolPart({ practice, onChange }: ToolProps) {
   };
   return (
     <View testID="tools">
-      <Choice label="in hand" options={practice.tools.map((t) => ({ value: t, name: NAMES[t] }))} value={tool?.kind} onChoose={pick} />
+      <Choice
+        label="in hand"
+        options={practice.tools.map((t) => ({ value: t, name: NAMES[t] }))}
+        value={tool?.kind}
+        onChoose={pick}
+      />
       {tool ? (
         <InHand tool={tool} practice={practice} onChange={onChange} />
       ) : (
-        <View style={{ padding: 16 }}><Txt soft>Take an instrument, then slide it along the wall above. Arrow keys slide it too.</Txt></View>
+        <View style={{ padding: 16 }}>
+          <Txt soft>Take an instrument, then slide it along the wall above. Arrow keys slide it too.</Txt>
+        </View>
       )}
     </View>
   );
-} // prettier-ignore
+}
 
 function InHand({ tool, practice, onChange }: { tool: Tool; practice: Practice; onChange: ToolProps['onChange'] }) {
   if (tool.kind === 'drill') return <PokeHere tool={tool} practice={practice} onChange={onChange} />;
   if (tool.kind === 'camera') return <LookHere tool={tool} practice={practice} onChange={onChange} />;
   return <FinderHere tool={tool} kind={tool.kind} />;
-} // prettier-ignore
+}
 
 function FinderHere({ tool, kind }: { tool: Tool; kind: FinderKind }) {
   const { job, say, dispatch } = useRoomContext();
   const palette = usePalette();
   const logged = (m: PassMark) => (job.evidence ?? []).some((e) => Math.abs(e.x - m.x) < 0.02);
-  const offered = passMarksOf(tool).filter((m) => !logged(m)).slice(-OFFERED);
+  const offered = passMarksOf(tool)
+    .filter((m) => !logged(m))
+    .slice(-OFFERED);
   return (
     <View style={{ paddingHorizontal: 10, gap: 6, paddingBottom: 8 }}>
       <Txt kind="small">
@@ -76,7 +85,12 @@ function FinderHere({ tool, kind }: { tool: Tool; kind: FinderKind }) {
             label={`mark ${markName[m.kind]} at ${say.length(m.x)}`}
             testID={`here-${m.kind}`}
             onPress={() => void dispatch(logMark(job, m.kind, m.x, m.y))}
-            style={{ paddingHorizontal: 12, backgroundColor: palette.tape, borderWidth: 1, borderColor: palette.tapeEdge }}
+            style={{
+              paddingHorizontal: 12,
+              backgroundColor: palette.tape,
+              borderWidth: 1,
+              borderColor: palette.tapeEdge,
+            }}
           >
             <Txt kind="bold" color={palette.onTape}>{`${markName[m.kind]} ${say.length(m.x)}`}</Txt>
           </Tap>
@@ -85,7 +99,7 @@ function FinderHere({ tool, kind }: { tool: Tool; kind: FinderKind }) {
       </View>
     </View>
   );
-} // prettier-ignore
+}
 
 /** A pass shorter than this says nothing about a stud, mm. */
 const LEAST_PASS_MM = 100;
@@ -96,9 +110,14 @@ function ScanLogged({ tool, kind }: { tool: Tool; kind: 'edge' | 'centre' | 'mag
   const { from, to } = tool.swept ?? { from: 0, to: 0 };
   if (to - from < LEAST_PASS_MM) return null;
   return (
-    <Action quiet label="that pass is done" testID="pass-done" onPress={() => void dispatch(logScan(job, { instrument: kind, from, to, y: tool.y }))} />
+    <Action
+      quiet
+      label="that pass is done"
+      testID="pass-done"
+      onPress={() => void dispatch(logScan(job, { instrument: kind, from, to, y: tool.y }))}
+    />
   );
-} // prettier-ignore
+}
 
 function PokeHere({ tool, practice, onChange }: { tool: Tool; practice: Practice; onChange: ToolProps['onChange'] }) {
   const { job, dispatch, say } = useRoomContext();
@@ -116,7 +135,7 @@ function PokeHere({ tool, practice, onChange }: { tool: Tool; practice: Practice
       {felt ? <FeltSheet onClose={() => setFelt(false)} /> : null}
     </View>
   );
-} // prettier-ignore
+}
 
 function LookHere({ tool, practice, onChange }: { tool: Tool; practice: Practice; onChange: ToolProps['onChange'] }) {
   const { say } = useRoomContext();
@@ -129,8 +148,12 @@ function LookHere({ tool, practice, onChange }: { tool: Tool; practice: Practice
     <View style={{ paddingHorizontal: 10, paddingBottom: 8, gap: 6 }}>
       <Txt kind="small">{`A 5/16 in hole through the board, worked wider, at ${say.length(tool.x)}, ${say.length(tool.y)} up.`}</Txt>
       <Action quiet label="look in here" testID="look-here" onPress={look} />
-      {view === 'stud' ? <Txt>There is wood right behind the board: no bay to look into. Go 3 in beside it.</Txt> : null}
-      {view && view !== 'stud' ? <CameraSheet view={view} at={{ x: tool.x, y: tool.y }} onClose={() => setView(undefined)} /> : null}
+      {view === 'stud' ? (
+        <Txt>There is wood right behind the board: no bay to look into. Go 3 in beside it.</Txt>
+      ) : null}
+      {view && view !== 'stud' ? (
+        <CameraSheet view={view} at={{ x: tool.x, y: tool.y }} onClose={() => setView(undefined)} />
+      ) : null}
     </View>
   );
-} // prettier-ignore
+}

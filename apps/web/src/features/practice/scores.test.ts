@@ -17,11 +17,7 @@ describe('best scores', () => {
     expect(withScore(kept, score(60))).toEqual(kept);
   });
   it('another wall, room or bag is another score; best first', () => {
-    const all = [
-      score(50, { seed: 8 }),
-      score(90, { room: 'attic-snug' }),
-      score(60, { tools: ['edge'] }),
-    ];
+    const all = [score(50, { seed: 8 }), score(90, { room: 'attic-snug' }), score(60, { tools: ['edge'] })];
     expect(all.reduce(withScore, [] as BestScore[]).map((s) => s.points)).toEqual([90, 60, 50]);
   });
   it('keeps twenty', () => {

@@ -20,4 +20,4 @@ export function withScore(scores: readonly BestScore[], score: BestScore): BestS
   const before = scores.find(same);
   const kept = before && before.points >= score.points ? before : score;
   return [...scores.filter((s) => !same(s)), kept].sort((a, b) => b.points - a.points).slice(0, KEPT);
-} // prettier-ignore
+}

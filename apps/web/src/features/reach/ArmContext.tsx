@@ -1,12 +1,4 @@
-import {
-  createContext,
-  useContext,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { nearestPose, posed, reachModelOf, wayTo, type Moved, type ReachModel } from '@steddo/core';
 import type { FloorMap, Swung } from '@steddo/drawing';
 import { useRoomContext } from '../room/RoomContext';

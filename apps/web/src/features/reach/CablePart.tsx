@@ -15,8 +15,7 @@ export function CablePart({ reach }: { reach: ReachPlan }) {
         <Figure key={l.id} label={`${l.what} lead, outlet to set`} working={l.working} size={18} />
       ))}
       <Txt kind="small" soft>
-        Leave the slack before the set is lifted, and tie nothing down that has to move. No mains
-        flex inside the wall.
+        Leave the slack before the set is lifted, and tie nothing down that has to move. No mains flex inside the wall.
       </Txt>
     </View>
   );

@@ -55,9 +55,7 @@ export function CoveragePart() {
         on={on}
         onChange={(next) => (next ? setOn(true) : stop())}
       />
-      {share === undefined ? null : (
-        <ProgressBar share={share} label="mapping the floor" onCancel={stop} />
-      )}
+      {share === undefined ? null : <ProgressBar share={share} label="mapping the floor" onCancel={stop} />}
       {map ? <Legend /> : null}
     </View>
   );
@@ -71,10 +69,7 @@ function Legend() {
     { id: 'poor', text: `over ${MAP_FAIR_DEG}°`, fill: 'url(#legend-poor)', opacity: 1 },
   ];
   return (
-    <View
-      testID="coverage-legend"
-      style={{ flexDirection: 'row', gap: 14, paddingHorizontal: 16, paddingVertical: 8 }}
-    >
+    <View testID="coverage-legend" style={{ flexDirection: 'row', gap: 14, paddingHorizontal: 16, paddingVertical: 8 }}>
       {items.map(({ id, text, fill, opacity }) => (
         <View key={id} style={{ flexDirection: 'row', gap: 6, alignItems: 'center' }}>
           <svg width={22} height={16} aria-hidden="true">

@@ -16,11 +16,7 @@ const FOLDS = [
 export function FoldPart({ folds }: { folds: readonly FoldOf[] }) {
   const { job, plan, dispatch, readOnly } = useRoomContext();
   const choose = (fold: 'free' | 'left' | 'right') =>
-    dispatch(
-      fold === 'free'
-        ? { do: 'drop', path: 'choices.fold' }
-        : { do: 'put', path: 'choices.fold', value: fold },
-    );
+    dispatch(fold === 'free' ? { do: 'drop', path: 'choices.fold' } : { do: 'put', path: 'choices.fold', value: fold });
   const known = (plan.studs ?? []).length > 0;
   return (
     <View>
@@ -51,9 +47,7 @@ function FoldRow({ fold, known }: { fold: FoldOf; known: boolean }) {
         : 'no studs marked yet';
   return (
     <View style={{ paddingHorizontal: 16, paddingVertical: 8 }} testID={`fold-${fold.fold}`}>
-      <Txt kind={fold.chosen ? 'bold' : 'text'}>
-        {`To the ${fold.fold}${fold.chosen ? ', as it is' : ''}`}
-      </Txt>
+      <Txt kind={fold.chosen ? 'bold' : 'text'}>{`To the ${fold.fold}${fold.chosen ? ', as it is' : ''}`}</Txt>
       <Txt kind="small" soft>
         {`${aside === 0 ? 'set straight over the plate' : `set ${say.length(Math.abs(fold.centreOffset))} ${way} of the plate`}; ${plate}, ${studs}.`}
       </Txt>

@@ -46,15 +46,7 @@ export function ReachStage() {
   );
 }
 
-function NoArm({
-  mount,
-  placed,
-  advice,
-}: {
-  mount: string | undefined;
-  placed: boolean;
-  advice: string | undefined;
-}) {
+function NoArm({ mount, placed, advice }: { mount: string | undefined; placed: boolean; advice: string | undefined }) {
   return (
     <View style={{ padding: 16, gap: 8 }} testID="no-arm">
       <Txt>

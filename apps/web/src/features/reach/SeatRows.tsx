@@ -43,9 +43,7 @@ export function SeatRows({ reach }: { reach: ReachPlan }) {
           />
         );
       })}
-      {reach.seats.some((s) => s.stoppedBy === 'reach' || s.stoppedBy === 'swivel') ? (
-        <Serving />
-      ) : null}
+      {reach.seats.some((s) => s.stoppedBy === 'reach' || s.stoppedBy === 'swivel') ? <Serving /> : null}
       {shared ? (
         <PoseRow
           testID="pose-shared"
@@ -64,12 +62,7 @@ export function SeatRows({ reach }: { reach: ReachPlan }) {
         onBring={() => bring(model.folded)}
       />
       <View style={{ padding: 12 }}>
-        <Action
-          quiet
-          testID="play"
-          label={playing ? 'on its way…' : 'play the way there'}
-          onPress={() => play(at)}
-        />
+        <Action quiet testID="play" label={playing ? 'on its way…' : 'play the way there'} onPress={() => play(at)} />
       </View>
     </View>
   );
@@ -109,7 +102,10 @@ function SeatRow({ name, seat, axis, chosen, onBring }: SeatRowProps) {
           style={{ flex: 1, paddingLeft: 10, paddingVertical: 6 }}
         >
           <Txt kind="bold">{name}</Txt>
-          <Txt kind="small" soft>{`at best ${offText(seat.offAxis)}: ${poseText(seat, say)}${tiltText(seat.tilt)}`}</Txt>
+          <Txt
+            kind="small"
+            soft
+          >{`at best ${offText(seat.offAxis)}: ${poseText(seat, say)}${tiltText(seat.tilt)}`}</Txt>
         </Tap>
         {axis ? (
           <View style={{ paddingHorizontal: 8 }}>
@@ -123,7 +119,7 @@ function SeatRow({ name, seat, axis, chosen, onBring }: SeatRowProps) {
       {seat.stoppedBy ? <Stopped seat={seat} /> : null}
     </View>
   );
-} // prettier-ignore
+}
 
 /** What keeps it from being better. */
 function Stopped({ seat }: { seat: SeatPose }) {
@@ -154,7 +150,7 @@ function Serving() {
       </Txt>
     </View>
   );
-} // prettier-ignore
+}
 
 const QUERY = { text: '', types: [], fitting: true, from: 0, count: 20 };
 

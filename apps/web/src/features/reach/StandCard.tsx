@@ -17,10 +17,7 @@ export function StandCard() {
   const { job, say, tape, dispatch, readOnly } = useRoomContext();
   const { model, at, stand, setStand, bring } = useArm();
   const palette = usePalette();
-  const best = useMemo(
-    () => model && stand && bestPose(model.reach, model.table, [stand]),
-    [model, stand],
-  );
+  const best = useMemo(() => model && stand && bestPose(model.reach, model.table, [stand]), [model, stand]);
   if (!model || !at || !stand) return null;
   const axis = seatAxis(model, at, { viewer: 'stand', ...stand });
   const side = sideWord(Math.round(axis.value));
@@ -36,7 +33,13 @@ export function StandCard() {
   return (
     <View
       testID="stand-card"
-      style={{ padding: 12, gap: 6, backgroundColor: palette.sheet, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+      style={{
+        padding: 12,
+        gap: 6,
+        backgroundColor: palette.sheet,
+        borderBottomWidth: 1,
+        borderBottomColor: palette.hairline,
+      }}
     >
       <Txt kind="bold">{`Here: ${say.length(stand.z)} from the wall, ${say.length(stand.x)} from the left`}</Txt>
       <View style={{ flexDirection: 'row', gap: 16, alignItems: 'center' }}>
@@ -54,7 +57,7 @@ export function StandCard() {
       </View>
     </View>
   );
-} // prettier-ignore
+}
 
 function Small(props: { label: string; testID: string; onPress: () => void; disabled?: boolean }) {
   return (

@@ -16,10 +16,17 @@ export function StopLine() {
     <View
       testID="stop-line"
       role="status"
-      style={{ flexDirection: 'row', gap: 8, alignItems: 'center', paddingHorizontal: 16, paddingVertical: 6, backgroundColor: palette.sheet }}
+      style={{
+        flexDirection: 'row',
+        gap: 8,
+        alignItems: 'center',
+        paddingHorizontal: 16,
+        paddingVertical: 6,
+        backgroundColor: palette.sheet,
+      }}
     >
       <VerdictShape verdict="caution" />
       <Txt kind="small">{stopText(at.stoppedBy, 0, say)}</Txt>
     </View>
   );
-} // prettier-ignore
+}

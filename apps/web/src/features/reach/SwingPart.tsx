@@ -13,9 +13,19 @@ export function SwingPart({ reach }: { reach: ReachPlan }) {
   const over = (by: string | undefined) => (by ? bindingName(by, say) : '');
   return (
     <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 4 }} testID="swing">
-      {below ? <Figure label={`over ${over(clearance?.belowBy)}`} working={below} size={18} /> : <Txt soft>Nothing stands under it.</Txt>}
-      {above ? <Figure label={`under ${over(clearance?.aboveBy)}`} working={above} size={18} /> : <Txt soft>Nothing hangs over it.</Txt>}
-      {workings?.protrusion ? <Figure label="folded, its front is out" working={workings.protrusion} size={18} /> : null}
+      {below ? (
+        <Figure label={`over ${over(clearance?.belowBy)}`} working={below} size={18} />
+      ) : (
+        <Txt soft>Nothing stands under it.</Txt>
+      )}
+      {above ? (
+        <Figure label={`under ${over(clearance?.aboveBy)}`} working={above} size={18} />
+      ) : (
+        <Txt soft>Nothing hangs over it.</Txt>
+      )}
+      {workings?.protrusion ? (
+        <Figure label="folded, its front is out" working={workings.protrusion} size={18} />
+      ) : null}
     </View>
   );
-} // prettier-ignore
+}

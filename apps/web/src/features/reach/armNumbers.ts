@@ -15,4 +15,4 @@ export function armNumbers(job: Job, { model, at }: ArmState): BarNumber[] {
     { label: 'turned', working: yaw, ...(turned ? { after: turned } : {}) },
     { label: 'worst seat', working: worst, ...(worst ? { after: 'off' } : {}) },
   ];
-} // prettier-ignore
+}

@@ -21,9 +21,7 @@ export function Findings({ stage }: { stage: BuiltStage }) {
       value: [...known, { code, at: new Date().toISOString() }],
     });
   const may = (f: Finding) => f.acknowledgeable && !f.acknowledged && !readOnly;
-  const here = plan.findings.filter(
-    (f) => f.stage === stage || (stage === 'holes' && f.level !== 'info'),
-  );
+  const here = plan.findings.filter((f) => f.stage === stage || (stage === 'holes' && f.level !== 'info'));
   if (here.length === 0) return null;
   return (
     <View style={{ padding: 12, gap: 8 }}>

@@ -33,13 +33,7 @@ export function RoomCentre() {
   };
   return (
     <View testID="centre-rule">
-      <Choice
-        label="centre on"
-        disabled={readOnly}
-        options={RULES}
-        value={shown}
-        onChoose={choose}
-      />
+      <Choice label="centre on" disabled={readOnly} options={RULES} value={shown} onChoose={choose} />
       {shown === 'object' ? (
         <Things
           label="which"
@@ -88,8 +82,7 @@ function Between({
   onPut: (rule: CentreRule) => void;
 }) {
   const now = centre.on === 'between' ? centre : { a: 0, b: job.room.wall.width };
-  const asChoice = (end: string | number): string =>
-    typeof end === 'string' ? end : end <= 0 ? LEFT_END : RIGHT_END;
+  const asChoice = (end: string | number): string => (typeof end === 'string' ? end : end <= 0 ? LEFT_END : RIGHT_END);
   const asEnd = (choice: string): string | number =>
     choice === LEFT_END ? 0 : choice === RIGHT_END ? job.room.wall.width : choice;
   const extra = [
@@ -126,6 +119,6 @@ function Things({
   extra?: readonly { value: string; name: string }[];
 }) {
   const { readOnly } = useRoomContext();
-  const options = [...extra, ...items.map((i) => ({ value: i.id, name: i.name ?? itemName(i.kind) }))]; // prettier-ignore
-  return <Choice label={label} disabled={readOnly} options={options} value={value} onChoose={onChoose} />; // prettier-ignore
+  const options = [...extra, ...items.map((i) => ({ value: i.id, name: i.name ?? itemName(i.kind) }))];
+  return <Choice label={label} disabled={readOnly} options={options} value={value} onChoose={onChoose} />;
 }

@@ -40,22 +40,14 @@ export function RoomFloor() {
         </EntryRow>
       ))}
       <View style={{ padding: 12 }}>
-        <Action
-          quiet
-          testID="add-floor"
-          label="add a thing on the floor"
-          disabled={readOnly}
-          onPress={add}
-        />
+        <Action quiet testID="add-floor" label="add a thing on the floor" disabled={readOnly} onPress={add} />
       </View>
       {naming ? (
         <NameDialog
           title="what stands there?"
           value={naming.name ?? naming.kind}
           onClose={() => setNaming(undefined)}
-          onTake={(name) =>
-            dispatch({ do: 'put', path: `room.floor.${naming.id}.name`, value: name })
-          }
+          onTake={(name) => dispatch({ do: 'put', path: `room.floor.${naming.id}.name`, value: name })}
         />
       ) : null}
     </>
@@ -64,17 +56,61 @@ export function RoomFloor() {
 
 function floorFields(f: FloorThing): Field[] {
   const path = `room.floor.${f.id}`;
-  const put = (name: string) => (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value }); // prettier-ignore
+  const put =
+    (name: string) =>
+    (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value });
   const now = (j: Job): FloorThing => j.room.floor?.find((o) => o.id === f.id) ?? f;
-  const move = (low: 'left' | 'near', high: 'right' | 'far') => (value: number, j: Job): Command => ({
-    do: 'all',
-    commands: [put(low)(value), put(high)(value + now(j)[high] - now(j)[low])],
-  }); // prettier-ignore
+  const move =
+    (low: 'left' | 'near', high: 'right' | 'far') =>
+    (value: number, j: Job): Command => ({
+      do: 'all',
+      commands: [put(low)(value), put(high)(value + now(j)[high] - now(j)[low])],
+    });
   return [
-    { path: `${path}.left`, label: 'left edge, from the left', kind: 'length', value: f.left, min: -20_000, max: 40_000, command: move('left', 'right') },
-    { path: `${path}.width`, label: 'width', kind: 'length', value: f.right - f.left, min: 10, max: 20_000, command: (v, j) => put('right')(now(j).left + v) },
-    { path: `${path}.near`, label: 'front, from the wall', kind: 'length', value: f.near, min: 0, max: 30_000, command: move('near', 'far') },
-    { path: `${path}.depth`, label: 'depth', kind: 'length', value: f.far - f.near, min: 10, max: 20_000, command: (v, j) => put('far')(now(j).near + v) },
-    { path: `${path}.height`, label: 'height', kind: 'length', value: f.height, min: 0, max: 4000, command: put('height') },
-  ]; // prettier-ignore
+    {
+      path: `${path}.left`,
+      label: 'left edge, from the left',
+      kind: 'length',
+      value: f.left,
+      min: -20_000,
+      max: 40_000,
+      command: move('left', 'right'),
+    },
+    {
+      path: `${path}.width`,
+      label: 'width',
+      kind: 'length',
+      value: f.right - f.left,
+      min: 10,
+      max: 20_000,
+      command: (v, j) => put('right')(now(j).left + v),
+    },
+    {
+      path: `${path}.near`,
+      label: 'front, from the wall',
+      kind: 'length',
+      value: f.near,
+      min: 0,
+      max: 30_000,
+      command: move('near', 'far'),
+    },
+    {
+      path: `${path}.depth`,
+      label: 'depth',
+      kind: 'length',
+      value: f.far - f.near,
+      min: 10,
+      max: 20_000,
+      command: (v, j) => put('far')(now(j).near + v),
+    },
+    {
+      path: `${path}.height`,
+      label: 'height',
+      kind: 'length',
+      value: f.height,
+      min: 0,
+      max: 4000,
+      command: put('height'),
+    },
+  ];
 }

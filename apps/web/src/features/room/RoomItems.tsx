@@ -167,41 +167,69 @@ function itemFields(job: Job, item: Item): Field[] {
   const now = (j: Job): Item => j.room.objects?.find((o) => o.id === item.id) ?? item;
   const span = (j: Job, low: 'left' | 'bottom', high: 'right' | 'top', from: number, size: number): Command => ({
     do: 'all',
-    commands: [
-      measure(j, `${path}.${low}`, from),
-      { do: 'put', path: `${path}.${high}`, value: from + size },
-    ],
-  }); // prettier-ignore
+    commands: [measure(j, `${path}.${low}`, from), { do: 'put', path: `${path}.${high}`, value: from + size }],
+  });
   return [
     {
-      path: `${path}.left`, label: 'left edge, from the left', kind: 'length', value: item.left,
-      guess: guessed('left'), min: -5000, max: wall.width + 5000,
+      path: `${path}.left`,
+      label: 'left edge, from the left',
+      kind: 'length',
+      value: item.left,
+      guess: guessed('left'),
+      min: -5000,
+      max: wall.width + 5000,
       command: (v, j) => span(j, 'left', 'right', v, now(j).right - now(j).left),
     },
     {
-      path: `${path}.width`, label: 'width', kind: 'length', value: item.right - item.left, min: 1, max: wall.width * 2,
+      path: `${path}.width`,
+      label: 'width',
+      kind: 'length',
+      value: item.right - item.left,
+      min: 1,
+      max: wall.width * 2,
       command: (v, j) => ({ do: 'put', path: `${path}.right`, value: now(j).left + v }),
     },
     {
-      path: `${path}.bottom`, label: 'bottom, from the floor', kind: 'length', value: item.bottom,
-      guess: guessed('bottom'), min: 0, max: wall.height,
+      path: `${path}.bottom`,
+      label: 'bottom, from the floor',
+      kind: 'length',
+      value: item.bottom,
+      guess: guessed('bottom'),
+      min: 0,
+      max: wall.height,
       command: (v, j) => span(j, 'bottom', 'top', v, now(j).top - now(j).bottom),
     },
     {
-      path: `${path}.top`, label: 'top, from the floor', kind: 'length', value: item.top, guess: guessed('top'),
-      min: Math.max(1, item.bottom + 1), max: wall.height * 2,
+      path: `${path}.top`,
+      label: 'top, from the floor',
+      kind: 'length',
+      value: item.top,
+      guess: guessed('top'),
+      min: Math.max(1, item.bottom + 1),
+      max: wall.height * 2,
       command: (v, j) => measure(j, `${path}.top`, v),
     },
     {
-      path: `${path}.out`, label: 'stands out from the wall', kind: 'length', value: item.out, min: 0, max: 3000,
+      path: `${path}.out`,
+      label: 'stands out from the wall',
+      kind: 'length',
+      value: item.out,
+      min: 0,
+      max: 3000,
       command: (v) => ({ do: 'put', path: `${path}.out`, value: v }),
     },
     ...(item.kind === 'mantel'
-      ? [{
-          path: `${path}.topThickness`, label: 'thickness of its top board', kind: 'length' as const,
-          value: item.topThickness, min: 1, max: 200,
-          command: (v: number): Command => ({ do: 'put', path: `${path}.topThickness`, value: v }),
-        }]
+      ? [
+          {
+            path: `${path}.topThickness`,
+            label: 'thickness of its top board',
+            kind: 'length' as const,
+            value: item.topThickness,
+            min: 1,
+            max: 200,
+            command: (v: number): Command => ({ do: 'put', path: `${path}.topThickness`, value: v }),
+          },
+        ]
       : []),
-  ]; // prettier-ignore
+  ];
 }

@@ -33,17 +33,8 @@ export function RoomLayout({ stage, state, wide, late, turn }: LayoutProps) {
   useRoomKeys(stage, state.id);
   const canvas = (
     <View style={{ flex: 1, opacity: late ? 0.4 : 1 }}>
-      <Canvas
-        stage={stage}
-        labels={labelsAt(stage)}
-        movable={stage === 'height' && turn === 'mine'}
-        wide={wide}
-      />
-      {late ? (
-        <Txt kind="small">
-          This is the last good drawing: the room cannot be worked out as it is now.
-        </Txt>
-      ) : null}
+      <Canvas stage={stage} labels={labelsAt(stage)} movable={stage === 'height' && turn === 'mine'} wide={wide} />
+      {late ? <Txt kind="small">This is the last good drawing: the room cannot be worked out as it is now.</Txt> : null}
     </View>
   );
   const panel = <Panel stage={stage} state={state} turn={turn} />;
@@ -73,13 +64,7 @@ export function RoomLayout({ stage, state, wide, late, turn }: LayoutProps) {
             {canvas}
           </View>
           {/* Hidden, not taken down, so that folds and scrolling are as they were when the pad closes. */}
-          <View
-            style={
-              pad.opened
-                ? { display: 'none' }
-                : { flex: stage === 'reach' ? 0.48 : 0.56, minHeight: 0 }
-            }
-          >
+          <View style={pad.opened ? { display: 'none' } : { flex: stage === 'reach' ? 0.48 : 0.56, minHeight: 0 }}>
             {panel}
             <ThumbBar stage={stage} />
           </View>
@@ -102,9 +87,7 @@ function Panel({ stage, state, turn }: { stage: BuiltStage; state: RoomState; tu
       tabIndex={0}
       style={{ flex: 1, borderTopWidth: 1, borderTopColor: palette.hairline }}
     >
-      {state.sync.kind === 'stale' ? (
-        <TwoVersions id={state.id} theirs={state.sync.theirs} />
-      ) : null}
+      {state.sync.kind === 'stale' ? <TwoVersions id={state.id} theirs={state.sync.theirs} /> : null}
       {state.sync.kind === 'refused' ? (
         <View style={{ padding: 12 }}>
           <Txt
@@ -116,8 +99,7 @@ function Panel({ stage, state, turn }: { stage: BuiltStage; state: RoomState; tu
       {turn === 'elsewhere' ? (
         <View style={{ padding: 12 }} testID="read-only">
           <Txt kind="small">
-            This room is open in another tab; here it is only shown. Close it there to work on it
-            here.
+            This room is open in another tab; here it is only shown. Close it there to work on it here.
           </Txt>
         </View>
       ) : null}

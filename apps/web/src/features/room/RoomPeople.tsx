@@ -27,8 +27,7 @@ export function RoomPeople() {
     dispatch({ do: 'put', path: `room.viewers.${viewer.id}`, value: viewer });
     setOpen(viewer.id);
   };
-  const far = (v: Viewer) =>
-    v.distance === undefined ? 'distance not yet' : `${say.length(v.distance)} away`;
+  const far = (v: Viewer) => (v.distance === undefined ? 'distance not yet' : `${say.length(v.distance)} away`);
   return (
     <>
       {(job.room.viewers ?? []).map((v) => (
@@ -89,24 +88,53 @@ export function personFields(job: Job, viewer: Viewer): Field[] {
   const put = (field: string) => (v: number, now: Job) => measure(now, `${at}.${field}`, v);
   return [
     {
-      path: `${at}.eye`, label: `eyes of ${name}`, hint: 'above the floor, settled', kind: 'length',
-      value: viewer.eye, guess: guessed('eye'), min: 200, max: 2500, command: put('eye'),
+      path: `${at}.eye`,
+      label: `eyes of ${name}`,
+      hint: 'above the floor, settled',
+      kind: 'length',
+      value: viewer.eye,
+      guess: guessed('eye'),
+      min: 200,
+      max: 2500,
+      command: put('eye'),
     },
     {
-      path: `${at}.distance`, label: `${name} to the wall`, kind: 'length', value: viewer.distance,
-      guess: guessed('distance'), min: 200, max: 30_000, command: put('distance'),
+      path: `${at}.distance`,
+      label: `${name} to the wall`,
+      kind: 'length',
+      value: viewer.distance,
+      guess: guessed('distance'),
+      min: 200,
+      max: 30_000,
+      command: put('distance'),
     },
     {
-      path: `${at}.x`, label: 'sideways, from the wall’s left end', kind: 'length', value: viewer.x,
-      min: -10_000, max: 40_000, command: put('x'),
+      path: `${at}.x`,
+      label: 'sideways, from the wall’s left end',
+      kind: 'length',
+      value: viewer.x,
+      min: -10_000,
+      max: 40_000,
+      command: put('x'),
     },
     {
-      path: `${at}.recline`, label: 'leans back by', kind: 'angle', value: viewer.recline, min: 0, max: 90,
+      path: `${at}.recline`,
+      label: 'leans back by',
+      kind: 'angle',
+      value: viewer.recline,
+      min: 0,
+      max: 90,
       command: put('recline'),
     },
     {
-      path: `${at}.weight`, label: 'counts as', hint: 'as many people, in the mean', kind: 'count',
-      value: viewer.weight, min: 0.1, max: 20, command: put('weight'),
+      path: `${at}.weight`,
+      label: 'counts as',
+      hint: 'as many people, in the mean',
+      kind: 'count',
+      value: viewer.weight,
+      min: 0.1,
+      max: 20,
+      command: put('weight'),
     },
-  ]; // prettier-ignore
+  ];
 }

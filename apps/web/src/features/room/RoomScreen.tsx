@@ -24,9 +24,7 @@ import type { BuiltStage } from './stages';
 export function RoomScreen({ id, stage }: { id: string; stage: BuiltStage }) {
   return (
     <RoomFrame id={id}>
-      {({ state, late, turn, wide }) => (
-        <RoomLayout stage={stage} state={state} wide={wide} late={late} turn={turn} />
-      )}
+      {({ state, late, turn, wide }) => <RoomLayout stage={stage} state={state} wide={wide} late={late} turn={turn} />}
     </RoomFrame>
   );
 }
@@ -39,13 +37,7 @@ export interface RoomParts {
 }
 
 /** A room that is open: its document, plan and turn, for whatever page shows it. */
-export function RoomFrame({
-  id,
-  children,
-}: {
-  id: string;
-  children: (parts: RoomParts) => ReactNode;
-}) {
+export function RoomFrame({ id, children }: { id: string; children: (parts: RoomParts) => ReactNode }) {
   const { state, opening } = useRoom(id);
   if (state) return <OpenRoom state={state}>{children}</OpenRoom>;
   return <NoRoom opening={opening} />;
@@ -64,28 +56,17 @@ function NoRoom({ opening }: { opening: string }) {
       <Txt kind="title" level={1}>
         {words}
       </Txt>
-      {opening === 'opening' ? null : (
-        <Action label="all rooms" onPress={() => router.replace('/')} />
-      )}
+      {opening === 'opening' ? null : <Action label="all rooms" onPress={() => router.replace('/')} />}
     </View>
   );
 }
 
-function OpenRoom({
-  state,
-  children,
-}: {
-  state: RoomState;
-  children: (parts: RoomParts) => ReactNode;
-}) {
+function OpenRoom({ state, children }: { state: RoomState; children: (parts: RoomParts) => ReactNode }) {
   const { id } = state;
   const turn = useEditTurn(id);
   const { width } = useWindowDimensions();
   const [previewed, preview] = useState<Command>();
-  const job = useMemo(
-    () => (previewed ? applyCommand(state.job, previewed).job : state.job),
-    [state.job, previewed],
-  );
+  const job = useMemo(() => (previewed ? applyCommand(state.job, previewed).job : state.job), [state.job, previewed]);
   const kit = useKit();
   const { plan, late } = usePlan(job, kit);
   const dispatch = useCallback((command: Command) => rooms.dispatch(id, command), [id]);
@@ -111,9 +92,7 @@ function OpenRoom({
         <PadProvider>
           <CanvasProvider>
             <ArmProvider>
-              <WallProvider>
-                {children({ state, late, turn, wide: width >= wideFrom })}
-              </WallProvider>
+              <WallProvider>{children({ state, late, turn, wide: width >= wideFrom })}</WallProvider>
             </ArmProvider>
           </CanvasProvider>
         </PadProvider>

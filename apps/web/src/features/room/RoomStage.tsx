@@ -80,8 +80,7 @@ export function RoomStage() {
   );
 }
 
-const firstViewer = (job: Job): Viewer =>
-  job.room.viewers?.[0] ?? { id: 'v1', name: 'the sofa', posture: 'seated' };
+const firstViewer = (job: Job): Viewer => job.room.viewers?.[0] ?? { id: 'v1', name: 'the sofa', posture: 'seated' };
 
 function roomFields(job: Job): Field[] {
   const { wall } = job.room;
@@ -160,8 +159,7 @@ function furnitureBelow(job: Job, top: number): Item {
 
 function wallFields(job: Job): Field[] {
   const { build } = job.room.wall;
-  const put = (field: string) => (value: number, now: Job) =>
-    measure(now, `room.wall.build.${field}`, value);
+  const put = (field: string) => (value: number, now: Job) => measure(now, `room.wall.build.${field}`, value);
   return [
     {
       path: 'room.wall.build.board',

@@ -41,13 +41,7 @@ export function RoomZones() {
         </EntryRow>
       ))}
       <View style={{ padding: 12 }}>
-        <Action
-          quiet
-          testID="add-zone"
-          label="part of the wall differs"
-          disabled={readOnly}
-          onPress={add}
-        />
+        <Action quiet testID="add-zone" label="part of the wall differs" disabled={readOnly} onPress={add} />
       </View>
       <Switch
         label="a side wall at the left end"
@@ -66,7 +60,8 @@ export function RoomZones() {
 }
 
 const zoneName = ({ build = {} }: Zone): string =>
-  [build.kind ? buildName(build.kind) : '', build.state ?? '', build.cover ?? ''].filter(Boolean).join(', ') || 'differs'; // prettier-ignore
+  [build.kind ? buildName(build.kind) : '', build.state ?? '', build.cover ?? ''].filter(Boolean).join(', ') ||
+  'differs';
 
 function ZoneFields({ zone }: { zone: Zone }) {
   const { dispatch, readOnly } = useRoomContext();
@@ -104,17 +99,62 @@ function ZoneFields({ zone }: { zone: Zone }) {
 
 function zoneFields(zone: Zone): Field[] {
   const path = `room.wall.zones.${zone.id}`;
-  const put = (name: string) => (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value }); // prettier-ignore
+  const put =
+    (name: string) =>
+    (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value });
   const now = (j: Job): Zone => j.room.wall.zones?.find((z) => z.id === zone.id) ?? zone;
-  const move = (low: 'left' | 'bottom', high: 'right' | 'top') => (value: number, j: Job): Command => ({
-    do: 'all',
-    commands: [put(low)(value), put(high)(value + now(j)[high] - now(j)[low])],
-  }); // prettier-ignore
+  const move =
+    (low: 'left' | 'bottom', high: 'right' | 'top') =>
+    (value: number, j: Job): Command => ({
+      do: 'all',
+      commands: [put(low)(value), put(high)(value + now(j)[high] - now(j)[low])],
+    });
   return [
-    { path: `${path}.left`, label: 'left edge, from the left', kind: 'length', value: zone.left, min: 0, max: 30_000, command: move('left', 'right') },
-    { path: `${path}.width`, label: 'width', kind: 'length', value: zone.right - zone.left, min: 1, max: 30_000, command: (v, j) => put('right')(now(j).left + v) },
-    { path: `${path}.bottom`, label: 'bottom, from the floor', kind: 'length', value: zone.bottom, min: 0, max: 10_000, command: move('bottom', 'top') },
-    { path: `${path}.height`, label: 'height', kind: 'length', value: zone.top - zone.bottom, min: 1, max: 10_000, command: (v, j) => put('top')(now(j).bottom + v) },
-    { path: `${path}.face`, label: 'its face in front of the rest', hint: 'minus when it lies back', kind: 'length', value: zone.face, min: -500, max: 500, command: put('face') },
-  ]; // prettier-ignore
+    {
+      path: `${path}.left`,
+      label: 'left edge, from the left',
+      kind: 'length',
+      value: zone.left,
+      min: 0,
+      max: 30_000,
+      command: move('left', 'right'),
+    },
+    {
+      path: `${path}.width`,
+      label: 'width',
+      kind: 'length',
+      value: zone.right - zone.left,
+      min: 1,
+      max: 30_000,
+      command: (v, j) => put('right')(now(j).left + v),
+    },
+    {
+      path: `${path}.bottom`,
+      label: 'bottom, from the floor',
+      kind: 'length',
+      value: zone.bottom,
+      min: 0,
+      max: 10_000,
+      command: move('bottom', 'top'),
+    },
+    {
+      path: `${path}.height`,
+      label: 'height',
+      kind: 'length',
+      value: zone.top - zone.bottom,
+      min: 1,
+      max: 10_000,
+      command: (v, j) => put('top')(now(j).bottom + v),
+    },
+    {
+      path: `${path}.face`,
+      label: 'its face in front of the rest',
+      hint: 'minus when it lies back',
+      kind: 'length',
+      value: zone.face,
+      min: -500,
+      max: 500,
+      command: put('face'),
+    },
+  ];
 }

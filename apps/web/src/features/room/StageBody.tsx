@@ -11,13 +11,7 @@ import type { BuiltStage } from './stages';
 
 /** Which measures hang on the wall at a stage. */
 export const labelsAt = (stage: BuiltStage): LabelSet =>
-  stage === 'holes' || stage === 'level'
-    ? 'holes'
-    : stage === 'wall'
-      ? 'studs'
-      : stage === 'room'
-        ? 'none'
-        : 'heights';
+  stage === 'holes' || stage === 'level' ? 'holes' : stage === 'wall' ? 'studs' : stage === 'room' ? 'none' : 'heights';
 
 /** The inputs of a stage. */
 export function StageBody({ stage }: { stage: BuiltStage }) {

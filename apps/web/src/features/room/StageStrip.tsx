@@ -45,21 +45,12 @@ export function StageStrip({ stage }: { stage: BuiltStage }) {
   );
 }
 
-function StageTab({
-  stage,
-  current,
-  onPress,
-}: {
-  stage: BuiltStage;
-  current: boolean;
-  onPress: () => void;
-}) {
+function StageTab({ stage, current, onPress }: { stage: BuiltStage; current: boolean; onPress: () => void }) {
   const palette = usePalette();
   const { job, plan } = useRoomContext();
   const { needs, worst } = stageState(stage, job, plan);
   const ink = current ? palette.onAction : palette.onTape;
-  const state =
-    worst === 'stop' ? 'stop' : needs ? 'not done' : worst === 'caution' ? 'mind' : 'done';
+  const state = worst === 'stop' ? 'stop' : needs ? 'not done' : worst === 'caution' ? 'mind' : 'done';
   return (
     <Tap
       role="tab"
@@ -101,10 +92,7 @@ function Ticks({ ink, hidden }: { ink: string; hidden: boolean }) {
       aria-hidden="true"
     >
       <path
-        d={Array.from(
-          { length: 8 },
-          (_, i) => `M${i * 11.5 + 0.5} 0v${i === 0 ? 9 : i % 2 === 0 ? 6 : 4}`,
-        ).join('')}
+        d={Array.from({ length: 8 }, (_, i) => `M${i * 11.5 + 0.5} 0v${i === 0 ? 9 : i % 2 === 0 ? 6 : 4}`).join('')}
         stroke={ink}
         strokeOpacity={0.6}
       />

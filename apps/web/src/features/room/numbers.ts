@@ -12,8 +12,7 @@ export interface BarNumber {
 }
 
 /** Which side of the centre line a distance is on. */
-export const sideWord = (mm: number): string | undefined =>
-  mm === 0 ? undefined : mm < 0 ? 'left' : 'right';
+export const sideWord = (mm: number): string | undefined => (mm === 0 ? undefined : mm < 0 ? 'left' : 'right');
 
 /** The three numbers of a stage; one without a working is not known yet. */
 export function barNumbers(stage: BuiltStage, job: Job, plan: Plan): BarNumber[] {
@@ -44,8 +43,7 @@ export function barNumbers(stage: BuiltStage, job: Job, plan: Plan): BarNumber[]
   }
 }
 
-export const nextHole = (plan: Plan): Hole | undefined =>
-  plan.holes?.find((h) => !h.done) ?? plan.holes?.[0];
+export const nextHole = (plan: Plan): Hole | undefined => plan.holes?.find((h) => !h.done) ?? plan.holes?.[0];
 
 function fromCentre(label: string, mark: Mark | undefined): BarNumber {
   const working = mark?.workings.fromCentre;

@@ -29,16 +29,10 @@ describe('stages', () => {
     expect(nextStage('height', still, plan(still))).toBe('wall');
   });
   it('know their names', () => {
-    expect([isStage('height'), isStage('hand-over'), isStage(undefined)]).toEqual([
-      true,
-      false,
-      false,
-    ]);
+    expect([isStage('height'), isStage('hand-over'), isStage(undefined)]).toEqual([true, false, false]);
   });
   it('a number that is not known has no working', () => {
-    expect(
-      barNumbers('height', measured, plan(measured)).map((n) => [n.label, n.working === undefined]),
-    ).toEqual([
+    expect(barNumbers('height', measured, plan(measured)).map((n) => [n.label, n.working === undefined])).toEqual([
       ['bottom', false],
       ['centre', false],
       ['hook', true],

@@ -2,16 +2,7 @@ import type { Job, Plan, Stage, Verdict } from '@steddo/contract';
 import { moves as mountMoves } from '@steddo/core';
 
 /** The stages that are built, in the order of the work. */
-export const STAGES = [
-  'set',
-  'room',
-  'mount',
-  'height',
-  'reach',
-  'wall',
-  'holes',
-  'level',
-] as const satisfies Stage[];
+export const STAGES = ['set', 'room', 'mount', 'height', 'reach', 'wall', 'holes', 'level'] as const satisfies Stage[];
 export type BuiltStage = (typeof STAGES)[number];
 
 export const isStage = (value: unknown): value is BuiltStage => STAGES.some((s) => s === value);

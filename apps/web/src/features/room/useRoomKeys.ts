@@ -8,8 +8,7 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
   const { goTo, dispatch, job, readOnly } = useRoomContext();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      const inInput =
-        e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
+      const inInput = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
       if (inInput || e.altKey) return;
       const key = e.key.toLowerCase();
       if (e.ctrlKey || e.metaKey) {

@@ -107,9 +107,7 @@ function RoomRow({ room }: { room: ListedRoom }) {
   const result = plan(job);
   const say = sayFor(job);
   const holes = result.holes?.length ?? 0;
-  const lacks =
-    result.findings.find((f) => f.level === 'stop') ??
-    (holes === 0 ? result.findings[0] : undefined);
+  const lacks = result.findings.find((f) => f.level === 'stop') ?? (holes === 0 ? result.findings[0] : undefined);
   const line = lacks ? findingText(lacks, say) : `${holes} holes, in drilling order`;
   return (
     <Tap

@@ -77,21 +77,13 @@ export function ScrewList() {
 const FIRST = 3;
 
 /** A screw that was bought goes into the bag of this job's mount. */
-const addScrew = (
-  screws: readonly { thread: string; length: number }[],
-  thread: string,
-  length: number,
-): Command => ({ do: 'put', path: 'mount.bag.screws', value: [...screws, { thread, length }] });
+const addScrew = (screws: readonly { thread: string; length: number }[], thread: string, length: number): Command => ({
+  do: 'put',
+  path: 'mount.bag.screws',
+  value: [...screws, { thread, length }],
+});
 
-function StackRow({
-  stack,
-  chosen,
-  onChoose,
-}: {
-  stack: Stack;
-  chosen: boolean;
-  onChoose: () => void;
-}) {
+function StackRow({ stack, chosen, onChoose }: { stack: Stack; chosen: boolean; onChoose: () => void }) {
   const palette = usePalette();
   const { engagement, clearance } = stack.workings ?? {};
   return (
@@ -117,28 +109,13 @@ function StackRow({
       </Tap>
       {engagement ? (
         <View style={{ width: 92 }}>
-          <Figure
-            label="thread in the insert"
-            working={engagement}
-            as="small"
-            size={16}
-            hideLabel
-          />
+          <Figure label="thread in the insert" working={engagement} as="small" size={16} hideLabel />
         </View>
       ) : null}
       <View style={{ width: 84 }}>
-        <Txt kind="small">
-          {stack.turns === undefined ? '' : `${rounded(stack.turns, 1)} turns`}
-        </Txt>
+        <Txt kind="small">{stack.turns === undefined ? '' : `${rounded(stack.turns, 1)} turns`}</Txt>
         {clearance ? (
-          <Figure
-            label="left below the screw"
-            working={clearance}
-            as="small"
-            size={14}
-            after="left"
-            hideLabel
-          />
+          <Figure label="left below the screw" working={clearance} as="small" size={14} after="left" hideLabel />
         ) : null}
       </View>
       <View style={{ width: 34 }}>

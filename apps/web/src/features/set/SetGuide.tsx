@@ -16,7 +16,12 @@ export function SetGuide({ onClose }: { onClose: () => void }) {
   const { setAsk, setView } = useCanvas();
   const palette = usePalette();
   const steps = setSteps(job);
-  const [at, setAt] = useState(() => Math.max(0, steps.findIndex((s) => !s.known))); // prettier-ignore
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      steps.findIndex((s) => !s.known),
+    ),
+  );
   const step = steps[Math.min(at, steps.length - 1)]!;
   const { ask, view } = step;
   useEffect(() => {

@@ -28,9 +28,7 @@ export function SetStage() {
         <Action
           quiet
           testID="guide"
-          label={
-            missing > 0 ? `measure step by step, ${missing} left` : 'go through it step by step'
-          }
+          label={missing > 0 ? `measure step by step, ${missing} left` : 'go through it step by step'}
           onPress={() => setGuided(true)}
         />
       </View>

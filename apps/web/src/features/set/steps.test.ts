@@ -5,8 +5,7 @@ import { setSteps } from './steps';
 
 const IN = 25.4;
 const step = (job: Job, id: string) => setSteps(job).find((s) => s.id === id)!;
-const typed = (job: Job, id: string, value: number) =>
-  applyCommand(job, step(job, id).field!.command(value, job)).job;
+const typed = (job: Job, id: string, value: number) => applyCommand(job, step(job, id).field!.command(value, job)).job;
 
 describe('the measuring of a set', () => {
   it('asks for how far the plugs stick out only when they go straight back', () => {

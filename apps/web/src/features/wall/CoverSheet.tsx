@@ -35,17 +35,42 @@ export function CoverSheet({ id, onClose }: { id: string; onClose: () => void })
         <Txt kind="small" soft>{`step ${at + 1} of ${COVER_STEPS.length}`}</Txt>
         <Txt kind="bold">{lookStepText(step, undefined, say)}</Txt>
         {step === 'stud-side' ? (
-          <Choice label="stud" options={[{ value: 'left', name: 'on its left' }, { value: 'right', name: 'on its right' }, { value: 'neither', name: 'on neither' }]} value={side} onChoose={setSide} />
+          <Choice
+            label="stud"
+            options={[
+              { value: 'left', name: 'on its left' },
+              { value: 'right', name: 'on its right' },
+              { value: 'neither', name: 'on neither' },
+            ]}
+            value={side}
+            onChoose={setSide}
+          />
         ) : null}
         {step === 'cables' ? (
-          <Choice label="cables" options={[{ value: 'up', name: 'up' }, { value: 'down', name: 'down' }, { value: 'left', name: 'left' }, { value: 'right', name: 'right' }, { value: 'unseen', name: 'cannot see' }]} value={leaves} onChoose={setLeaves} />
+          <Choice
+            label="cables"
+            options={[
+              { value: 'up', name: 'up' },
+              { value: 'down', name: 'down' },
+              { value: 'left', name: 'left' },
+              { value: 'right', name: 'right' },
+              { value: 'unseen', name: 'cannot see' },
+            ]}
+            value={leaves}
+            onChoose={setLeaves}
+          />
         ) : null}
-        <Action label={last ? 'log it' : 'done, next'} testID="cover-next" disabled={waits} onPress={last ? log : () => setAt(at + 1)} />
+        <Action
+          label={last ? 'log it' : 'done, next'}
+          testID="cover-next"
+          disabled={waits}
+          onPress={last ? log : () => setAt(at + 1)}
+        />
         {at > 0 ? <Action quiet label="a step back" onPress={() => setAt(at - 1)} /> : null}
       </View>
     </BottomSheet>
   );
-} // prettier-ignore
+}
 
 /** The stud beside the box is evidence; the cables are seen, upright or along the wall. */
 function seenBy(outlet: Item, side: StudSide | undefined, leaves: Leaves | undefined, number: number): Command[] {
@@ -60,7 +85,11 @@ function seenBy(outlet: Item, side: StudSide | undefined, leaves: Leaves | undef
   if (leaves && leaves !== 'unseen') {
     const id = `k${number + 1}`;
     const runs = leaves === 'up' || leaves === 'down' ? 'vertical' : 'horizontal';
-    commands.push({ do: 'put', path: `looks.${id}`, value: { id, x: (outlet.left + outlet.right) / 2, y, found: 'cable', runs, at } });
+    commands.push({
+      do: 'put',
+      path: `looks.${id}`,
+      value: { id, x: (outlet.left + outlet.right) / 2, y, found: 'cable', runs, at },
+    });
   }
   return commands;
-} // prettier-ignore
+}

@@ -20,7 +20,13 @@ export function FeltPart() {
     dispatch({
       do: 'put',
       path: `drilled.${job.drilled?.length ?? 0}`,
-      value: { hole: spot.id, x: Math.round(spot.x), y: Math.round(spot.y), result: 'felt-something', at: new Date().toISOString() },
+      value: {
+        hole: spot.id,
+        x: Math.round(spot.x),
+        y: Math.round(spot.y),
+        result: 'felt-something',
+        at: new Date().toISOString(),
+      },
     });
     setOpen(true);
   };
@@ -30,7 +36,7 @@ export function FeltPart() {
       {open ? <FeltSheet onClose={() => setOpen(false)} /> : null}
     </View>
   );
-} // prettier-ignore
+}
 
 export function FeltSheet({ onClose }: { onClose: () => void }) {
   const palette = usePalette();
@@ -46,4 +52,4 @@ export function FeltSheet({ onClose }: { onClose: () => void }) {
       </View>
     </BottomSheet>
   );
-} // prettier-ignore
+}

@@ -60,9 +60,7 @@ export function LookSheet({ look, onClose }: { look: GuidedLook; onClose: () => 
         {last ? (
           <>
             <Choice label="seen" options={FOUND} value={found} onChoose={setFound} />
-            {met ? (
-              <Choice label="it runs" options={places} value={place} onChoose={setPlace} />
-            ) : null}
+            {met ? <Choice label="it runs" options={places} value={place} onChoose={setPlace} /> : null}
           </>
         ) : null}
         <Action

@@ -23,8 +23,8 @@ export function LooksPart() {
     <View testID="looks">
       <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 8 }}>
         <Txt kind="small">
-          A finder cannot see everything: cables that do not touch the board, plastic pipe. Guard
-          plates cannot be relied on. Looking is the only way to know.
+          A finder cannot see everything: cables that do not touch the board, plastic pipe. Guard plates cannot be
+          relied on. Looking is the only way to know.
         </Txt>
         {wanted.slice(0, 4).map((l) => (
           <Action
@@ -72,6 +72,8 @@ const studAt = (job: Job, plan: ReturnType<typeof useRoomContext>['plan'], l: Gu
 /** Which bay and when: `both bays, 25 Nov 2026`. */
 function noteOf({ bay, at, found }: Look): string {
   const where = bay === undefined ? 'its own bay' : bay === 'both' ? 'both bays' : `the bay ${bay} of the stud`;
-  const when = at ? new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) : 'no date';
+  const when = at
+    ? new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+    : 'no date';
   return `${found === 'clear' ? `${where} clear` : 'do not drill there'}, ${when}`;
-} // prettier-ignore
+}

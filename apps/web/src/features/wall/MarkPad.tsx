@@ -13,7 +13,19 @@ import { markName, markOf, nextNumber, type MarkKind } from './marks';
 import { useWall } from './WallContext';
 
 const USUAL: readonly MarkKind[] = ['edge-left', 'edge-right', 'centre', 'wood', 'hollow'];
-const OTHERS: readonly MarkKind[] = ['fastener', 'outlet-left', 'outlet-right', 'nogging', 'live', 'metal', 'backing-left', 'backing-right', 'backing-bottom', 'backing-top', 'joint']; // prettier-ignore
+const OTHERS: readonly MarkKind[] = [
+  'fastener',
+  'outlet-left',
+  'outlet-right',
+  'nogging',
+  'live',
+  'metal',
+  'backing-left',
+  'backing-right',
+  'backing-bottom',
+  'backing-top',
+  'joint',
+];
 /** Marks come in pairs: after a left edge its right edge, then the next stud's left edge. */
 const FOLLOWS: Partial<Record<MarkKind, MarkKind>> = {
   'edge-left': 'edge-right',
@@ -85,15 +97,13 @@ function runOf(first: MarkKind, job: Job, y: number): Field[] {
         do: 'put',
         path: `evidence.e${base + i}`,
         value: {
-          ...(level
-            ? markOf(kind, `e${base + i}`, job.room.wall.width / 2, mm)
-            : markOf(kind, `e${base + i}`, mm, y)),
+          ...(level ? markOf(kind, `e${base + i}`, job.room.wall.width / 2, mm) : markOf(kind, `e${base + i}`, mm, y)),
           at: new Date().toISOString(),
         },
       }),
     };
   });
-} // prettier-ignore
+}
 
 /** The height is the hand's, not the job's: the next marks take it. */
 function heightField(y: number, setY: (y: number) => void, job: Job): Field {

@@ -23,7 +23,15 @@ export function NextLookCard() {
     <View
       testID="next-look"
       aria-busy={working}
-      style={{ margin: 10, padding: 10, gap: 4, backgroundColor: palette.sheet, borderLeftWidth: 4, borderLeftColor: palette.action, opacity: working ? 0.6 : 1 }}
+      style={{
+        margin: 10,
+        padding: 10,
+        gap: 4,
+        backgroundColor: palette.sheet,
+        borderLeftWidth: 4,
+        borderLeftColor: palette.action,
+        opacity: working ? 0.6 : 1,
+      }}
     >
       {look ? (
         <>
@@ -39,7 +47,7 @@ export function NextLookCard() {
       )}
     </View>
   );
-} // prettier-ignore
+}
 
 function Waiting() {
   return (
@@ -62,19 +70,24 @@ function Answers({ look }: { look: NextLook }) {
   return (
     <View style={{ gap: 2 }}>
       {take ? (
-        <Action
-          quiet
-          label="take it there"
-          testID="look-take"
-          onPress={() => take(toolFor(kind), from ?? x, y)}
-        />
+        <Action quiet label="take it there" testID="look-take" onPress={() => take(toolFor(kind), from ?? x, y)} />
       ) : kind === 'probe' ? (
         <View style={{ flexDirection: 'row', gap: 8 }}>
-          <View style={{ flex: 1 }}><Action quiet label="wood" testID="look-wood" disabled={readOnly} onPress={() => poked('wood')} /></View>
-          <View style={{ flex: 1 }}><Action quiet label="hollow" testID="look-hollow" disabled={readOnly} onPress={() => poked('hollow')} /></View>
+          <View style={{ flex: 1 }}>
+            <Action quiet label="wood" testID="look-wood" disabled={readOnly} onPress={() => poked('wood')} />
+          </View>
+          <View style={{ flex: 1 }}>
+            <Action quiet label="hollow" testID="look-hollow" disabled={readOnly} onPress={() => poked('hollow')} />
+          </View>
         </View>
       ) : (
-        <Action quiet label="scanned: all it showed is marked" testID="look-scanned" disabled={readOnly} onPress={scanned} />
+        <Action
+          quiet
+          label="scanned: all it showed is marked"
+          testID="look-scanned"
+          disabled={readOnly}
+          onPress={scanned}
+        />
       )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
         <Word label="can't get there" onPress={() => skip(`${kind}@${Math.round(x)}`)} />
@@ -82,10 +95,9 @@ function Answers({ look }: { look: NextLook }) {
       </View>
     </View>
   );
-} // prettier-ignore
+}
 
-const toolFor = (kind: string): Tool['kind'] =>
-  kind === 'probe' ? 'drill' : kind === 'centre' ? 'centre' : 'edge';
+const toolFor = (kind: string): Tool['kind'] => (kind === 'probe' ? 'drill' : kind === 'centre' ? 'centre' : 'edge');
 
 function Word({ label, onPress }: { label: string; onPress: () => void }) {
   return (

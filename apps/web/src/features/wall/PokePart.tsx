@@ -29,9 +29,13 @@ export function PokePart() {
   const start = studs[index]?.centre ?? plate?.x ?? job.room.wall.width / 2;
   // the edge on the plate's side of the stud: the plate hides its pokes
   const towards = plate && plate.x < start ? 'left' : 'right';
-  const at = probeRoutine({ evidence: (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main'), start, plyWidth: studPly(job), first: towards }); // prettier-ignore
-  const poked = (found: 'wood' | 'hollow') =>
-    at.next === undefined ? [] : dispatch(logMark(job, found, at.next, y));
+  const at = probeRoutine({
+    evidence: (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main'),
+    start,
+    plyWidth: studPly(job),
+    first: towards,
+  });
+  const poked = (found: 'wood' | 'hollow') => (at.next === undefined ? [] : dispatch(logMark(job, found, at.next, y)));
   return (
     <View testID="poke-routine" style={{ paddingBottom: 10 }}>
       {studs.length > 1 ? (
@@ -52,18 +56,30 @@ export function PokePart() {
           </Txt>
         ) : null}
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
-          {at.next === undefined ? null : <Figure label="poke at, from left" working={leaf('poke-next', at.next, 'mm')} size={24} />}
+          {at.next === undefined ? null : (
+            <Figure label="poke at, from left" working={leaf('poke-next', at.next, 'mm')} size={24} />
+          )}
           {at.middle ? <Figure label="middle, from left" working={at.middle} /> : null}
         </View>
         {at.next === undefined ? null : take ? (
           <Action quiet label="take the drill there" onPress={() => take('drill', at.next!, y)} />
         ) : (
           <View style={{ flexDirection: 'row', gap: 8 }}>
-            <View style={{ flex: 1 }}><Action quiet label="wood" testID="poke-wood" disabled={readOnly} onPress={() => void poked('wood')} /></View>
-            <View style={{ flex: 1 }}><Action quiet label="hollow" testID="poke-hollow" disabled={readOnly} onPress={() => void poked('hollow')} /></View>
+            <View style={{ flex: 1 }}>
+              <Action quiet label="wood" testID="poke-wood" disabled={readOnly} onPress={() => void poked('wood')} />
+            </View>
+            <View style={{ flex: 1 }}>
+              <Action
+                quiet
+                label="hollow"
+                testID="poke-hollow"
+                disabled={readOnly}
+                onPress={() => void poked('hollow')}
+              />
+            </View>
           </View>
         )}
       </View>
     </View>
   );
-} // prettier-ignore
+}

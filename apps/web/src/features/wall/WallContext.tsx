@@ -1,12 +1,4 @@
-import {
-  createContext,
-  useContext,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Job, NextLook } from '@steddo/contract';
 import type { Instruments, NextLooks } from '@steddo/core';
 import { wallWorker } from '../../worker/wall';
@@ -43,13 +35,7 @@ const USUAL_HEIGHT_MM = 1400;
 /** A mark typed or a drag in hand changes the job many times; the advice waits for it, ms. */
 const SETTLE_MS = 120;
 
-export function WallProvider({
-  children,
-  instruments,
-}: {
-  children: ReactNode;
-  instruments?: Instruments;
-}) {
+export function WallProvider({ children, instruments }: { children: ReactNode; instruments?: Instruments }) {
   const { plan } = useRoomContext();
   const [next, setNext] = useState<NextLooks>();
   const [nextFor, setNextFor] = useState<Job>();
@@ -85,7 +71,7 @@ export function WallProvider({
       <ToolContext.Provider value={held}>{children}</ToolContext.Provider>
     </Context.Provider>
   );
-} // prettier-ignore
+}
 
 type Inner = WallState & {
   setNext: (n: NextLooks | undefined) => void;

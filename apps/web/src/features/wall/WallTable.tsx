@@ -19,8 +19,8 @@ export function Studs() {
     return (
       <View style={{ padding: 16 }}>
         <Txt soft>
-          No stud yet. Mark both edges of one: its middle is half-way. Studs are usually 16 or 24 in
-          apart (400 or 600 mm).
+          No stud yet. Mark both edges of one: its middle is half-way. Studs are usually 16 or 24 in apart (400 or 600
+          mm).
         </Txt>
       </View>
     );
@@ -30,12 +30,29 @@ export function Studs() {
         <View
           key={i}
           testID={`stud-${i}`}
-          style={{ flexDirection: 'row', alignItems: 'center', paddingHorizontal: 16, gap: 12, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            paddingHorizontal: 16,
+            gap: 12,
+            borderBottomWidth: 1,
+            borderBottomColor: palette.hairline,
+          }}
         >
-          <View style={{ width: s.plies === 2 ? 20 : 10, height: 32, backgroundColor: palette.wood, opacity: s.probability }} />
+          <View
+            style={{
+              width: s.plies === 2 ? 20 : 10,
+              height: 32,
+              backgroundColor: palette.wood,
+              opacity: s.probability,
+            }}
+          />
           <View style={{ flex: 1 }}>
             <Txt kind="bold">{`${s.plies === 2 ? 'double stud' : 'stud'} ${i + 1}`}</Txt>
-            <Txt kind="small" soft>{`${marksText(s.evidence.length)}, a stud ${Math.floor(s.probability * 100)} in 100`}</Txt>
+            <Txt
+              kind="small"
+              soft
+            >{`${marksText(s.evidence.length)}, a stud ${Math.floor(s.probability * 100)} in 100`}</Txt>
             <Txt kind="small" soft>{`${say.length(s.width)} wide, ± ${say.length(2 * s.sd)}`}</Txt>
           </View>
           {s.working ? <Figure label="middle, from left" working={s.working} /> : null}
@@ -43,7 +60,7 @@ export function Studs() {
       ))}
     </View>
   );
-} // prettier-ignore
+}
 
 const marksText = (count: number): string =>
   count === 0 ? 'by the spacing alone' : `${count} ${count === 1 ? 'mark' : 'marks'}`;
@@ -60,7 +77,15 @@ export function HoleCertainty() {
         <View
           key={h.id}
           testID={`certainty-${h.id}`}
-          style={{ flexDirection: 'row', alignItems: 'center', paddingHorizontal: 16, minHeight: 48, gap: 12, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            paddingHorizontal: 16,
+            minHeight: 48,
+            gap: 12,
+            borderBottomWidth: 1,
+            borderBottomColor: palette.hairline,
+          }}
         >
           <View style={{ flex: 1 }}>
             <Txt kind="bold">{holeName(h, holes)}</Txt>
@@ -71,7 +96,7 @@ export function HoleCertainty() {
       ))}
     </View>
   );
-} // prettier-ignore
+}
 
 export const LOOKED: Record<Hole['hazard'], string> = {
   'nobody-looked': 'nobody has looked',

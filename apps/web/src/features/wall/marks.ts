@@ -79,7 +79,7 @@ export function logMark(job: Job, kind: MarkKind, x: number, y: number): Command
   const id = `e${nextNumber(job)}`;
   const at = new Date().toISOString();
   return { do: 'put', path: `evidence.${id}`, value: { ...markOf(kind, id, round(x), round(y)), at } };
-} // prettier-ignore
+}
 
 /** Says that this stretch was scanned, so that silence there counts. */
 export function logScan(job: Job, scan: Omit<Scan, 'id' | 'at'>): Command {

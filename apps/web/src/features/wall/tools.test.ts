@@ -4,10 +4,7 @@ import { passMarksOf, putDown, slid, type Tool } from './tools';
 /** A finder that is lit from 1000 to 1038; a magnet holds on 1015 to 1023, at a height of 1432. */
 const instruments: Instruments = {
   begin: (kind) => ({
-    at: (x) =>
-      kind === 'magnet'
-        ? { lit: Math.abs(x - 1019) <= 4, y: 1432 }
-        : { lit: x >= 1000 && x <= 1038 },
+    at: (x) => (kind === 'magnet' ? { lit: Math.abs(x - 1019) <= 4, y: 1432 } : { lit: x >= 1000 && x <= 1038 }),
   }),
   poke: () => ({ found: 'hollow', felt: false }),
   look: () => undefined,

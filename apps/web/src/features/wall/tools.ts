@@ -23,8 +23,7 @@ export interface Change {
   going: 'left' | 'right';
 }
 
-export const isFinder = (kind: Tool['kind']): kind is FinderKind =>
-  kind !== 'drill' && kind !== 'camera';
+export const isFinder = (kind: Tool['kind']): kind is FinderKind => kind !== 'drill' && kind !== 'camera';
 
 /** A finder is asked at every so many millimetres of its way, so that a fast hand misses nothing. */
 const EVERY_MM = 1;
@@ -70,20 +69,28 @@ export function passMarksOf({ kind, changes }: Tool): PassMark[] {
   const lights = changes.filter((c) => c.on);
   switch (kind) {
     case 'edge':
-      return changes.map(({ x, y, on, going }) => ({ kind: on === (going === 'right') ? 'edge-left' : 'edge-right', x, y }));
+      return changes.map(({ x, y, on, going }) => ({
+        kind: on === (going === 'right') ? 'edge-left' : 'edge-right',
+        x,
+        y,
+      }));
     case 'centre':
       return changes.slice(1).flatMap((c, i) => {
         const before = changes[i]!;
         return before.on && !c.on ? [{ kind: 'centre' as const, x: (before.x + c.x) / 2, y: c.y }] : [];
       });
     case 'magnet':
-      return lights.map(({ x, y, going }) => ({ kind: 'fastener', x: x + (going === 'right' ? MAGNET_HALF_MM : -MAGNET_HALF_MM), y }));
+      return lights.map(({ x, y, going }) => ({
+        kind: 'fastener',
+        x: x + (going === 'right' ? MAGNET_HALF_MM : -MAGNET_HALF_MM),
+        y,
+      }));
     case 'live':
       return lights.map(({ x, y }) => ({ kind: 'live', x, y }));
     default:
       return [];
   }
-} // prettier-ignore
+}
 
 /** A magnet takes hold this far before the screw, mm. */
 const MAGNET_HALF_MM = 4;
