@@ -1,5 +1,5 @@
 import type { Evidence, Job } from '@steddo/contract';
-import { plan } from '@steddo/core';
+import { plan, withKit } from '@steddo/core';
 import { demoCatalogue, guestRoom } from '@steddo/samples';
 import { expect, isReady, openRoom, sentJob, test, type, unfold } from './fixtures';
 
@@ -91,7 +91,7 @@ test('in mid-job: 6 mm of drift, then wood where hollow was expected; nothing is
 }) => {
   const job: Job = { ...missing, fixing: { school: 'rated-anchors' } };
   await openRoom(page, demo, 'mid-job', job, 'holes');
-  const before = plan(job, { catalogue: demoCatalogue }).holes!;
+  const before = plan(withKit(job, demoCatalogue)).holes!;
   await page.getByTestId('to-ladder').click();
   const ladder = page.getByTestId('ladder');
   await expect(ladder).toContainText('Mark 1 of 4');
@@ -111,7 +111,7 @@ test('in mid-job: 6 mm of drift, then wood where hollow was expected; nothing is
   let saved = await sentJobOf(page, demo, 'mid-job');
   expect(saved.drilled).toMatchObject([{ hole: 'h1', result: 'drifted', into: 'board' }]);
   expect(saved.drilled![0]!.y).toBeCloseTo(before[0]!.y - 6.35, 3);
-  const after = plan(saved, { catalogue: demoCatalogue });
+  const after = plan(withKit(saved, demoCatalogue));
   expect(after.holes!.find((h) => h.id === 'h1')!.done).toBe(true);
   // the other three hang 6.35 mm lower with it, under numbers that no pencil has written yet
   for (const h of after.holes!.filter((o) => !o.done)) {
@@ -126,7 +126,7 @@ test('in mid-job: 6 mm of drift, then wood where hollow was expected; nothing is
   expect(saved.drilled).toHaveLength(2);
   const met = saved.drilled![1]!;
   expect(met).toMatchObject({ result: 'stud', into: 'board' });
-  const again = plan(saved, { catalogue: demoCatalogue });
+  const again = plan(withKit(saved, demoCatalogue));
   expect(again.holes!.find((h) => h.id === 'h1')!.done).toBe(true);
   for (const h of again.holes!.filter((o) => o.into === 'board' && !o.done))
     expect(Math.abs(h.x - met.x)).toBeGreaterThan(25);

@@ -3,7 +3,7 @@ import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { parse } from 'csv-parse/sync';
 import { catalogue, catalogueFromRows, checkFile, job, type Catalogue, type Checked } from '@steddo/contract';
-import { plan } from '@steddo/core';
+import { plan, withKit } from '@steddo/core';
 import { demoCatalogue } from '@steddo/samples';
 import { planFile } from '@steddo/text';
 
@@ -75,6 +75,6 @@ function readCsv(file: string): Checked<Catalogue> {
 }
 
 const call = readCall();
-const read = valid(checkFile(job, readJson(call.file)));
-const options = { catalogue: readCatalogue(call.catalogueFile), seed: call.seed ?? 1 };
-process.stdout.write(`${JSON.stringify(planFile(plan(read, { ...options, nextLook: true }), read), null, 2)}\n`);
+const { mounts, ...kit } = readCatalogue(call.catalogueFile);
+const read = withKit(valid(checkFile(job, readJson(call.file))), kit);
+process.stdout.write(`${JSON.stringify(planFile(plan(read, { mounts, nextLook: true }), read), null, 2)}\n`);

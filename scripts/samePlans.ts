@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Job } from '@steddo/contract';
-import { plan } from '@steddo/core';
+import { plan, withKit } from '@steddo/core';
 import { demoCatalogue, demoRooms, smallestRoom, smallestStudWall } from '@steddo/samples';
 import { planFile } from '@steddo/text';
 import { randomJobs } from '../packages/samples/test/randomJobs';
@@ -30,9 +30,9 @@ const random = randomJobs(bases, RANDOM, SEED).map((job, i): [string, Job] => [`
 /** As a fresh run would plan it: nothing shared with the job before. */
 function planned(job: Job, whole: boolean): unknown {
   const { mounts, ...kit } = structuredClone(demoCatalogue);
-  const catalogue = { ...kit, mounts: whole ? mounts : mounts.slice(0, 6) };
-  const own = structuredClone(job);
-  return JSON.parse(JSON.stringify(planFile(plan(own, { catalogue, nextLook: whole }), own)));
+  const own = withKit(structuredClone(job), kit);
+  const made = plan(own, { mounts: whole ? mounts : mounts.slice(0, 6), nextLook: whole });
+  return JSON.parse(JSON.stringify(planFile(made, own)));
 }
 
 function differences(a: unknown, b: unknown, path = ''): string[] {

@@ -1,6 +1,7 @@
 import type { Finding, Job, Plan, Verdict } from '@steddo/contract';
 import { verdictOf } from './findings';
-import { plan, type PlanOptions } from './plan';
+import type { Memory } from './memory';
+import { plan } from './plan';
 import type { FixingSchool } from './scheme/ways';
 
 export const FIXING_SCHOOLS: readonly FixingSchool[] = ['studs-only', 'stud-first', 'rated-anchors'];
@@ -15,9 +16,9 @@ export interface SchoolSays {
 }
 
 /** The same room under each school, side by side: the same arithmetic, another policy. */
-export function fixingSchools(job: Job, options: PlanOptions = {}): SchoolSays[] {
+export function fixingSchools(job: Job, memory?: Memory): SchoolSays[] {
   return FIXING_SCHOOLS.map((school) => {
-    const made = plan({ ...job, fixing: { ...job.fixing, school } }, options);
+    const made = plan({ ...job, fixing: { ...job.fixing, school } }, { memory });
     const findings = made.findings.filter((f) => f.stage === 'holes' || f.stage === 'wall');
     const none = made.holes === undefined && findings.every((f) => f.level === 'info');
     return {

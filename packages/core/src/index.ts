@@ -2,6 +2,7 @@
 
 // everything that follows from a job
 export { plan, type PlanOptions } from './plan';
+export { newMemory, type Memory } from './memory';
 
 // numbers as the trade writes them
 export { parseTape, type TapeFault, type TapeReading, type TapeRules } from './units/parseTape';
@@ -33,12 +34,12 @@ export { fitMount } from './mount/fitMount';
 export { fitContext, type FitContext } from './mount/fitContext';
 export { comparePlaces, placeOf, rankMounts, rankOne, searchFirst, type Place } from './mount/rankMounts';
 export { SCHEMED, schemeRule } from './scheme/rankSchemes';
-export { roughUse } from './load/roughUse';
+export { estimateUtilisation } from './load/roughUse';
 export { comparedOf, type Compared } from './mount/compareMounts';
 export { liftLimitKg, liftPeople } from './mount/liftPeople';
 export { toMeasure } from './mount/toMeasure';
 export { typeAdvice } from './mount/typeAdvice';
-export { inferStuds, type StudsFound } from './wall/inferStuds';
+export { inferStuds, readingsOf, type StudsFound } from './wall/inferStuds';
 export { studPly } from './wall/studsOf';
 export { holeChance } from './wall/holeChance';
 export { probeRoutine, type ProbeStep } from './wall/probeRoutine';
@@ -63,7 +64,7 @@ export type { Arm, Joints } from './reach/arm';
 export { armDrawn, furthest, outWorking, wayTo, yawWorking } from './reach/armDrawn';
 export { cornerOut } from './reach/cornerOut';
 export { coverage, coverageRow, coverageStands, gridOver, leastOff, type FloorGrid } from './reach/coverage';
-export { obstaclesOf, outOf, type Obstacle } from './reach/obstacles';
+export { obstaclesAt, outOf, standingIn, type Obstacle } from './reach/obstacles';
 export { reachModelOf } from './reach/reachPart';
 export {
   heldAt,
@@ -96,7 +97,7 @@ export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './
 
 // what holds it
 export { N_PER_POUND } from './load/lagTables';
-export { kitOf, type Kit, type KitSource } from './scheme/kit';
+export { kitOf, withKit, type Kit } from './scheme/kit';
 export { schoolOf, type FixingSchool } from './scheme/ways';
 export { FIXING_SCHOOLS, fixingSchools, type SchoolSays } from './fixingSchools';
 

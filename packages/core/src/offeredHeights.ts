@@ -1,6 +1,7 @@
 import type { Job, Plan, School } from '@steddo/contract';
 import { applyCommand } from './edit/command';
 import { followSchool } from './edit/followSchool';
+import { newMemory } from './memory';
 import { plan } from './plan';
 import { SCHOOLS } from './placement/schools';
 
@@ -25,7 +26,7 @@ const MOST = 3;
  * in their order, each only where it is possible and looks different from those before it.
  * Empty while nothing can be placed.
  */
-export function offeredHeights(job: Job): Offer[] {
+export function offeredHeights(job: Job, memory = newMemory()): Offer[] {
   const offers: Offer[] = [];
   const add = (offer: Offer) => {
     const { placement } = offer.plan;
@@ -38,11 +39,11 @@ export function offeredHeights(job: Job): Offer[] {
   const now = byHand
     ? { key: 'chosen', heading: 'chosen' as const }
     : { key: job.aim.height, heading: job.aim.height, school: job.aim.height };
-  add({ ...now, chosen: true, job, plan: plan(job) });
+  add({ ...now, chosen: true, job, plan: plan(job, { memory }) });
   for (const school of SCHOOLS) {
     if (!byHand && school === job.aim.height) continue;
     const other = applyCommand(job, followSchool(job, school)).job;
-    add({ key: school, school, heading: school, chosen: false, job: other, plan: plan(other) });
+    add({ key: school, school, heading: school, chosen: false, job: other, plan: plan(other, { memory }) });
   }
   return offers;
 }

@@ -1,9 +1,10 @@
-import type { Catalogue, Conflict, Finding, Job, Plan, Working } from '@steddo/contract';
+import type { Conflict, Finding, Job, Mount, Plan, Working } from '@steddo/contract';
 import { acknowledge, finding, verdictOf } from './findings';
 import { guessFinding, planWorkings } from './guesses';
 import { levelContext } from './level/levelContext';
 import { readLevel } from './level/readLevel';
-import { fitContext } from './mount/fitContext';
+import { newMemory, type Memory } from './memory';
+import { fitContext, type FitContext } from './mount/fitContext';
 import { fitMount } from './mount/fitMount';
 import { mountFindings } from './mount/mountFindings';
 import { rankMounts } from './mount/rankMounts';
@@ -31,27 +32,25 @@ import { classFindings, patternClass } from './screen/patternClass';
 import { lightPart } from './load/lightPart';
 import { loadsPart } from './load/loadsPart';
 import { planPlate, type PlatePlan } from './scheme/drillPlan';
-import { kitOf, type KitSource } from './scheme/kit';
+import { kitOf } from './scheme/kit';
 import { schemePart, type SchemeMade } from './scheme/schemePart';
 import { screwPart } from './screen/screwPart';
 import { threadFindings } from './screen/screwFindings';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
-import { reachModelOf, reachPart } from './reach/reachPart';
-import { inferStuds, type StudsFound } from './wall/inferStuds';
+import { reachPart } from './reach/reachPart';
+import { readingsOf, type StudsFound } from './wall/inferStuds';
 import { nextLooks } from './wall/nextLook';
 import { hazardPart, wallPart } from './wall/wallPart';
 import { leaf } from './working';
 
 export interface PlanOptions {
-  /** Mounts to rank, and the kit of a job that has none of its own. */
-  catalogue?: Pick<Catalogue, 'mounts' | 'anchors' | 'lags' | 'bits'>;
-  /** The crew's kit, for a job that has none of its own; absent: the catalogue's. */
-  kit?: KitSource;
-  /** For the parts that draw random numbers; none does yet. */
-  seed?: number;
+  /** Mounts to rank. */
+  mounts?: readonly Mount[] | undefined;
   /** Whether to work out where to look next: a quarter of a second, for files and workers. */
   nextLook?: boolean;
+  /** What the caller keeps from one plan to the next; the plan is the same without. */
+  memory?: Memory | undefined;
 }
 
 /**
@@ -60,27 +59,30 @@ export interface PlanOptions {
  * job gives nothing for them, and findings for what is lacking. Throws only for a programmer's mistake.
  */
 export function plan(job: Job, options: PlanOptions = {}): Plan {
-  const made = planOf(job, options);
-  const next = options.nextLook ? nextLooks(job, made) : undefined;
+  const memory = options.memory ?? newMemory();
+  const found = memory.inferStuds(...readingsOf(job));
+  const made = planOf(job, options.mounts, found, memory);
+  const next = options.nextLook ? nextLooks(job, made, [], found) : undefined;
   if (!next) return made;
   const [best] = next.looks;
   return { ...made, looking: next.looking, ...(best ? { nextLook: best } : {}) };
 }
 
-function planOf(job: Job, options: PlanOptions): Plan {
+function planOf(job: Job, mounts: readonly Mount[] | undefined, found: StudsFound, memory: Memory): Plan {
   const outline = outlineOf(job.screen, job.guessed ?? []);
-  const base = basePlan(job, outline, options);
+  const context = fitContext(job, memory.mounts);
+  const ranking = mounts && rankMounts(mounts, job, found, memory.mounts);
+  const base = basePlan(job, outline, ranking);
   const centre = centreRule(job);
   const early = [
     ...outline.findings,
     ...classFindings(job.screen),
     ...threadFindings(job.screen),
-    ...mountPart(job, base),
+    ...mountPart(job, base, context),
   ];
-  const found = inferStuds(job);
   const { odd } = found;
   wallPart(job, base, found);
-  early.push(...lightPart(job, base, found, kitOf(job, options.kit ?? options.catalogue)));
+  early.push(...lightPart(job, base, found, kitOf(job)));
   if (odd.length > 0) {
     base.odd = odd;
     early.push(finding('evidence-odd', 'caution', 'wall', { ids: odd }));
@@ -91,14 +93,13 @@ function planOf(job: Job, options: PlanOptions): Plan {
   const frame: Frame = { job, width, height, centreX: sideways.centreX };
   const plate = job.mount ? planPlate(job, job.mount, found, sideways.centreX) : undefined;
   if (plate && job.mount?.plate) frame.plateX = plate.x.value;
-  const placed = place(frame, base, plate, found, options.kit ?? options.catalogue ?? {});
+  const placed = place(frame, base, plate, found, context, memory);
   const hazards = hazardPart(job, base, found);
   return finish(job, base, [...early, ...sideways.findings, ...(plate?.findings ?? []), ...placed, ...hazards]);
 }
 
-function basePlan(job: Job, outline: Outline, options: PlanOptions): Plan {
+function basePlan(job: Job, outline: Outline, ranking: Plan['ranking']): Plan {
   const { width, height, guessed } = outline;
-  const mounts = options.catalogue?.mounts;
   return {
     format: 'steddo-plan',
     version: 1,
@@ -110,14 +111,14 @@ function basePlan(job: Job, outline: Outline, options: PlanOptions): Plan {
       outline: { width: width.value, height: height.value, guessed },
       workings: { width, height },
     },
-    ...(mounts ? { ranking: rankMounts(mounts, job, options.kit ?? options.catalogue) } : {}),
+    ...(ranking ? { ranking } : {}),
   };
 }
 
-function mountPart(job: Job, base: Plan): Finding[] {
+function mountPart(job: Job, base: Plan, context: FitContext): Finding[] {
   const { mount } = job;
   if (!mount) return [finding('mount-needed', 'caution', 'mount', {})];
-  base.fit = fitMount(mount, job, fitContext(job));
+  base.fit = fitMount(mount, job, context);
   const found = mountFindings(mount, base.fit, job);
   const armHole = job.choices?.armHole;
   const count = armHoles(mount).length;
@@ -127,7 +128,14 @@ function mountPart(job: Job, base: Plan): Finding[] {
 }
 
 /** Height, marks, holes and level, into the plan; returns what there is to say about them. */
-function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, wood: StudsFound, crew: KitSource): Finding[] {
+function place(
+  frame: Frame,
+  base: Plan,
+  plate: PlatePlan | undefined,
+  wood: StudsFound,
+  context: FitContext,
+  memory: Memory,
+): Finding[] {
   const { job } = frame;
   const { wanted, findings: found } = wantedHeight(frame);
   const spot = wanted && spotAt(frame, wanted);
@@ -136,7 +144,7 @@ function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, wood: Stu
   found.push(...screws(frame, base, spot));
   const heights = schoolHeights(frame);
   if (heights.length > 0) base.heights = heights;
-  seats(frame, base, found);
+  seats(frame, base, found, context);
   if (!spot) return [...found, ...(plate?.lacking ?? []), ...levelPart(frame, base)];
   if (spot.conflict) {
     base.placement = placementOf(frame, spot, plate);
@@ -146,7 +154,7 @@ function place(frame: Frame, base: Plan, plate: PlatePlan | undefined, wood: Stu
   if (spot.binding.length > 0) found.push(movedFinding(job, spot));
   found.push(...(spot.chain?.findings ?? []));
   // what keeps the holes away comes before what else there is to measure
-  const hung = hang(frame, base, plate, wood, spot, crew);
+  const hung = hang(frame, base, plate, wood, spot, memory);
   return [...hung, ...found, ...levelPart(frame, base)];
 }
 
@@ -157,11 +165,11 @@ function hang(
   plate: PlatePlan | undefined,
   wood: StudsFound,
   wished: Spot,
-  crew: KitSource,
+  memory: Memory,
 ): Finding[] {
   const { job } = frame;
   const made =
-    job.mount && plate ? schemePart({ frame, base, plate, found: wood, spot: wished, crew }, job.mount) : undefined;
+    job.mount && plate ? schemePart({ frame, base, plate, found: wood, spot: wished }, job.mount) : undefined;
   const spot = made?.spot ?? wished;
   const on = made?.plate ?? plate;
   if (on && job.mount?.plate) frame.plateX = on.x.value;
@@ -176,9 +184,10 @@ function hang(
     ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
   ];
   drill(frame, base, on, spot, made);
-  found.push(...reachOf(frame, base, on, wood));
+  const reached = reachOf(frame, base, on, wood, memory);
+  found.push(...reached.findings);
   if (!made?.candidate) return found;
-  const { loads, findings } = loadsPart(made.hanging, made.candidate, made.holes, reachModelOf(job, base));
+  const { loads, findings } = loadsPart(made.hanging, made.candidate, made.holes, reached.model);
   if (loads) base.loads = loads;
   if (loads && base.scheme) base.scheme.worstUtilisation = loads.worst;
   return [...found, ...findings];
@@ -209,9 +218,8 @@ function screws(frame: Frame, base: Plan, spot: Spot | undefined): Finding[] {
 }
 
 /** What the seats ask of a mount, and how far away its viewers are. */
-function seats(frame: Frame, base: Plan, found: Finding[]): void {
+function seats(frame: Frame, base: Plan, found: Finding[], context: FitContext): void {
   const { job, width, height, spacer } = frame;
-  const context = fitContext(job);
   const advice = typeAdvice(context.seats, context.rough);
   if (advice) base.advice = advice;
   const distances = pictureDistances(job, width, height, spacer);
@@ -241,9 +249,10 @@ function movedFinding(job: Job, spot: Spot): Finding {
   return finding('height-moved', 'caution', 'height', values);
 }
 
-function reachOf(frame: Frame, base: Plan, plate: PlatePlan | undefined, found: StudsFound): Finding[] {
+function reachOf(frame: Frame, base: Plan, plate: PlatePlan | undefined, found: StudsFound, memory: Memory) {
   const { job, centreX, spacer } = frame;
-  const { reach, findings } = reachPart({
+  const { reach, model, findings } = reachPart({
+    memory: memory.reach,
     job,
     plan: base,
     found,
@@ -252,7 +261,7 @@ function reachOf(frame: Frame, base: Plan, plate: PlatePlan | undefined, found: 
     ...(spacer ? { spacer } : {}),
   });
   if (reach) base.reach = reach;
-  return findings;
+  return { model, findings };
 }
 
 /** Holes, scheme and every mark, into the plan. */

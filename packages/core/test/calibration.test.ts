@@ -1,6 +1,7 @@
 import { atticSnug, guestRoom } from '@steddo/samples';
-import { hiddenWall, holeChance, inferStuds, landsIn, passMarks, simulated, untouched } from '../src';
+import { hiddenWall, holeChance, landsIn, passMarks, simulated, untouched } from '../src';
 import { seeded } from '../src/instruments/random';
+import { studsIn } from './jobs';
 import { bandsOf, drillModelWalls } from './modelWalls';
 
 /*
@@ -29,11 +30,11 @@ describe('calibration', () => {
       const marks = [0, 1].flatMap((i) =>
         passMarks(tools, 'edge', y, 0, wall.width).map((m, j) => ({ ...m, id: `m${i}-${j}` })),
       );
-      const { studs, belief } = inferStuds({ ...job, evidence: marks });
+      const { studs, chances } = studsIn({ ...job, evidence: marks });
       for (const s of studs.filter((t) => t.probability > 0.8)) {
         const x = s.drillAt?.value ?? s.centre;
         holes += 1;
-        stated += holeChance(belief, x, 7.94).value;
+        stated += holeChance(chances, x, 7.94).value;
         if (landsIn(wall, { x: x + random.normal(1.5), y }, 7.94)) landed += 1;
       }
     }

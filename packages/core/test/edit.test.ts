@@ -44,6 +44,15 @@ describe('commands', () => {
     applyCommand(job, { do: 'put', path: 'room.viewers.v1.eye', value: 1 });
     expect(JSON.stringify(job)).toBe(before);
   });
+  it('share with it everything that they do not touch', () => {
+    const job = testJob();
+    const after = applyCommand(job, { do: 'put', path: 'room.viewers.v1.eye', value: 1 }).job;
+    expect(after.evidence === job.evidence && after.mount === job.mount && after.room.wall === job.room.wall).toBe(
+      true,
+    );
+    expect(after.room === job.room || after.room.viewers === job.room.viewers).toBe(false);
+    expect(applyCommand(job, { do: 'drop', path: 'nowhere.at.all' }).job).toBe(job);
+  });
   it('find list entries by id, and make what is missing on the way', () => {
     const { job } = applyCommand(testJob(), { do: 'put', path: 'choices.centreY', value: 1400 });
     expect(job.choices).toEqual({ centreY: 1400 });

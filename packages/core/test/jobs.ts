@@ -1,5 +1,5 @@
 import type { Build, Evidence, Job, Mount } from '@steddo/contract';
-import { inferStuds, type StudsFound } from '../src';
+import { inferStuds, readingsOf, type StudsFound } from '../src';
 
 /** A plain job for tests: every number round, every section there. Change what the test is about. */
 export const IN = 25.4;
@@ -84,10 +84,12 @@ export function testJob(change: Partial<Job> = {}): Job {
 }
 
 /** What marks show on a stud wall of 4 m; nothing is known of its spacing unless the build says so. */
+export const studsIn = (job: Job): StudsFound => inferStuds(...readingsOf(job));
+
 export function marksShow(evidence: Evidence[], build: Partial<Build> = {}, change: Partial<Job> = {}): StudsFound {
   const { room } = testJob();
   const wall = { ...room.wall, build: { kind: 'timber-stud' as const, studWidth: 38.1, ...build } };
-  return inferStuds(testJob({ ...change, evidence, room: { ...room, wall } }));
+  return studsIn(testJob({ ...change, evidence, room: { ...room, wall } }));
 }
 
 export const mark = (

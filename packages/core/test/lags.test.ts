@@ -170,8 +170,9 @@ describe('yield of a lag', () => {
 });
 
 const seat = (change: Partial<Seat> = {}): Seat => ({
-  job: testJob(),
-  mount: testMount,
+  wall: testJob().room.wall,
+  packing: 0,
+  plateMm: 3,
   fastener: fromMount(testMount, 'timber-stud')!,
   into: 'stud',
   at: { x: 1800, y: 1400 },
@@ -193,8 +194,8 @@ const board = {
   path: 'anchors.a',
 };
 const withBuild = (build: object) => {
-  const job = testJob();
-  return { ...job, room: { ...job.room, wall: { ...job.room.wall, build: { ...job.room.wall.build, ...build } } } };
+  const { wall } = testJob().room;
+  return { ...wall, build: { ...wall.build, ...build } };
 };
 
 describe('what a fastener may hold', () => {
@@ -222,9 +223,9 @@ describe('what a fastener may hold', () => {
     ['rated-for-board', { into: 'board' as const, fastener: { ...board, board: 9.5 } }],
     ['grip-outside', { into: 'board' as const, fastener: { ...board, grip: { min: 20, max: 60 } } }],
     ['head-through-slot', { into: 'board' as const, fastener: { ...board, washer: undefined } }],
-    ['board-unsound', { into: 'board' as const, fastener: board, job: withBuild({ state: 'wet' }) }],
-    ['board-unsound', { into: 'board' as const, fastener: board, job: withBuild({ state: 'patched' }) }],
-    ['board-unsound', { into: 'board' as const, fastener: board, job: withBuild({ cover: 'none' }) }],
+    ['board-unsound', { into: 'board' as const, fastener: board, wall: withBuild({ state: 'wet' }) }],
+    ['board-unsound', { into: 'board' as const, fastener: board, wall: withBuild({ state: 'patched' }) }],
+    ['board-unsound', { into: 'board' as const, fastener: board, wall: withBuild({ cover: 'none' }) }],
   ] as [string, Partial<Seat>][])('is not said: %s', (code, change) => {
     expect(holdsOf(seat(change))).toBe(code);
   });
@@ -235,8 +236,8 @@ describe('what a fastener may hold', () => {
     expect(utilised(holds, 200, 125, 50)).toBeCloseTo(0.75, 12);
   });
   it('wood backing by its thickness, which a thin sheet does not have', () => {
-    const thick = holdsOf(seat({ into: 'backing', job: withBuild({ thickness: 60, board: 0, cover: 'none' }) }));
-    const thin = holdsOf(seat({ into: 'backing', job: withBuild({ thickness: 18, board: 0, cover: 'none' }) }));
+    const thick = holdsOf(seat({ into: 'backing', wall: withBuild({ thickness: 60, board: 0, cover: 'none' }) }));
+    const thin = holdsOf(seat({ into: 'backing', wall: withBuild({ thickness: 18, board: 0, cover: 'none' }) }));
     expect(typeof thick).toBe('object');
     expect(thin).toBe('lag-too-short');
   });

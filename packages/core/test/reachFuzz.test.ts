@@ -98,7 +98,7 @@ describe('any arm in any room', () => {
         (mount, seats, things, walls) => {
           expect(checkFile(mountFormat, mount).ok).toBe(true);
           const job = jobOf(mount, seats, things, walls);
-          const made = plan(job, { catalogue: { mounts: [mount] } });
+          const made = plan(job, { mounts: [mount] });
           expect(everyNumber(made)).toEqual([]);
           expect(planFormat.safeParse(made).success).toBe(true);
           for (const w of made.reach?.seats.flatMap((s) => (s.workings ? [s.workings.offAxis] : [])) ?? []) {

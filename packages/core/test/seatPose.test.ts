@@ -280,7 +280,7 @@ describe('what stops a better one', () => {
     const stiff = { ...swing, id: 'stiff', swivel: { left: 5, right: 5 } };
     // nobody has looked for studs yet: what holes there would be does not count
     const job = { ...seated([{ x: 3900, distance: 2400 }], stiff), evidence: [] };
-    const p = plan(job, { catalogue: { mounts: [stiff, better, testMount] } });
+    const p = plan(job, { mounts: [stiff, better, testMount] });
     expect(p.reach!.seats[0]!.servedBy).toEqual(['better']);
   });
 });
@@ -387,7 +387,10 @@ describe('judging many mounts', () => {
       fc.property(seat, fc.integer({ min: 10, max: 75 }), (at, turn) => {
         const job = seated([at], { ...swing, swivel: { left: turn, right: turn } });
         const model = modelOf(job);
-        const rough = roughOff(job.mount!, roughRoom(job, 2000, 1118, 60), { x: at.x, z: at.distance })!;
+        const rough = roughOff(job.mount!, roughRoom(job, { centreX: 2000, width: 1118, thickness: 60 }), {
+          x: at.x,
+          z: at.distance,
+        })!;
         const best = deg(bestPose(model.reach, model.table, seatsOf(job))!.off);
         expect(rough).toBeGreaterThan(best - 0.05);
         expect(rough - best).toBeLessThan(6);
@@ -403,7 +406,7 @@ describe('judging many mounts', () => {
       depth: { folded: 40, extended: 90 },
       arm: { kind: 'scissor', range: { min: 40, max: 90 } },
     };
-    const p = plan(job, { catalogue: { mounts: [stub, swing] } });
+    const p = plan(job, { mounts: [stub, swing] });
     expect(p.advice!.type).toBe('full-motion');
     // how far out any set of this width has to come to turn to that seat: 559 sin y = z, aimed from there
     const { reachNeeded: out } = p.advice!;

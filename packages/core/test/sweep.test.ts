@@ -1,7 +1,8 @@
+import type { Job } from '@steddo/contract';
 import fc from 'fast-check';
 import { armOf, cornersOf, meetsOnWay, turnAt, waysTo, type Arm, type Obstacle, type SetShape } from '../src';
 import { quarterDisc, rectangle, type Point } from '../src/geometry/convex';
-import { obstaclesOf } from '../src/reach/obstacles';
+import { obstaclesAt, standingIn } from '../src/reach/obstacles';
 import { testJob, testMount } from './jobs';
 
 /*
@@ -161,9 +162,10 @@ describe('turning on the spot', () => {
 
 describe('what is in the way', () => {
   const band = { bottom: 800, top: 1450 };
+  const obstaclesOf = ({ room }: Job, plateX?: number) => obstaclesAt(standingIn(room, plateX, 120), band);
   const room = testJob().room;
   const by = (change: Partial<typeof room>) =>
-    obstaclesOf(testJob({ room: { ...room, objects: [], ...change } }), band).map((o) => o.by);
+    obstaclesOf(testJob({ room: { ...room, objects: [], ...change } })).map((o) => o.by);
   const thing = { id: 'o7', left: 100, right: 300, bottom: 900, top: 1200 };
   it('only what is at the height of the set', () => {
     expect(by({})).toEqual(['own-wall']);
@@ -182,13 +184,13 @@ describe('what is in the way', () => {
   it('a chimney breast is in the way, unless the plate is on it', () => {
     const breast = { ...thing, id: 'o8', kind: 'chimney' as const, left: 1000, right: 2600, bottom: 0, top: 2400 };
     const job = testJob({ room: { ...room, objects: [breast] } });
-    expect(obstaclesOf(job, band, { x: 1800, width: 120 }).map((o) => o.by)).toEqual(['own-wall']);
-    expect(obstaclesOf(job, band, { x: 2600, width: 120 }).map((o) => o.by)).toEqual(['own-wall', 'object:o8']);
+    expect(obstaclesOf(job, 1800).map((o) => o.by)).toEqual(['own-wall']);
+    expect(obstaclesOf(job, 2600).map((o) => o.by)).toEqual(['own-wall', 'object:o8']);
   });
   it('a door takes the quarter of a disc, on any wall; with its hinge unknown on both sides', () => {
     const door = { ...thing, id: 'd1', kind: 'door' as const, left: 500, right: 1300, bottom: 0, top: 2000 };
     const of = (change: object) =>
-      obstaclesOf(testJob({ room: { ...room, objects: [{ ...door, ...change }] } }), band).slice(1);
+      obstaclesOf(testJob({ room: { ...room, objects: [{ ...door, ...change }] } })).slice(1);
     expect(of({}).length).toBe(2);
     const [main] = of({ hinge: 'left' });
     expect(main).toMatchObject({ by: 'door:d1' });

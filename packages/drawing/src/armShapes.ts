@@ -1,14 +1,5 @@
 import type { Job } from '@steddo/contract';
-import {
-  armDrawn,
-  furthest,
-  obstaclesOf,
-  seatOff,
-  seatsOf,
-  wayTo,
-  type ReachModel,
-  type SetPoseMm,
-} from '@steddo/core';
+import { armDrawn, furthest, standingIn, seatOff, seatsOf, wayTo, type ReachModel, type SetPoseMm } from '@steddo/core';
 import type { Label, Shape } from './scene';
 
 /** An arm to be drawn, and where a hand has brought it. */
@@ -110,8 +101,7 @@ export function armSights(job: Job, swung: Swung): { shapes: Shape[]; labels: La
 
 /** What a door sweeps. */
 export function swingShapes(job: Job): Shape[] {
-  const band = { bottom: 0, top: job.room.wall.height };
-  return obstaclesOf(job, band).flatMap((o, i) =>
+  return standingIn(job.room).flatMap(({ obstacle: o }, i) =>
     o.kind === 'polygon' && o.by.startsWith('door:')
       ? [{ kind: 'poly', role: 'swing', id: `swing-${i}`, closed: true, points: o.points.map(flat) } satisfies Shape]
       : [],

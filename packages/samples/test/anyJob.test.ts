@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkFile, job as jobFormat, plan as planFormat, type Job, type Plan, type Working } from '@steddo/contract';
-import { evaluate, plan } from '@steddo/core';
+import { evaluate, plan, withKit } from '@steddo/core';
 import { planFile } from '@steddo/text';
 import fc from 'fast-check';
 import { atticSnug, breakfastBar, demoCatalogue, guestRoom } from '../src';
@@ -52,7 +52,7 @@ describe('any valid job', () => {
   const full = JSON.parse(readFileSync(join(__dirname, '../jobs/every-field.json'), 'utf8')) as Job;
   it('with every field of the format is valid and has a plan', () => {
     expect(checkFile(jobFormat, full)).toMatchObject({ ok: true });
-    checkPlan(plan(full, { catalogue: demoCatalogue }), full);
+    checkPlan(plan(withKit(full, demoCatalogue), { mounts: demoCatalogue.mounts }), full);
   });
   it.each([
     ['guest room', guestRoom],
@@ -66,7 +66,7 @@ describe('any valid job', () => {
         const job = edited(base, list);
         if (!job) return;
         valid += 1;
-        checkPlan(plan(job, { catalogue: { mounts: demoCatalogue.mounts.slice(0, 4) } }), job);
+        checkPlan(plan(job, { mounts: demoCatalogue.mounts.slice(0, 4) }), job);
       }),
       { seed: 61, numRuns: 80 },
     );

@@ -64,8 +64,7 @@ export function edited(base: Job, list: readonly RandomEdit[]): Job | undefined 
       if (what === 'drop') {
         if (Array.isArray(parent)) parent.splice(Number(key), 1);
         else delete parent[key];
-      } else if (typeof value === 'number')
-        parent[key] = what === 'zero' ? 0 : what === 'negate' ? -value : value * by;
+      } else if (typeof value === 'number') parent[key] = what === 'zero' ? 0 : what === 'negate' ? -value : value * by;
       else if (typeof value === 'string' && what === 'word') parent[key] = word;
     });
   }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { catalogue, checkFile, plan as planFormat } from '@steddo/contract';
-import { plan } from '@steddo/core';
+import { plan, withKit } from '@steddo/core';
 import { planFile } from '@steddo/text';
 import { atticSnug, breakfastBar, demoCatalogue, demoRooms, guestRoom } from '../src';
 
@@ -17,11 +17,16 @@ describe('samples', () => {
   });
   it('the whole plan is valid, and is what the guest room gives', () => {
     expect(checkFile(planFormat, samplePlan)).toMatchObject({ ok: true });
-    const made = planFile(plan(guestRoom, { catalogue: demoCatalogue, nextLook: true }), guestRoom);
+    const made = planFile(
+      plan(withKit(guestRoom, demoCatalogue), { mounts: demoCatalogue.mounts, nextLook: true }),
+      guestRoom,
+    );
     expect(JSON.parse(JSON.stringify(made))).toEqual(samplePlan);
   });
   it.each(demoRooms)('$id: its plan is valid', ({ job }) => {
-    const made = JSON.parse(JSON.stringify(planFile(plan(job, { catalogue: demoCatalogue }), job))) as unknown;
+    const made = JSON.parse(
+      JSON.stringify(planFile(plan(withKit(job, demoCatalogue), { mounts: demoCatalogue.mounts }), job)),
+    ) as unknown;
     const checked = checkFile(planFormat, made);
     expect(checked.ok ? [] : checked.faults).toEqual([]);
   });

@@ -1,5 +1,5 @@
 import type { Advice, Height, Misfit } from '@steddo/contract';
-import { comparedOf, plan } from '@steddo/core';
+import { comparedOf, plan, withKit } from '@steddo/core';
 import { atticSnug, demoCatalogue, guestRoom } from '@steddo/samples';
 import {
   COMPARED_ROWS,
@@ -75,7 +75,7 @@ describe('mounts in words', () => {
     expect(new Set(COMPARED_ROWS.map((r) => r.name)).size).toBe(COMPARED_ROWS.length);
   });
   it('every rule of every demo mount has its sentence, in either unit', () => {
-    const { ranking } = plan(atticSnug, { catalogue: demoCatalogue });
+    const { ranking } = plan(withKit(atticSnug, demoCatalogue), { mounts: demoCatalogue.mounts });
     for (const r of ranking!.flatMap((m) => m.reasons))
       for (const s of [say, metric]) {
         expect(fitText(r, s)).not.toMatch(/undefined|NaN|null|\[object/);

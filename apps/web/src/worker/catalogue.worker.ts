@@ -2,7 +2,6 @@ import * as Comlink from 'comlink';
 import Papa from 'papaparse';
 import { catalogueRows, type Catalogue, type Job, type Mount } from '@steddo/contract';
 import { fetchCatalogue } from '../data/api';
-import type { KitSource } from '@steddo/core';
 import { openLocalStore } from '../data/localStore';
 import {
   MountRanking,
@@ -36,12 +35,7 @@ export interface Loaded {
 
 function combine(): void {
   mounts = withOwn(catalogue, own);
-  const { anchors, lags, bits } = catalogue;
-  ranking.carry({
-    ...(anchors ? { anchors } : {}),
-    ...(lags ? { lags } : {}),
-    ...(bits ? { bits } : {}),
-  });
+  ranking.forget();
 }
 
 const api = {
@@ -65,7 +59,7 @@ const api = {
     }
   },
   /** The crew's kit: what a room without one of its own is planned with. */
-  async kit(): Promise<KitSource> {
+  async kit(): Promise<Pick<Catalogue, 'anchors' | 'lags' | 'bits'>> {
     if (!loaded) await api.load();
     const { anchors = [], lags = [], bits = [] } = catalogue;
     return { anchors, lags, bits };

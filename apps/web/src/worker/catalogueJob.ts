@@ -1,5 +1,16 @@
 import type { Catalogue, Fault, Job, Mount, MountType, Ranked } from '@steddo/contract';
-import { comparePlaces, fitContext, placeOf, rankOne, searchFirst, type KitSource, type Place } from '@steddo/core';
+import {
+  comparePlaces,
+  fitContext,
+  newMemory,
+  placeOf,
+  rankOne,
+  readingsOf,
+  searchFirst,
+  type FitContext,
+  type Place,
+  type StudsFound,
+} from '@steddo/core';
 
 /** What of the catalogue is asked for. */
 export interface MountQuery {
@@ -39,13 +50,7 @@ export const pause = (): Promise<void> => new Promise((resolve) => setTimeout(re
 export class MountRanking {
   private places: Place[] = [];
   private key = '';
-  private kit: KitSource = {};
-
-  /** What is on the van, for jobs that have no kit of their own. */
-  carry(kit: KitSource): void {
-    this.kit = kit;
-    this.forget();
-  }
+  private memory = newMemory();
 
   forget(): void {
     this.key = '';
@@ -58,10 +63,12 @@ export class MountRanking {
     wanted: StillWanted,
     progress: Progress,
   ): Promise<RankedPage | undefined> {
-    const context = fitContext(job);
-    const key = rankingKey(job);
+    const asked = asRanked(job);
+    const context = fitContext(asked, this.memory.mounts);
+    const found = this.memory.inferStuds(...readingsOf(asked));
+    const key = JSON.stringify(asked);
     if (key !== this.key) {
-      const places = await this.judge(mounts, job, wanted, progress);
+      const places = await this.judge(mounts, { job: asked, context, found }, wanted, progress);
       if (!places) return undefined;
       this.places = places;
       this.key = key;
@@ -69,7 +76,7 @@ export class MountRanking {
     const passing = this.places.filter((p) => passes(p, query));
     const shown = passing.slice(query.from, query.from + query.count);
     return {
-      ranked: shown.map((p) => rankOne(p.mount, job, context, p.searched ? this.kit : undefined)),
+      ranked: shown.map((p) => rankOne(p.mount, asked, context, p.searched ? found : undefined)),
       total: passing.length,
       of: this.places.length,
     };
@@ -77,11 +84,10 @@ export class MountRanking {
 
   private async judge(
     mounts: readonly Mount[],
-    job: Job,
+    { job, context, found }: { job: Job; context: FitContext; found: StudsFound },
     wanted: StillWanted,
     progress: Progress,
   ): Promise<Place[] | undefined> {
-    const context = fitContext(job);
     const places: Place[] = [];
     for (let i = 0; i < mounts.length; i += AT_ONCE) {
       if (i > 0) await pause();
@@ -89,27 +95,25 @@ export class MountRanking {
       for (const mount of mounts.slice(i, i + AT_ONCE)) if (!mount.archived) places.push(placeOf(mount, job, context));
       progress(Math.min(i + AT_ONCE, mounts.length), mounts.length);
     }
-    return searchFirst(places.sort(comparePlaces), job, context, this.kit);
+    return searchFirst(places.sort(comparePlaces), job, context, found);
   }
 }
 
-/** Everything of a job that a mount is judged by. */
-const rankingKey = ({ screen, room, aim, choices, guessed, evidence, scans, drilled, fixing, anchors }: Job): string =>
-  JSON.stringify([
-    screen,
-    room,
-    aim,
-    choices?.centreX,
-    choices?.centreY,
-    choices?.fold,
-    choices?.packing,
-    guessed,
-    evidence,
-    scans,
-    drilled,
-    fixing?.school,
-    anchors,
-  ]);
+/**
+ * The job with nothing in it but what a mount is judged by: only that is handed on, so that nothing which
+ * decides can be missing from what is kept by it.
+ */
+function asRanked(job: Job): Job {
+  const { screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits } = job;
+  const { centreX, centreY, fold, packing } = job.choices ?? {};
+  const school = job.fixing?.school;
+  return {
+    ...{ format: job.format, version: job.version, title: '', units: job.units },
+    ...{ screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits },
+    choices: { centreX, centreY, fold, packing },
+    ...(school ? { fixing: { school } } : {}),
+  };
+}
 
 function passes({ mount, stops }: Place, { text, types, fitting }: MountQuery): boolean {
   if (fitting && stops > 0) return false;

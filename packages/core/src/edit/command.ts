@@ -36,20 +36,17 @@ const LISTS = new Set([
 ]);
 
 /**
- * Applies a command to a copy of the job. `put` on a list entry that is not there appends it (or
+ * Applies a command: the job that comes of it shares with the old one everything off the path, so that what was
+ * worked out from that is still known by its identity. `put` on a list entry that is not there appends it (or
  * inserts it `at` an index); `drop` of something absent changes nothing, and a list's last entry takes
- * the list with it. Throws for a path that
- * leads through a plain value: a programmer's mistake. The result is not validated here.
+ * the list with it. Throws for a path that leads through a plain value: a programmer's mistake. The result is
+ * not validated here.
  */
 export function applyCommand(job: Job, command: Command): Applied {
   if (command.do === 'all') return applyAll(job, command.commands);
-  const copy = structuredClone(job);
   const segments = command.path.split('.');
-  const inverse =
-    command.do === 'put'
-      ? put(copy as unknown as Branch, segments, structuredClone(command.value), command)
-      : drop(copy as unknown as Branch, segments, command.path);
-  return { job: copy, inverse, touched: [command.path] };
+  const { after, inverse } = command.do === 'put' ? put(job, segments, command) : drop(job, segments, command.path);
+  return { job: after as unknown as Job, inverse, touched: [command.path] };
 }
 
 function applyAll(job: Job, commands: readonly Command[]): Applied {
@@ -80,63 +77,74 @@ function keyIn(branch: Branch, segment: string): string | number | undefined {
 
 const read = (branch: Branch, key: string | number): unknown => (branch as Record<string | number, unknown>)[key];
 
-/** Walks to the parent of the last segment, making what is missing on the way when `make`. */
-function parentOf(root: Branch, segments: readonly string[], make: boolean): Branch | undefined {
-  let branch = root;
-  for (let i = 0; i < segments.length - 1; i++) {
-    const segment = segments[i]!;
-    const key = keyIn(branch, segment);
-    if (key === undefined) return undefined;
-    let next = read(branch, key);
-    if (next === undefined && make) {
-      next = LISTS.has(segments.slice(0, i + 1).join('.')) ? [] : {};
-      (branch as Record<string | number, unknown>)[key] = next;
+/** The same branch with another value under a key; undefined takes the key away. */
+function withKey(branch: Branch, key: string | number, value: unknown): Branch {
+  if (Array.isArray(branch)) return branch.map((v, i) => (i === Number(key) ? value : v));
+  if (value !== undefined) return { ...branch, [key]: value };
+  const { [key]: _, ...rest } = branch;
+  return rest;
+}
+
+interface Changed {
+  after: Branch;
+  inverse: Command;
+}
+
+/** What becomes of the branch that holds the last segment. */
+type Change = (parent: Branch, last: string) => Changed | undefined;
+
+/**
+ * Copies the branches on the way to the last segment, making what is missing there when `make`; an emptied list
+ * of the job goes. Undefined where the path leads nowhere or nothing changes.
+ */
+function along(
+  branch: Branch,
+  segments: readonly string[],
+  at: number,
+  make: boolean,
+  change: Change,
+): Changed | undefined {
+  const segment = segments[at]!;
+  if (at === segments.length - 1) return change(branch, segment);
+  const key = keyIn(branch, segment);
+  if (key === undefined) return undefined;
+  const isList = LISTS.has(segments.slice(0, at + 1).join('.'));
+  const next = read(branch, key) ?? (make ? (isList ? [] : {}) : undefined);
+  if (next === undefined) return undefined;
+  if (!isBranch(next)) throw new TypeError(`${segments.join('.')} leads through a plain value`);
+  const inner = along(next, segments, at + 1, make, change);
+  if (!inner) return undefined;
+  const emptied = isList && Array.isArray(inner.after) && inner.after.length === 0 && !make;
+  return { ...inner, after: withKey(branch, key, emptied ? undefined : inner.after) };
+}
+
+function put(job: Job, segments: readonly string[], { path, value, at }: Extract<Command, { do: 'put' }>): Changed {
+  const inverseDrop: Command = { do: 'drop', path };
+  const changed = along(job as unknown as Branch, segments, 0, true, (parent, last) => {
+    const key = keyIn(parent, last);
+    if (Array.isArray(parent)) {
+      if (isBranch(value) && !Array.isArray(value) && value.id !== undefined && value.id !== last)
+        throw new TypeError(`${path} is put an entry with another id`);
+      if (key === undefined || Number(key) >= parent.length || at !== undefined)
+        return { after: parent.toSpliced(at ?? parent.length, 0, value), inverse: inverseDrop };
     }
-    if (next === undefined) return undefined;
-    if (!isBranch(next)) throw new TypeError(`${segments.join('.')} leads through a plain value`);
-    branch = next;
-  }
-  return branch;
+    const before = read(parent, key!);
+    const inverse: Command = before === undefined ? inverseDrop : { do: 'put', path, value: before };
+    return { after: withKey(parent, key!, value), inverse };
+  });
+  if (!changed) throw new TypeError(`${path} leads to no entry`);
+  return changed;
 }
 
-function put(root: Branch, segments: string[], value: unknown, command: { path: string; at?: number }): Command {
-  const parent = parentOf(root, segments, true);
-  if (!parent) throw new TypeError(`${command.path} leads to no entry`);
-  const key = keyIn(parent, segments.at(-1)!);
-  const inverseDrop: Command = { do: 'drop', path: command.path };
-  if (Array.isArray(parent)) {
-    const last = segments.at(-1);
-    if (isBranch(value) && !Array.isArray(value) && value.id !== undefined && value.id !== last)
-      throw new TypeError(`${command.path} is put an entry with another id`);
-    if (key === undefined || Number(key) >= parent.length || command.at !== undefined) {
-      parent.splice(command.at ?? parent.length, 0, value);
-      return inverseDrop;
-    }
-  }
-  const before = read(parent, key!);
-  (parent as Record<string | number, unknown>)[key!] = value;
-  return before === undefined ? inverseDrop : { do: 'put', path: command.path, value: before };
-}
-
-function drop(root: Branch, segments: string[], path: string): Command {
-  const nothing: Command = { do: 'all', commands: [] };
-  const parent = parentOf(root, segments, false);
-  const key = parent && keyIn(parent, segments.at(-1)!);
-  if (!parent || key === undefined) return nothing;
-  const before = read(parent, key);
-  if (before === undefined) return nothing;
-  if (Array.isArray(parent)) {
-    parent.splice(Number(key), 1);
-    if (parent.length === 0) dropEmptyList(root, segments.slice(0, -1));
-    return { do: 'put', path, value: before, at: Number(key) };
-  }
-  delete parent[key as string];
-  return { do: 'put', path, value: before };
-}
-
-/** A list that has lost its last entry goes too, so that undoing its first one leaves the job as it was. */
-function dropEmptyList(root: Branch, list: readonly string[]): void {
-  const holder = parentOf(root, list, false);
-  if (!LISTS.has(list.join('.')) || !holder || Array.isArray(holder)) return;
-  delete holder[list.at(-1)!];
+function drop(job: Job, segments: readonly string[], path: string): Changed {
+  const root = job as unknown as Branch;
+  const changed = along(root, segments, 0, false, (parent, last) => {
+    const key = keyIn(parent, last);
+    const before = key === undefined ? undefined : read(parent, key);
+    if (key === undefined || before === undefined) return undefined;
+    const at = Array.isArray(parent) ? { at: Number(key) } : {};
+    const after = Array.isArray(parent) ? parent.toSpliced(Number(key), 1) : withKey(parent, key, undefined);
+    return { after, inverse: { do: 'put', path, value: before, ...at } };
+  });
+  return changed ?? { after: root, inverse: { do: 'all', commands: [] } };
 }

@@ -1,4 +1,4 @@
-import type { Job, Mount } from '@steddo/contract';
+import type { Mount, Screen } from '@steddo/contract';
 import { GRAVITY_N_PER_KG, HANDLING, MOUNT_MASS_KG } from '../tolerances';
 import { moves } from '../reach/arm';
 import { toDeg } from '../units/convert';
@@ -18,7 +18,7 @@ export const massOf = (mount: Mount): number =>
   mount.mass ?? (moves(mount) ? MOUNT_MASS_KG.moving : MOUNT_MASS_KG.still);
 
 /** All of the mount moves with the set where nobody has said what does: the heavier case. */
-export function weightsOf({ screen }: Pick<Job, 'screen'>, mount: Mount): Weights {
+export function weightsOf(screen: Pick<Screen, 'mass'>, mount: Mount): Weights {
   const whole = massOf(mount);
   const moving = Math.min(whole, mount.movingMass ?? whole);
   return {

@@ -1,7 +1,7 @@
-import type { Job, Mount } from '@steddo/contract';
+import type { Mount } from '@steddo/contract';
 import type { FindingCode } from '../findings';
 import { HOLLOW_KINDS, type Fastener } from '../scheme/kit';
-import { overAt } from '../scheme/wallAt';
+import { overAt, type Fronted } from '../scheme/wallAt';
 import { PLATE_THICKNESS_MM, RATED_BOARD_MM, RATING_FACTOR, SAME_MM, STUD_DEPTH_MM } from '../tolerances';
 import {
   gravityOf,
@@ -25,6 +25,7 @@ export type Holds =
       gravity: number;
       size: LagSize;
       rows: number;
+      /** Its shears by the angle, each filled in when it is first asked for. */
       table?: Float64Array;
     }
   | { by: 'rating'; tension: number; shear: number; ultimate: { tension: number; shear: number } };
@@ -43,9 +44,9 @@ export type NoHold = Extract<
   | 'lags-too-close'
 >;
 
-export interface Seat {
-  job: Job;
-  mount: Mount;
+export interface Seat extends Fronted {
+  /** Thickness of the plate, mm. */
+  plateMm: number;
   fastener: Fastener;
   into: 'stud' | 'board' | 'masonry' | 'metal-stud' | 'backing';
   at: { x: number; y: number };
@@ -82,12 +83,13 @@ function rated({ tension, shear }: Fastener): Holds | NoHold {
   };
 }
 
-function boardHolds({ job, mount, fastener, at, foremost }: Seat): Holds | NoHold {
+function boardHolds(seat: Seat): Holds | NoHold {
+  const { plateMm, fastener, at, foremost } = seat;
   if (!HOLLOW_KINDS.has(fastener.kind)) return 'never-in-board';
-  const { board, packing, build } = overAt(job, at, foremost);
+  const { board, packing, build } = overAt(seat, at, foremost);
   if (build.state === 'patched' || build.state === 'wet' || board <= 0) return 'board-unsound';
   if (fastener.board !== undefined && Math.abs(fastener.board - board) > RATED_BOARD_MM) return 'rated-for-board';
-  const clamped = board + packing + plateOf(mount) + (fastener.washer ?? 0);
+  const clamped = board + packing + plateMm + (fastener.washer ?? 0);
   const { grip } = fastener;
   if (grip && (clamped < grip.min - SAME_MM || clamped > grip.max + SAME_MM)) return 'grip-outside';
   return rated(fastener);
@@ -96,16 +98,16 @@ function boardHolds({ job, mount, fastener, at, foremost }: Seat): Holds | NoHol
 export const plateOf = (mount: Mount): number => mount.plate?.thickness ?? PLATE_THICKNESS_MM;
 
 /** Plate, washer, board and packing: what a lag goes through before it meets wood, mm. */
-export function overLag({ job, mount, fastener, at, foremost }: Seat): number {
-  const { board, packing } = overAt(job, at, foremost);
-  return plateOf(mount) + (fastener.washer ?? 0) + board + packing;
+export function overLag(seat: Seat): number {
+  const { board, packing } = overAt(seat, seat.at, seat.foremost);
+  return seat.plateMm + (seat.fastener.washer ?? 0) + board + packing;
 }
 
 function lagHolds(seat: Seat): Holds | NoHold {
-  const { job, mount, fastener, at, foremost, into, apart } = seat;
+  const { plateMm, fastener, at, foremost, into, apart } = seat;
   const size = lagSizeOf(fastener.diameter);
   if (!size || fastener.length === undefined) return 'lag-off-table';
-  const { board, packing, build } = overAt(job, at, foremost);
+  const { board, packing, build } = overAt(seat, at, foremost);
   const woodMm = into === 'backing' ? build.thickness : (build.studDepth ?? STUD_DEPTH_MM);
   if (woodMm === undefined) return 'no-rating';
   const thread = fastener.threadLength ?? usualThread(fastener.length);
@@ -120,15 +122,12 @@ function lagHolds(seat: Seat): Holds | NoHold {
     gravity,
     size,
     rows: Math.min(1, apart / (ROW_SPACING_D.full * size.shankMm)),
-    input: { lag: size, gravity, plate: plateOf(mount), gap: board + packing, penetration: hold.penetration },
+    input: { lag: size, gravity, plate: plateMm, gap: board + packing, penetration: hold.penetration },
   };
 }
 
 /** Steps of the pull's angle to the grain for which a lag's shear is kept, per quarter turn. */
 const ANGLES = 90;
-/** Shears by the lag and what it goes through, kept for the next scheme and the next plan. */
-const kept = new Map<string, Float64Array>();
-const MOST_KEPT = 200;
 
 /**
  * What a fastener may hold in the wall's plane, N, pulling at an angle to the grain: of a lag the next whole
@@ -136,21 +135,10 @@ const MOST_KEPT = 200;
  */
 export function shearHeld(holds: Holds, angleDeg: number): number {
   if (holds.by === 'rating') return holds.shear;
-  const table = (holds.table ??= tableFor(holds));
+  const table = (holds.table ??= new Float64Array(ANGLES + 1).fill(-1));
   const i = Math.min(ANGLES, Math.ceil(angleDeg));
   if (table[i]! < 0) table[i] = exactShear(holds, i).allowable;
   return table[i]!;
-}
-
-function tableFor({ input, rows }: Extract<Holds, { by: 'lag' }>): Float64Array {
-  const { lag, gravity, plate, gap, penetration } = input;
-  const key = [lag.shankMm, gravity, plate, gap, penetration, rows].join();
-  const known = kept.get(key);
-  if (known) return known;
-  if (kept.size >= MOST_KEPT) kept.clear();
-  const table = new Float64Array(ANGLES + 1).fill(-1);
-  kept.set(key, table);
-  return table;
 }
 
 /** What a fastener may hold in the wall's plane at exactly that angle, and what gives way first. */

@@ -1,12 +1,10 @@
 import type { Finding, HoleInto, Item, Job, Light, Plan, Working } from '@steddo/contract';
 import { finding } from '../findings';
 import { onMainWall } from '../placement/itemRules';
-import { clearChance } from '../scheme/clearChance';
 import { fromAnchor, MASONRY_KINDS, type Fastener, type Kit } from '../scheme/kit';
 import { wallAt } from '../scheme/wallAt';
 import { hollowAnchors } from '../scheme/ways';
 import { GRAVITY_N_PER_KG, HOLE_CAUTION, HOLE_GO, LIGHT_KG, LIGHT_OUT_MM, STUD_DEPTH_MM } from '../tolerances';
-import { chanceAt } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, node } from '../working';
 import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, PERMANENT, usualThread } from './lagTables';
@@ -90,14 +88,14 @@ const fixingHeight = ({ bottom, top }: Item): number => {
 const TALL_MM = 250;
 
 /** Evenly along the thing, with half a step left at its ends. */
-function placesOf({ left, right }: Item, count: number, y: number, { belief }: StudsFound): Light['at'] {
+function placesOf({ left, right }: Item, count: number, y: number, { chances }: StudsFound): Light['at'] {
   return Array.from({ length: count }, (_, i) => {
     const x = left + ((right - left) * (i + 0.5)) / count;
     return {
       x,
       y,
-      wood: Math.min(1, chanceAt(belief, x, LIGHT_SHANK_MM).lands),
-      hollow: clearChance(belief, x, 2 * LIGHT_SHANK_MM),
+      wood: Math.min(1, chances.at(x, LIGHT_SHANK_MM).lands),
+      hollow: chances.clear(x, 2 * LIGHT_SHANK_MM),
     };
   });
 }
@@ -118,7 +116,7 @@ type Choice = Light['choices'][number];
 /** Wood where every fixing meets it; else, and only for what is light, the anchors by what they leave in hand. */
 function choicesFor(asked: Asked): Choice[] {
   const { job, kit, at, heavy } = asked;
-  const here = wallAt(job, at[0]!.x, asked.y).build;
+  const here = wallAt(job.room.wall, at[0]!.x, asked.y).build;
   if (here.kind === 'masonry')
     return rated(
       asked,
@@ -148,7 +146,7 @@ const BRACKET_MM = 2;
 
 /** The thinnest lag of the kit that bites deep enough behind this board. */
 function lagChoice({ job, kit, tension, shear, at, y }: Asked): Choice[] {
-  const { build } = wallAt(job, at[0]!.x, y);
+  const { build } = wallAt(job.room.wall, at[0]!.x, y);
   const board = boardOf(build);
   const gravity = gravityOf(build);
   for (const lag of [...kit.lags].sort((a, b) => a.diameter - b.diameter || a.length - b.length)) {

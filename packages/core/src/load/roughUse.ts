@@ -1,11 +1,12 @@
-import type { Fit, Job, Mount } from '@steddo/contract';
+import type { Fit, Mount, Screen } from '@steddo/contract';
 import { armOf, moves, reachOf } from '../reach/arm';
 import { spread } from '../scheme/chooseSlots';
 import { fromMount } from '../scheme/kit';
 import { usableSlots } from '../scheme/placePlate';
+import type { Wall } from '../scheme/wallAt';
 import { SET_THICKNESS_MM, STUD_SPACING_MM } from '../tolerances';
 import { handlingsOf, weightsOf, worstUse } from './groupUse';
-import { holdsOf } from './holds';
+import { holdsOf, plateOf } from './holds';
 import type { LoadPose } from './loadPoses';
 
 /**
@@ -14,47 +15,30 @@ import type { LoadPose } from './loadPoses';
  * middle, its arm straight out, straight aside and halfway. For judging thousands of mounts.
  * Undefined where the plate is not measured, or nothing is rated for this wall.
  */
-export function roughUse(mount: Mount, job: Pick<Job, 'screen' | 'room'>): number | undefined {
-  const { mass, thickness, height, diagonal } = job.screen;
-  const { width, height: wallHeight, build, zones } = job.room.wall;
-  const key = JSON.stringify([mass, thickness, height, diagonal, width, wallHeight, build, zones]);
-  const kept = known.get(mount);
-  if (kept?.key === key) return kept.use;
-  const use = worked(mount, job);
-  known.set(mount, { key, use });
-  return use;
-}
-
-/** Kept as long as their mount is: long lists are judged again whenever the room changes. */
-const known = new WeakMap<Mount, { key: string; use: number | undefined }>();
-
-function worked(mount: Mount, job: Pick<Job, 'screen' | 'room'>): number | undefined {
-  const { wall } = job.room;
+export function estimateUtilisation(mount: Mount, screen: Screen, wall: Wall, packing: number): number | undefined {
   const fastener = fromMount(mount, wall.build.kind);
   const count = mount.walls[wall.build.kind]?.fixing?.count;
   const { plate } = mount;
-  if (!fastener || !count || !plate?.slots?.length) return undefined;
+  const into = INTO[wall.build.kind];
+  if (!fastener || !count || !plate?.slots?.length || !into) return undefined;
   const slots = usableSlots({ mount, fixing: fastener }).map((s) => s.slot);
   const rows = [...new Set(slots.map((s) => s.y))].sort((a, b) => b - a);
-  const columns = columnsOf(mount, job, slots);
+  const columns = columnsOf(mount, wall.build, slots);
   const perColumn = Math.min(rows.length, Math.ceil(count / columns.length));
   if (perColumn === 0) return undefined;
   const ys = spread(rows, perColumn);
   const points = columns.flatMap((x) => ys.map((y) => ({ x, y })));
-  const into = INTO[wall.build.kind];
-  if (!into) return undefined;
-  const apart = ys.length > 1 ? ys[0]! - ys[1]! : Infinity;
-  const seat = {
-    job: job as Job,
-    mount,
+  const holds = holdsOf({
+    wall,
+    packing,
+    plateMm: plateOf(mount),
     fastener,
     into,
     at: { x: wall.width / 2, y: wall.height / 2 },
     slot: slots[0]!,
     foremost: 0,
-    apart,
-  };
-  const holds = holdsOf(seat);
+    apart: ys.length > 1 ? ys[0]! - ys[1]! : Infinity,
+  });
   if (typeof holds === 'string') return undefined;
   const half = plate.width / 2;
   const group = {
@@ -64,23 +48,18 @@ function worked(mount: Mount, job: Pick<Job, 'screen' | 'room'>): number | undef
   };
   const middle = plate.height / 2;
   const place = {
-    weights: weightsOf(job, mount),
+    weights: weightsOf(screen, mount),
     plateX: 0,
     plateY: middle,
     centreY: middle,
-    bottomY: middle - (job.screen.height ?? job.screen.diagonal / 2) / 2,
+    bottomY: middle - (screen.height ?? screen.diagonal / 2) / 2,
     packing: 0,
   };
-  return worstUse(
-    group,
-    points.map(() => holds),
-    roughPoses(mount, job),
-    handlingsOf(mount),
-    place,
-  )?.use;
+  const each = points.map(() => holds);
+  return worstUse(group, each, roughPoses(mount, screen), handlingsOf(mount), place)?.use;
 }
 
-const INTO: Partial<Record<Job['room']['wall']['build']['kind'], 'stud' | 'metal-stud' | 'masonry' | 'backing'>> = {
+const INTO: Partial<Record<Wall['build']['kind'], 'stud' | 'metal-stud' | 'masonry' | 'backing'>> = {
   'timber-stud': 'stud',
   'metal-stud': 'metal-stud',
   masonry: 'masonry',
@@ -88,8 +67,7 @@ const INTO: Partial<Record<Job['room']['wall']['build']['kind'], 'stud' | 'metal
   'metal-backing': 'backing',
 };
 
-function columnsOf(mount: Mount, job: Pick<Job, 'room'>, slots: readonly { x: number }[]): number[] {
-  const { build } = job.room.wall;
+function columnsOf(mount: Mount, build: Wall['build'], slots: readonly { x: number }[]): number[] {
   const [left, right] = [Math.min(...slots.map((s) => s.x)), Math.max(...slots.map((s) => s.x))];
   const studs = build.kind === 'timber-stud' || build.kind === 'metal-stud';
   const wanted = studs ? (mount.studs?.count ?? 2) : 2;
@@ -99,7 +77,7 @@ function columnsOf(mount: Mount, job: Pick<Job, 'room'>, slots: readonly { x: nu
   return Array.from({ length: wanted }, (_, i) => (i - (wanted - 1) / 2) * apart);
 }
 
-function roughPoses(mount: Mount, { screen }: Pick<Job, 'screen'>): LoadPose[] {
+function roughPoses(mount: Mount, screen: Screen): LoadPose[] {
   const thick = screen.thickness ?? SET_THICKNESS_MM;
   const pose = (x: number, back: number): LoadPose => ({
     x,
@@ -120,8 +98,7 @@ function roughPoses(mount: Mount, { screen }: Pick<Job, 'screen'>): LoadPose[] {
 }
 
 /** The rule for the list of mounts: over 1 a caution, because this room may keep the arm from its worst pose. */
-export function holdsRule(mount: Mount, job: Pick<Job, 'screen' | 'room'>): Fit[] {
-  const use = roughUse(mount, job);
+export function holdsRule(use: number | undefined): Fit[] {
   if (use === undefined) return [];
   const ok = use <= 1;
   return [{ rule: 'holds', ok, level: ok ? 'info' : 'caution', value: use, limit: 1, margin: 1 - use, unit: 'ratio' }];

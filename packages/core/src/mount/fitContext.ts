@@ -1,4 +1,4 @@
-import type { Job } from '@steddo/contract';
+import type { Job, Mount } from '@steddo/contract';
 import { feasible } from '../geometry/intervals';
 import { centreRule } from '../placement/centreRule';
 import { heightLimits } from '../placement/heightLimits';
@@ -11,12 +11,15 @@ import { seatAngles } from '../sight/seatAngles';
 import { SET_THICKNESS_MM } from '../tolerances';
 import { leaf } from '../working';
 import { liftLimitKg } from './liftPeople';
+import { newMountMemory, type MountMemory } from './mountMemory';
 import type { RoomForPlate } from './plateRoom';
 import type { Seats } from './typeAdvice';
 
 /** What the room asks of any mount, worked out once for the whole catalogue. */
 export interface FitContext {
   seats: Seats;
+  /** What a mount's worst fastener would have to hold on this wall, over what it may. */
+  estimate: (mount: Mount) => number | undefined;
   /** The set and its walls, for how far an arm brings it; absent while its centre line is not known. */
   rough?: RoughRoom;
   liftLimitKg: number;
@@ -28,7 +31,7 @@ export interface FitContext {
  * The seats, the wanted height and the obstacles of a job, whatever mount it has now: so that a
  * mount is judged alike whether it is picked or only on the list.
  */
-export function fitContext(job: Job): FitContext {
+export function fitContext(job: Job, memory: MountMemory = newMountMemory()): FitContext {
   const { width, height } = outlineOf(job.screen, job.guessed ?? []);
   const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
   const bare: Job = { ...job };
@@ -41,21 +44,24 @@ export function fitContext(job: Job): FitContext {
       toCm: centreMm / 10,
       thicknessCm: thickness / 10,
     });
-  if (!centre.ok) return { seats: { seats: [] }, liftLimitKg: lift(job.room.wall.height / 2) };
+  const packing = job.choices?.packing ?? 0;
+  const estimate = (mount: Mount) => memory.estimateUtilisation(mount, job.screen, job.room.wall, packing);
+  if (!centre.ok) return { seats: { seats: [] }, estimate, liftLimitKg: lift(job.room.wall.height / 2) };
   const { centreX } = placeSideways(bare, width, centre.x);
   const frame: Frame = { job: bare, width, height, centreX };
   const seats = seatAngles(bare, centreX);
-  const rough = roughRoom(job, centreX.value, width.value, thickness);
+  const rough = roughRoom(job, { centreX: centreX.value, width: width.value, thickness }, memory.armAtZero);
   const chosen = job.choices?.centreY;
   const wish = wishOf(job.aim.height, bare, height, edges(frame));
   const wanted = chosen === undefined ? (wish.ok ? wish.centre : undefined) : leaf('centre-chosen', chosen, 'mm');
-  if (!wanted) return { seats: { seats }, rough, liftLimitKg: lift(job.room.wall.height / 2) };
+  if (!wanted) return { seats: { seats }, estimate, rough, liftLimitKg: lift(job.room.wall.height / 2) };
   const spot = spotAt(frame, wanted);
   const tilt = tiltOf(anglesAt(frame, spot), bare);
   // where the set alone finds no height the room is to blame, and no mount
   const forSet = heightLimits({ job: bare, height, set: edges(frame) });
   const base = {
     seats: { seats, ...(tilt ? { tilt } : {}) },
+    estimate,
     rough,
     liftLimitKg: lift(spot.centre.value),
   };

@@ -26,7 +26,7 @@ export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>, contex
   ];
   // what is stopped already is not asked what it holds: in long lists that is most of them
   const stopped = rules.some((r) => !r.ok && r.level === 'stop');
-  return context && !stopped ? [...rules, ...holdsRule(mount, job)] : rules;
+  return context && !stopped ? [...rules, ...holdsRule(context.estimate(mount))] : rules;
 }
 
 function roomRules(mount: Mount, screen: Job['screen'], context: FitContext): Fit[] {

@@ -1,10 +1,11 @@
 import type { Fit, Job, Mount, MountType, Ranked } from '@steddo/contract';
-import type { KitSource } from '../scheme/kit';
 import { SCHEMED, schemeRule } from '../scheme/rankSchemes';
 import { fitContext, type FitContext } from './fitContext';
 import { fitMount, shortfall } from './fitMount';
 import { seatShortfall } from './seatRules';
+import type { MountMemory } from './mountMemory';
 import { toMeasure } from './toMeasure';
+import { inferStuds, readingsOf, type StudsFound } from '../wall/inferStuds';
 
 /** All that decides a mount's place in the list. */
 export interface Place {
@@ -32,25 +33,30 @@ interface Judged extends Place {
  * fails names the failed rule nearest to passing. Archived mounts are left out. With nothing in the
  * catalogue the list is empty.
  */
-export function rankMounts(mounts: readonly Mount[], job: Job, crew: KitSource = {}): Ranked[] {
-  const context = fitContext(job);
+export function rankMounts(
+  mounts: readonly Mount[],
+  job: Job,
+  found: StudsFound = inferStuds(...readingsOf(job)),
+  memory?: MountMemory,
+): Ranked[] {
+  const context = fitContext(job, memory);
   const judged = mounts
     .filter((mount) => !mount.archived)
     .map((mount) => judgeMount(mount, job, context))
     .sort(comparePlaces);
-  const first = judged.slice(0, SCHEMED).map((j) => searched(j, job, context, crew));
+  const first = judged.slice(0, SCHEMED).map((j) => searched(j, job, context, found));
   return [...first, ...judged.slice(SCHEMED)].sort(comparePlaces).map(rankedOf);
 }
 
 /** With the whole scheme search, where nothing stops it already. */
-const searched = (judged: Judged, job: Job, context: FitContext, crew: KitSource): Judged =>
-  judged.stops > 0 ? judged : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, crew));
+const searched = (judged: Judged, job: Job, context: FitContext, found: StudsFound): Judged =>
+  judged.stops > 0 ? judged : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, found));
 
 /** Places of the first of a long list once more, with the whole scheme search; in their new order. */
-export function searchFirst(places: readonly Place[], job: Job, context: FitContext, crew: KitSource = {}): Place[] {
+export function searchFirst(places: readonly Place[], job: Job, context: FitContext, found: StudsFound): Place[] {
   const first = places.slice(0, SCHEMED).map((p): Place => {
     if (p.stops > 0) return p;
-    const { reasons: _, ...place } = judgeMount(p.mount, job, context, schemeRule(p.mount, job, crew));
+    const { reasons: _, ...place } = judgeMount(p.mount, job, context, schemeRule(p.mount, job, found));
     return { ...place, searched: true };
   });
   return [...first, ...places.slice(SCHEMED)].sort(comparePlaces);
@@ -66,7 +72,7 @@ export function placeOf(mount: Mount, job: Job, context: FitContext): Place {
 }
 
 /** One mount with its reasons, as it stands in the ranked list; `search` for one of the first twenty. */
-export const rankOne = (mount: Mount, job: Job, context: FitContext, search?: KitSource): Ranked =>
+export const rankOne = (mount: Mount, job: Job, context: FitContext, search?: StudsFound): Ranked =>
   rankedOf(search ? searched(judgeMount(mount, job, context), job, context, search) : judgeMount(mount, job, context));
 
 function judgeMount(mount: Mount, job: Job, context: FitContext, more: readonly Fit[] = []): Judged {

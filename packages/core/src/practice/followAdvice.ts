@@ -1,6 +1,8 @@
 import type { Evidence, Job, Looking, NextLook, Scan } from '@steddo/contract';
 import type { Instruments, FinderKind } from '../instruments/instruments';
+import { newMemory } from '../memory';
 import { plan } from '../plan';
+import { readingsOf } from '../wall/inferStuds';
 import { nextLooks } from '../wall/nextLook';
 
 /** What following the advice to its end took and where it ended. */
@@ -21,11 +23,12 @@ const SLIDE_MM = 1;
  * measure of a beginner's pokes, and what the tests of the whole routine run.
  */
 export function followAdvice(start: Job, instruments: Instruments, steps: () => void = () => undefined): Advised {
+  const memory = newMemory();
   let job = start;
   let [pokes, passes] = [0, 0];
   for (let i = 0; i < PATIENCE; i++) {
     steps();
-    const next = nextLooks(job, plan(job));
+    const next = nextLooks(job, plan(job, { memory }), [], memory.inferStuds(...readingsOf(job)));
     const [look] = next?.looks ?? [];
     if (!next || !look) return { job, pokes, passes, ...(next?.looking.enough ? { enough: next.looking.enough } : {}) };
     if (look.kind === 'probe') {

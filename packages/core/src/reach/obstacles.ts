@@ -1,4 +1,4 @@
-import type { Item, Job, Plate } from '@steddo/contract';
+import type { Item, Job } from '@steddo/contract';
 import { quarterDisc, rectangle, type Plane, type Polygon } from '../geometry/convex';
 import { USUAL_OUT_MM } from '../tolerances';
 
@@ -11,31 +11,47 @@ export interface Band {
   top: number;
 }
 
+/** Something that may be in the way, and between what heights it is. */
+export interface Standing {
+  obstacle: Obstacle;
+  low: number;
+  high: number;
+}
+
 /**
- * Everything at the set's height that its outline may not cross: its own wall, side walls that are
- * there, what stands out of them, a chimney breast that it does not hang on, furniture, and the
- * quarter of a disc that each door sweeps. What is wholly under or over the set is none of these.
+ * Everything that a set could meet in a room, at whatever height: its own wall, side walls that are
+ * there, what stands out of them, a chimney breast that the plate does not hang on, furniture, and the
+ * quarter of a disc that each door sweeps.
  */
-export function obstaclesOf(job: Job, band: Band, plate?: Pick<Plate, 'width'> & { x: number }): Obstacle[] {
-  const { wall } = job.room;
-  const meets = (low: number, high: number) => low < band.top && band.bottom < high;
+export function standingIn(room: Job['room'], plateX?: number, plateWidth = 0): Standing[] {
+  const { wall } = room;
+  const plate = plateX === undefined ? undefined : { x: plateX, width: plateWidth };
+  const zones = (wall.zones ?? []).filter((z) => (z.wall ?? 'main') === 'main' && (z.face ?? 0) > 0);
   return [
-    ...wallsOf(job),
-    ...(wall.zones ?? [])
-      .filter((z) => (z.wall ?? 'main') === 'main' && (z.face ?? 0) > 0 && meets(z.bottom, z.top))
-      .map((z) => ({ ...rectangle(z.left, z.right, 0, z.face ?? 0), by: `zone:${z.id}` })),
-    ...(job.room.objects ?? [])
-      .filter((o) => meets(o.bottom, o.top))
-      .flatMap((o) => (carries(o, plate) ? [] : itemShapes(o, wall.width))),
-    ...(job.room.floor ?? [])
-      .filter((f) => f.height === undefined || meets(0, f.height))
-      .map((f) => ({ ...rectangle(f.left, f.right, f.near, f.far), by: `floor:${f.id}` })),
+    ...wallsOf(room.wall).map((obstacle) => ({ obstacle, low: -Infinity, high: Infinity })),
+    ...zones.map((z) => ({
+      obstacle: { ...rectangle(z.left, z.right, 0, z.face ?? 0), by: `zone:${z.id}` },
+      low: z.bottom,
+      high: z.top,
+    })),
+    ...(room.objects ?? [])
+      .filter((o) => !carries(o, plate))
+      .flatMap((o) => itemShapes(o, wall.width).map((obstacle) => ({ obstacle, low: o.bottom, high: o.top }))),
+    ...(room.floor ?? []).map((f) => ({
+      obstacle: { ...rectangle(f.left, f.right, f.near, f.far), by: `floor:${f.id}` },
+      // what nobody has measured is as high as the set
+      low: f.height === undefined ? -Infinity : 0,
+      high: f.height ?? Infinity,
+    })),
   ];
 }
 
+/** What of a room the set may not cross at its height. What is wholly under or over it is none of these. */
+export const obstaclesAt = (standing: readonly Standing[], band: Band): Obstacle[] =>
+  standing.filter(({ low, high }) => low < band.top && band.bottom < high).map((s) => s.obstacle);
+
 /** The set's own wall first, then the side walls that are there. */
-export function wallsOf(job: Job): Obstacle[] {
-  const { width, returns } = job.room.wall;
+export function wallsOf({ width, returns }: Job['room']['wall']): Obstacle[] {
   const walls: Obstacle[] = [{ kind: 'plane', nx: 0, nz: 1, d: 0, by: 'own-wall' }];
   if (returns?.left) walls.push({ kind: 'plane', nx: 1, nz: 0, d: 0, by: 'wall:left' });
   if (returns?.right) walls.push({ kind: 'plane', nx: -1, nz: 0, d: -width, by: 'wall:right' });

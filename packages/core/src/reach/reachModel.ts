@@ -2,9 +2,10 @@ import type { Job, Mount, Placement, Side, Working } from '@steddo/contract';
 import { boxGap, type Bounds, type Point } from '../geometry/convex';
 import { LONGER_MM, SET_THICKNESS_MM } from '../tolerances';
 import { toDeg, toRad } from '../units/convert';
+import { memo } from '../memo';
 import { leaf, minus, node } from '../working';
 import { armOf, type Arm } from './arm';
-import { obstaclesOf, type Band } from './obstacles';
+import { obstaclesAt, standingIn, type Band, type Obstacle } from './obstacles';
 import { reachTable, standAt, type Reach, type ReachTable, type Stand } from './reachTable';
 import { extensionOf, faceOf, offAxis, radiusOf, type Pose, type SetShape } from './setShape';
 
@@ -28,9 +29,14 @@ export type Hung = Pick<Placement, 'centre' | 'left' | 'right' | 'bottom' | 'top
  * The arm as the plan hangs it. Undefined for a mount that does not move. The set settles by its sag:
  * on its way it takes up everything from its bottom to its top before it has settled.
  */
-export function reachModel(job: Job, mount: Mount, hung: Hung): ReachModel | undefined {
+export function reachModel(
+  job: Job,
+  mount: Mount,
+  hung: Hung,
+  memory: ReachMemory = newReachMemory(),
+): ReachModel | undefined {
   const fold = hung.fold ?? 'left';
-  const arm = armOf(mount, hung.plateX, fold, hung.spacer);
+  const arm = memory.arm(mount, hung.plateX, fold, hung.spacer);
   if (!arm) return undefined;
   const band = { bottom: hung.bottom, top: hung.top + (job.aim.sag ?? 0) };
   const shape = {
@@ -39,12 +45,15 @@ export function reachModel(job: Job, mount: Mount, hung: Hung): ReachModel | und
     head: arm.head,
     aside: hung.centre.x - arm.folded.x,
   };
-  const plate = mount.plate && { width: mount.plate.width, x: hung.plateX };
   const near = around(arm, shape);
-  const obstacles = obstaclesOf(job, band, plate).filter((o) => boxGap(near, o, 0) <= 0);
+  const plateX = mount.plate && hung.plateX;
+  const obstacles = obstaclesAt(memory.standing(job.room, plateX, mount.plate?.width), band).filter(
+    (o) => boxGap(near, o, 0) <= 0,
+  );
   const reach = { arm, shape, obstacles };
+  const table = memory.table(arm, shape.width, shape.thickness, shape.aside, ...obstacles);
   const folded = { x: arm.folded.x, z: arm.folded.z, yaw: 0 };
-  return { reach, table: tableOf(reach), plateX: hung.plateX, fold, band, folded };
+  return { reach, table, plateX: hung.plateX, fold, band, folded };
 }
 
 /** A box that holds everything an arm can bring the set to, and what a longer one could. */
@@ -54,14 +63,22 @@ function around(arm: Arm, shape: SetShape): Bounds {
   return { left: arm.root.x - far, right: arm.root.x + far, near: -1, far: out };
 }
 
-/** The last table, with what it was worked out from: moving the set up and down seldom changes it. */
-let last: { key: string; table: ReachTable } | undefined;
-
-function tableOf(reach: Reach): ReachTable {
-  const key = JSON.stringify(reach);
-  if (last?.key !== key) last = { key, table: reachTable(reach) };
-  return last.table;
+/** What is kept from one model to the next: moving the set up and down seldom changes its table. */
+export interface ReachMemory {
+  arm: typeof armOf;
+  standing: typeof standingIn;
+  table: typeof tableAmong;
 }
+
+export const newReachMemory = (): ReachMemory => ({
+  arm: memo(armOf),
+  standing: memo(standingIn),
+  table: memo(tableAmong),
+});
+
+/** The table of an arm with a set of a size among obstacles. */
+const tableAmong = (arm: Arm, width: number, thickness: number, aside: number, ...obstacles: Obstacle[]): ReachTable =>
+  reachTable({ arm, shape: { width, thickness, head: arm.head, aside }, obstacles });
 
 /** A seat from above, mm. */
 export interface Seat extends Point {

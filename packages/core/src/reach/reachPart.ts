@@ -8,7 +8,7 @@ import { cableRun } from './cableRun';
 import { clearances } from './clearances';
 import { foldChoices } from './foldChoices';
 import { labelFindings, plugFindings, reachFindings } from './reachFindings';
-import { reachModel, seatsOf, type ReachModel } from './reachModel';
+import { reachModel, seatsOf, type ReachMemory, type ReachModel } from './reachModel';
 import { seatServices, sharedPose } from './seatServices';
 import { overWalkway } from './walkway';
 
@@ -19,13 +19,14 @@ export interface ReachInput {
   centreX: Working;
   plateX: number;
   spacer?: Working;
+  memory: ReachMemory;
 }
 
 /**
  * What the mount can do in this room, for the plan: absent for one that does not move, of which only
  * what it sticks out is judged.
  */
-export function reachPart(input: ReachInput): { reach?: Plan['reach']; findings: Finding[] } {
+export function reachPart(input: ReachInput): { reach?: Plan['reach']; model?: ReachModel; findings: Finding[] } {
   const { job, plan, spacer } = input;
   const { mount } = job;
   const placed = plan.placement;
@@ -42,25 +43,25 @@ export function reachPart(input: ReachInput): { reach?: Plan['reach']; findings:
   if (!model) return { findings: around };
   const part = sectionOf(input, mount, model, front);
   const found = [...labelFindings(mount), ...foldedFinding(model), ...reachFindings(job, part)];
-  return { reach: part, findings: [...found, ...around] };
+  return { reach: part, model, findings: [...found, ...around] };
 }
 
 /** The model of a plan: for screens that move the arm, and for the coverage map. */
-export function reachModelOf(job: Job, plan: Plan): ReachModel | undefined {
+export function reachModelOf(job: Job, plan: Plan, memory?: ReachMemory): ReachModel | undefined {
   const { mount } = job;
   const { placement, reach } = plan;
   if (!mount || !placement || placement.conflict || !reach) return undefined;
   const plateX = placement.centre.x - (job.screen.patternCentre?.right ?? 0) - reach.centreOffset;
   const spacer = spacerOf(plan);
-  return reachModel(job, mount, { ...placement, plateX: placement.plate?.x ?? plateX, spacer });
+  return reachModel(job, mount, { ...placement, plateX: placement.plate?.x ?? plateX, spacer }, memory);
 }
 
 function spacerOf({ screen }: Plan): number {
   return screen.screws?.find((s) => s.id === screen.screwCheck?.chosen)?.spacer ?? 0;
 }
 
-const modelOf = ({ job, plan, plateX, spacer }: ReachInput, mount: Mount) =>
-  reachModel(job, mount, { ...plan.placement!, plateX, spacer: spacer?.value ?? 0 });
+const modelOf = ({ job, plan, plateX, spacer, memory }: ReachInput, mount: Mount) =>
+  reachModel(job, mount, { ...plan.placement!, plateX, spacer: spacer?.value ?? 0 }, memory);
 
 function sectionOf({ job, plan, found, centreX }: ReachInput, mount: Mount, model: ReachModel, front: Working) {
   const p = plan.placement!;

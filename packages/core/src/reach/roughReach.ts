@@ -13,15 +13,21 @@ export interface RoughRoom {
   thickness: number;
   aside: number;
   walls: readonly Obstacle[];
+  /** The arm of a mount over a plate at 0. */
+  armAtZero: typeof armAtZero;
   /** Chosen by hand; else the better of both. */
   fold?: Side;
 }
 
 /** The walls about a job's set: its own, and side walls that are there. */
-export function roughRoom(job: Job, centreX: number, width: number, thickness: number): RoughRoom {
+export function roughRoom(
+  job: Job,
+  set: Pick<RoughRoom, 'centreX' | 'width' | 'thickness'>,
+  arm: typeof armAtZero = armAtZero,
+): RoughRoom {
   const fold = job.choices?.fold;
   const aside = -(job.screen.patternCentre?.right ?? 0);
-  return { centreX, width, thickness, aside, walls: wallsOf(job), ...(fold ? { fold } : {}) };
+  return { ...set, aside, walls: wallsOf(job.room.wall), armAtZero: arm, ...(fold ? { fold } : {}) };
 }
 
 /**
@@ -33,7 +39,7 @@ export function roughRoom(job: Job, centreX: number, width: number, thickness: n
 export function roughOff(mount: Mount, room: RoughRoom, seat: Point): number | undefined {
   let least: number | undefined;
   for (const fold of room.fold ? [room.fold] : (['left', 'right'] as const)) {
-    const arm = armAtZero(mount, fold);
+    const arm = room.armAtZero(mount, fold);
     if (!arm) return undefined;
     const shape = { width: room.width, thickness: room.thickness, head: arm.head, aside: room.aside };
     // hung so that the folded set has its middle where it is wanted
@@ -47,16 +53,8 @@ export function roughOff(mount: Mount, room: RoughRoom, seat: Point): number | u
   return least;
 }
 
-/** Arms over a plate at 0, kept as long as their mount is: long lists are judged again and again. */
-const known = new WeakMap<Mount, Partial<Record<Side, Arm>>>();
-
-function armAtZero(mount: Mount, fold: Side): Arm | undefined {
-  const kept = known.get(mount)?.[fold];
-  if (kept) return kept;
-  const arm = armOf(mount, 0, fold);
-  if (arm) known.set(mount, { ...known.get(mount), [fold]: arm });
-  return arm;
-}
+/** The arm of a mount whose plate stands at 0. */
+export const armAtZero = (mount: Mount, fold: Side): Arm | undefined => armOf(mount, 0, fold);
 
 /**
  * Degrees off after the best yaw with the pivot here; undefined where the set does not fit at all.

@@ -4,7 +4,7 @@ import { SLEEVE_OVERDRILL_MM, THROUGH_BOARD_MM } from '../tolerances';
 import { leaf, minus, node, sum } from '../working';
 import type { Place } from './chooseSlots';
 import { inWall, leadBit, leadDepth } from './leadHole';
-import { overAt } from './wallAt';
+import { frontedBy, overAt } from './wallAt';
 
 /** How one hole is bored: with what bit, how deep, how far its screw goes in. mm. */
 export interface Bore {
@@ -17,7 +17,7 @@ export interface Bore {
 export function boreOf(job: Job, mount: Mount, place: Place, foremost: number): Bore | undefined {
   const { fastener, into } = place;
   const plate = mount.plate!;
-  const { board, packing, build } = overAt(job, place, foremost);
+  const { board, packing, build } = overAt(frontedBy(job), place, foremost);
   const boardLeaf = leaf('board', board, 'mm', { path: 'room.wall.build.board', guess: build.board === undefined });
   if (into === 'board')
     return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };

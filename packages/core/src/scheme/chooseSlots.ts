@@ -1,6 +1,5 @@
 import type { HoleInto } from '@steddo/contract';
 import { SAME_MM } from '../tolerances';
-import { clearChance } from './clearChance';
 import { mayDrill, type DoneHole } from './drilledHoles';
 import type { Fastener } from './kit';
 import type { UsableSlot } from './placePlate';
@@ -266,8 +265,8 @@ const SAME_CHANCE = 0.02;
 
 const chanceFor = (setting: Setting, into: HoleInto, fastener: Fastener, x: number, y: number): number => {
   const { job, plan, found } = setting;
-  if (into === 'board') return clearChance(found.belief, x, fastener.hole ?? fastener.diameter);
-  if (into === 'masonry') return unitChance(wallAt(job, x, y).build, plan.courses, x, y);
+  if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
+  if (into === 'masonry') return unitChance(wallAt(job.room.wall, x, y).build, plan.courses, x, y);
   return backingChance(plan.backing, x, y);
 };
 
@@ -281,4 +280,4 @@ const SOLID: Partial<Record<HoleInto, readonly string[]>> = {
 
 /** A zone may be another kind of wall: brick below, panel above. */
 const isWallFor = ({ job }: Setting, into: HoleInto, x: number, y: number): boolean =>
-  SOLID[into]!.includes(wallAt(job, x, y).build.kind);
+  SOLID[into]!.includes(wallAt(job.room.wall, x, y).build.kind);

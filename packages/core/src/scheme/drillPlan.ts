@@ -2,7 +2,6 @@ import type { Finding, Fixing, Job, Mount, Side, Working } from '@steddo/contrac
 import { finding } from '../findings';
 import { foldOffsetOf } from '../reach/arm';
 import { SAME_MM } from '../tolerances';
-import { chanceAt } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../working';
 import { HOLLOW_KINDS, MASONRY_KINDS } from './kit';
@@ -59,10 +58,10 @@ export function plateSpots(job: Job, mount: Mount, centreX: Working): PlateSpot[
 }
 
 /** Where each stud would be drilled: its middle, or a double's ply; and how sure that is wood. */
-export const aimsAt = ({ studs, belief }: StudsFound, diameter: number): Aim[] =>
+export const aimsAt = ({ studs, chances }: StudsFound, diameter: number): Aim[] =>
   studs.map((s) => {
     const x = s.drillAt ?? s.working ?? leaf('stud-centre', s.centre, 'mm');
-    return { x, chance: Math.min(1, chanceAt(belief, x.value, diameter).lands) };
+    return { x, chance: Math.min(1, chances.at(x.value, diameter).lands) };
   });
 
 /** Puts the plate over the studs as near to its nominal place as the slots allow. */

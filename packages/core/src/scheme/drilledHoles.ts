@@ -24,7 +24,7 @@ export interface DrilledHoles {
 
 const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
 
-const onMain = (job: Job): Drilled[] => (job.drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
+const onMain = (drilled: Job['drilled']): Drilled[] => (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
 
 /** What a hole was made for, when nobody wrote it down: what this wall is drilled for first. */
 const USUAL_INTO: Record<Job['room']['wall']['build']['kind'], HoleInto> = {
@@ -38,7 +38,7 @@ const USUAL_INTO: Record<Job['room']['wall']['build']['kind'], HoleInto> = {
 
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {
-  const all = onMain(job);
+  const all = onMain(job.drilled);
   const last = all.filter((d, i) => !all.slice(i + 1).some((o) => o.hole === d.hole));
   const usual = USUAL_INTO[job.room.wall.build.kind];
   return {
@@ -79,8 +79,8 @@ export function mayDrill(drilled: DrilledHoles, into: HoleInto, at: { x: number;
  * a lag found nothing; as wide as it is it counts as two thin probes. A hole whose purpose nobody wrote down says
  * only what its result says.
  */
-export function drilledEvidence(job: Job): Evidence[] {
-  return onMain(job).flatMap((d): Evidence[] => {
+export function drilledEvidence(drilled: Job['drilled']): Evidence[] {
+  return onMain(drilled).flatMap((d): Evidence[] => {
     const found = foundBy(d);
     if (!found) return [];
     const probe = { kind: 'probe' as const, x: d.x, y: d.y, found };

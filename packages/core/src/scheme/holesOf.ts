@@ -19,7 +19,7 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
   const slotY = (p: Place) => mount.plate!.slots![p.slot]!.y;
   const rows = [...new Set(candidate.places.map(slotY))].sort((a, b) => b - a);
   const order = [...candidate.places].sort((a, b) => slotY(b) - slotY(a) || a.x - b.x);
-  const foremost = foremostOf(job, order);
+  const foremost = foremostOf(job.room.wall, order);
   const taken = new Set([...drilled.done, ...drilled.spoiled].map((d) => d.id));
   const ids = order.map((p, i) => p.done?.id ?? freeId(`h`, NUMBERS_A_ROUND * drilled.round + i + 1, taken));
   const first = order.find((p) => !p.done);
@@ -48,7 +48,7 @@ export function holesThere(setting: Setting): Hole[] {
     const fastener = done.into === 'board' ? way?.board : way?.main;
     if (!fastener) return [];
     const place: Place = { x: done.x, y: done.y, slot: 0, into: done.into, fastener, chance: 1, done };
-    const bore = boreOf(job, mount, place, foremostOf(job, [place]));
+    const bore = boreOf(job, mount, place, foremostOf(job.room.wall, [place]));
     if (!bore) return [];
     const at = (axis: 'x' | 'y') => leaf(`drilled-${axis}`, done[axis], 'mm', drilledPath(job, done.id, axis));
     return [
@@ -189,7 +189,7 @@ function upOf(job: Job, { plate, lift }: Candidate, place: Place, mount: Mount):
 
 function chanceWorking(found: StudsFound, place: Place): Working {
   if (place.into === 'stud' || place.into === 'metal-stud')
-    return holeChance(found.belief, place.x, place.fastener.diameter);
+    return holeChance(found.chances, place.x, place.fastener.diameter);
   const label = place.into === 'board' ? 'clear-chance' : place.into === 'masonry' ? 'unit-chance' : 'backing-chance';
   return node('hole-chance', '+', 'ratio', [leaf(label, place.chance, 'ratio')]);
 }

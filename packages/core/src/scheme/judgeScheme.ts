@@ -1,11 +1,11 @@
 import type { Job, Mount } from '@steddo/contract';
 import type { FastenerGroup } from '../load/fastenerForces';
 import { handlingsOf, weightsOf, worstUse, type PushPlace, type WorstUse } from '../load/groupUse';
-import { holdsOf, type Holds, type NoHold, type Seat } from '../load/holds';
+import { holdsOf, plateOf, type Holds, type NoHold, type Seat } from '../load/holds';
 import { freePoses, type LoadPlace, type LoadPose } from '../load/loadPoses';
 import type { Place } from './chooseSlots';
 import type { Candidate } from './schemeSearch';
-import { foremostOf } from './wallAt';
+import { foremostOf, frontedBy } from './wallAt';
 
 /** Where the set hangs, as far as its load goes. mm. */
 export interface Hanging {
@@ -36,11 +36,11 @@ export const carriesOf = ({ places, way }: Candidate): Place[] =>
 export function carryingOf(hanging: Hanging, candidate: Candidate): Carrying | { code: NoHold; seat: Seat } {
   const { job, mount, centre, bottom } = hanging;
   const places = carriesOf(candidate);
-  const foremost = foremostOf(job, candidate.places);
+  const foremost = foremostOf(job.room.wall, candidate.places);
   const plate = mount.plate!;
   const seats = places.map((p): Seat => ({
-    job,
-    mount,
+    ...frontedBy(job),
+    plateMm: plateOf(mount),
     foremost,
     fastener: p.fastener,
     into: p.into,
@@ -72,7 +72,7 @@ export function carryingOf(hanging: Hanging, candidate: Candidate): Carrying | {
       },
     },
     at: {
-      weights: weightsOf(job, mount),
+      weights: weightsOf(job.screen, mount),
       plateX: x,
       plateY: plateBottom + plate.height / 2,
       centreY: centre.y + candidate.lift,

@@ -7,14 +7,20 @@ export interface Kit {
   bits: readonly Bit[];
 }
 
-export type KitSource = Partial<Pick<Catalogue, 'anchors' | 'lags' | 'bits'>>;
+type Lists = Partial<Pick<Catalogue, 'anchors' | 'lags' | 'bits'>>;
 
-/** The kit that a job is planned with: each list of its own where it has one, otherwise the catalogue's. */
-export const kitOf = (job: Pick<Job, 'anchors' | 'lags' | 'bits'>, crew: KitSource = {}): Kit => ({
-  anchors: job.anchors ?? crew.anchors ?? [],
-  lags: job.lags ?? crew.lags ?? [],
-  bits: job.bits ?? crew.bits ?? [],
-});
+/**
+ * A job with the crew's kit where it has none of its own, list by list: put in once, when the job is opened, so
+ * that nothing can be planned without it. The same job where it brings all three.
+ */
+export function withKit(job: Job, crew: Lists): Job {
+  const { anchors = crew.anchors, lags = crew.lags, bits = crew.bits } = job;
+  if (anchors === job.anchors && lags === job.lags && bits === job.bits) return job;
+  return { ...job, ...(anchors ? { anchors } : {}), ...(lags ? { lags } : {}), ...(bits ? { bits } : {}) };
+}
+
+/** The kit that a job is planned with. */
+export const kitOf = ({ anchors = [], lags = [], bits = [] }: Lists): Kit => ({ anchors, lags, bits });
 
 /** One fixing as the plan uses it: the mount's own, or one of the kit. Lengths mm, ratings N as the pack prints them. */
 export interface Fastener {

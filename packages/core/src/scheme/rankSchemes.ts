@@ -3,14 +3,14 @@ import { centreRule } from '../placement/centreRule';
 import { edges, placeSideways, spotAt, type Frame } from '../placement/placeSet';
 import { wishOf } from '../placement/schools';
 import { outlineOf } from '../screen/outlineOf';
-import { inferStuds } from '../wall/inferStuds';
+import type { StudsFound } from '../wall/inferStuds';
 import { masonryCourses } from '../wall/masonryCourses';
 import { backingOf } from '../wall/otherTimber';
 import { leaf } from '../working';
 import { chooseScheme } from './chooseScheme';
 import { planPlate } from './drillPlan';
 import { passes } from './judgeScheme';
-import { kitOf, type KitSource } from './kit';
+import { kitOf } from './kit';
 import { hangingOf, platesOf } from './schemePart';
 import { settingOf } from './schemeSearch';
 
@@ -21,7 +21,7 @@ export const SCHEMED = 20;
  * A mount with the whole scheme search, as if it were picked: whether its holes find wood and hold. For the
  * first of a list; absent where its plate is not measured or the set finds no height with it.
  */
-export function schemeRule(mount: Mount, job: Job, crew: KitSource = {}): Fit[] {
+export function schemeRule(mount: Mount, job: Job, found: StudsFound): Fit[] {
   if (!mount.plate?.slots?.length) return [];
   const other: Job = { ...job, mount, choices: { ...job.choices } };
   delete other.choices!.plateX;
@@ -37,7 +37,6 @@ export function schemeRule(mount: Mount, job: Job, crew: KitSource = {}): Fit[] 
   const wish = wishOf(job.aim.height, other, height, edges(frame));
   const wanted = chosen !== undefined ? leaf('centre-chosen', chosen, 'mm') : wish.ok ? wish.centre : undefined;
   if (!wanted) return [];
-  const found = inferStuds(job);
   frame.plateX = planPlate(other, mount, found, centreX).x.value;
   const spot = spotAt(frame, wanted);
   if (spot.conflict) return [];
@@ -48,7 +47,7 @@ export function schemeRule(mount: Mount, job: Job, crew: KitSource = {}): Fit[] 
     plan: wallOf(job),
     centreX,
     plates: platesOf(frame, spot, mount),
-    kit: kitOf(job, crew),
+    kit: kitOf(job),
   });
   if ('code' in setting) return [];
   const { best } = chooseScheme(setting, hangingOf(frame, spot, mount), 0);

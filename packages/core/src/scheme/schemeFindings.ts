@@ -2,7 +2,7 @@ import type { Finding, Hole, Job } from '@steddo/contract';
 import { finding, type FindingCode } from '../findings';
 import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread } from '../load/lagTables';
 import { lagHold } from '../load/lagWithdrawal';
-import { overLag, plateOf, type NoHold, type Seat } from '../load/holds';
+import { overLag, type NoHold, type Seat } from '../load/holds';
 import { ANCHOR_SET_MM, ANGLED_MM, FACE_STEP_MM, HOLE_CAUTION, HOLE_GO, STUD_DEPTH_MM } from '../tolerances';
 import { holeVerdict } from '../wall/holeVerdict';
 import type { Kit } from './kit';
@@ -76,7 +76,7 @@ function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[
   const lag = way.main?.kind === 'lag' ? way.main : undefined;
   const wood = places.find((p) => p.into === 'stud');
   if (lag && wood) {
-    const band = leadBand(lag.diameter, gravityOf(wallAt(job, wood.x, wood.y).build));
+    const band = leadBand(lag.diameter, gravityOf(wallAt(job.room.wall, wood.x, wood.y).build));
     const bit = holes.find((h) => h.into === 'stud')!.bit;
     if (lag.hole !== undefined && !inBand(lag.hole, band))
       found.push(
@@ -106,13 +106,13 @@ function heldFindings({ unused, lift }: Candidate): Finding[] {
 function pastStudFinding(job: Job, holes: readonly Hole[]): Finding[] {
   const past = holes
     .filter((h) => h.into === 'stud' && h.penetration !== undefined)
-    .map((h) => h.penetration! - (wallAt(job, h.x, h.y).build.studDepth ?? STUD_DEPTH_MM));
+    .map((h) => h.penetration! - (wallAt(job.room.wall, h.x, h.y).build.studDepth ?? STUD_DEPTH_MM));
   const byMm = Math.max(0, ...past);
   return byMm > 0 ? [finding('lag-past-stud', 'caution', 'holes', { byMm })] : [];
 }
 
 function unevenFinding(job: Job, { places }: Candidate): Finding[] {
-  const faces = places.map((p) => wallAt(job, p.x, p.y).face);
+  const faces = places.map((p) => wallAt(job.room.wall, p.x, p.y).face);
   const stepMm = Math.max(...faces) - Math.min(...faces);
   return stepMm > FACE_STEP_MM ? [finding('faces-uneven', 'caution', 'holes', { stepMm })] : [];
 }
@@ -149,8 +149,8 @@ export function refusalFinding(
 /** Why nothing can be said about what a fastener holds. */
 export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefined): Finding {
   if (!seat || code === 'load-unknown') return finding('load-unknown', 'stop', 'holes', {});
-  const { fastener, job, mount, at, foremost } = seat;
-  const { board, packing, build } = overAt(job, at, foremost);
+  const { fastener, plateMm, at, foremost } = seat;
+  const { board, packing, build } = overAt(seat, at, foremost);
   const at4 = (d: number) => d * (lagSizeOf(fastener.diameter)?.shankMm ?? fastener.diameter);
   switch (code) {
     case 'no-rating':
@@ -165,7 +165,7 @@ export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefi
     case 'rated-for-board':
       return finding(code, 'stop', 'holes', { boardMm: board, ratedMm: fastener.board ?? 0 });
     case 'grip-outside': {
-      const thickMm = board + packing + plateOf(mount) + (fastener.washer ?? 0);
+      const thickMm = board + packing + plateMm + (fastener.washer ?? 0);
       return finding(code, 'stop', 'holes', {
         thickMm,
         minMm: fastener.grip?.min ?? 0,
@@ -180,10 +180,10 @@ export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefi
 }
 
 function threadIn(seat: Seat): number {
-  const { fastener, job, at } = seat;
+  const { fastener, wall, at } = seat;
   const length = fastener.length ?? 0;
   const thread = fastener.threadLength ?? usualThread(length);
-  const wood = wallAt(job, at.x, at.y).build.studDepth ?? STUD_DEPTH_MM;
+  const wood = wallAt(wall, at.x, at.y).build.studDepth ?? STUD_DEPTH_MM;
   const tip = lagSizeOf(fastener.diameter)?.tipMm ?? 0;
   return lagHold({ length, thread, tip }, overLag(seat), wood).thread;
 }

@@ -10,7 +10,7 @@ import { chooseScheme, keyOf, type Scheme, type Schemes } from './chooseScheme';
 import type { PlatePlan } from './drillPlan';
 import { holesOf, holesThere } from './holesOf';
 import { passes, type Hanging, type Judged } from './judgeScheme';
-import { kitOf, type Kit, type KitSource } from './kit';
+import { kitOf, type Kit } from './kit';
 import { leadBand } from './leadHole';
 import { leastChange } from './leastChange';
 import { partsOf } from './partsOf';
@@ -36,17 +36,16 @@ export interface SchemeInput {
   plate: PlatePlan;
   found: StudsFound;
   spot: Spot;
-  crew: KitSource;
 }
 
 /** Step two, with the height known: plate, arm hole, fold and fasteners together, and every caution that goes with them. */
 export function schemePart(input: SchemeInput, mount: Mount): SchemeMade | undefined {
-  const { frame, base, plate, found, spot, crew } = input;
+  const { frame, base, plate, found, spot } = input;
   const { job, centreX } = frame;
   if (!mount.plate?.slots?.length) return undefined;
   const plates = platesOf(frame, spot, mount);
   if (plates.length === 0) return undefined;
-  const kit = kitOf(job, crew);
+  const kit = kitOf(job);
   const hanging = hangingOf(frame, spot, mount);
   const setting = settingOf({ job, mount, found, plan: base, centreX, plates, kit });
   const none = { spot, plate, hanging, holes: [] };
@@ -218,7 +217,7 @@ function refused(
 const changeFinding = ({ kind, by, to }: LeastChange): Finding =>
   finding('least-change', 'info', 'holes', { kind, byMm: by ?? 0, to: to ?? '' });
 
-function changeFor({ frame, base, found, spot, crew }: SchemeInput, mount: Mount, kit: Kit) {
+function changeFor({ frame, base, found, spot }: SchemeInput, mount: Mount, kit: Kit) {
   const { job, centreX, width, height } = frame;
   const bottom = spot.bottom.value;
   const freeX = asPairs(feasible(sidewaysLimits(job, width, { bottom, top: bottom + height.value })));
@@ -241,7 +240,7 @@ function changeFor({ frame, base, found, spot, crew }: SchemeInput, mount: Mount
         plan: base,
         centreX: at,
         plates,
-        kit: kitOf(changed, crew),
+        kit: kitOf(changed),
       });
       if ('code' in setting) return false;
       const { best } = chooseScheme(setting, hangingOf(there, spot, other));

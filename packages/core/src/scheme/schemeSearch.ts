@@ -4,7 +4,6 @@ import { blockedPlate } from '../placement/blockedPlate';
 import { onMainWall, plateMayCover } from '../placement/itemRules';
 import { HOLE_CAUTION, PLATE_STEP_MM, SAME_MM, SPOILED_MM } from '../tolerances';
 import { hazardsOf } from '../wall/hazardZones';
-import { chanceAt } from '../wall/holeChance';
 import { holeVerdict } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../working';
@@ -90,7 +89,7 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
     drilled: usable(drilledHoles(job), found),
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
     ...(chosen === undefined ? {} : { fixedX: leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' }) }),
-    chanceOf: (x, diameter) => Math.min(1, chanceAt(found.belief, x, diameter).lands),
+    chanceOf: (x, diameter) => Math.min(1, found.chances.at(x, diameter).lands),
     slots: (diameter) => {
       const known = through.get(diameter) ?? usableSlots({ mount, fixing: { diameter } });
       through.set(diameter, known);
@@ -106,7 +105,7 @@ export function settingOf({ job, mount, found, plan, centreX, plates, kit }: Set
 
 /** A hole that drifted out of its stud's middle so far that it more likely lacks wood beside it is no use any more. */
 function usable(drilled: DrilledHoles, found: StudsFound): DrilledHoles {
-  const off = (d: DoneHole) => d.into === 'stud' && chanceAt(found.belief, d.x, LEAST_SHANK_MM).lands < LIKELY;
+  const off = (d: DoneHole) => d.into === 'stud' && found.chances.at(d.x, LEAST_SHANK_MM).lands < LIKELY;
   if (!drilled.done.some(off)) return drilled;
   const gone = drilled.done.filter(off);
   return {

@@ -7,10 +7,23 @@ export interface WallHere {
   face: number;
 }
 
+export type Wall = Job['room']['wall'];
+
+/** A wall and what was chosen to pack the plate out from it, mm. */
+export interface Fronted {
+  wall: Wall;
+  packing: number;
+}
+
+export const frontedBy = ({ room, choices }: Pick<Job, 'room' | 'choices'>): Fronted => ({
+  wall: room.wall,
+  packing: choices?.packing ?? 0,
+});
+
 /** The build at a place on the main wall: a zone's own words where it lies in one, the last zone winning. */
-export function wallAt(job: Job, x: number, y: number): WallHere {
-  const here: WallHere = { build: job.room.wall.build, face: 0 };
-  for (const zone of job.room.wall.zones ?? []) {
+export function wallAt(wall: Wall, x: number, y: number): WallHere {
+  const here: WallHere = { build: wall.build, face: 0 };
+  for (const zone of wall.zones ?? []) {
     if ((zone.wall ?? 'main') !== 'main') continue;
     if (x < zone.left || x > zone.right || y < zone.bottom || y > zone.top) continue;
     if (zone.build) here.build = { ...here.build, ...zone.build };
@@ -24,14 +37,14 @@ export function wallAt(job: Job, x: number, y: number): WallHere {
  * two faces it rests on the foremost, and the other is packed out to it.
  */
 export function overAt(
-  job: Job,
+  { wall, packing }: Fronted,
   at: { x: number; y: number },
   foremost: number,
 ): { board: number; packing: number; build: Build } {
-  const { build, face } = wallAt(job, at.x, at.y);
-  return { build, board: boardOf(build), packing: (job.choices?.packing ?? 0) + foremost - face };
+  const { build, face } = wallAt(wall, at.x, at.y);
+  return { build, board: boardOf(build), packing: packing + foremost - face };
 }
 
 /** The foremost face under any of these places, mm. */
-export const foremostOf = (job: Job, places: readonly { x: number; y: number }[]): number =>
-  Math.max(...places.map((p) => wallAt(job, p.x, p.y).face));
+export const foremostOf = (wall: Wall, places: readonly { x: number; y: number }[]): number =>
+  Math.max(...places.map((p) => wallAt(wall, p.x, p.y).face));

@@ -3,6 +3,7 @@ import { cumulative } from '../geometry/normal';
 import { DRILL_SD_MM, EDGE_DIAMETERS } from '../tolerances';
 import { leaf, node } from '../working';
 import type { WallBelief } from './wallBelief';
+import type { WallChances } from './wallChances';
 
 /**
  * Chance that a lag at `x` has wood of one ply for 1.5 diameters on both sides of its centre (NDS 12.5.1,
@@ -10,8 +11,8 @@ import type { WallBelief } from './wallBelief';
  * 1.5 mm (sd) from its mark.
  * A 7.94 mm lag on the middle of a 38 mm stud known to sd 2.83: half = 19 - 11.9 = 7.1 mm, 0.973.
  */
-export function holeChance(belief: WallBelief, x: number, diameter: number): Working {
-  const { beside, lands } = chanceAt(belief, x, diameter);
+export function holeChance(chances: WallChances, x: number, diameter: number): Working {
+  const { beside, lands } = chances.at(x, diameter);
   const near = Math.min(1, beside);
   return node('hole-chance', '*', 'ratio', [
     leaf('stud-chance', near, 'ratio'),
@@ -23,27 +24,15 @@ export function holeChance(belief: WallBelief, x: number, diameter: number): Wor
 export const plyStarts = (plies: 1 | 2, offset: number, plyMm: number): number[] =>
   plies === 1 ? [0] : [-offset, plyMm - offset];
 
-/** Chances that were asked for of a wall, kept with it: a set is moved far more often than its wall is marked. */
-const known = new WeakMap<WallBelief, Map<string, Chance>>();
-
-interface Chance {
+export interface Chance {
+  /** P(a ply with its middle within a ply's width of x). */
   beside: number;
+  /** P(the hole at x is all in one ply). */
   lands: number;
 }
 
-/** P(a ply with its middle within a ply's width of x), and P(the hole at x is all in one ply). */
+/** The chances of a lag of a diameter at x, over every place that the readings leave possible for a ply. */
 export function chanceAt(belief: WallBelief, x: number, diameter: number): Chance {
-  const own = known.get(belief) ?? new Map<string, Chance>();
-  if (own.size === 0) known.set(belief, own);
-  const key = `${x}/${diameter}`;
-  const kept = own.get(key);
-  if (kept) return kept;
-  const found = addUp(belief, x, diameter);
-  own.set(key, found);
-  return found;
-}
-
-function addUp(belief: WallBelief, x: number, diameter: number): Chance {
   let [beside, lands] = [0, 0];
   for (const { plyMm, types, chance } of belief.layers) {
     const half = plyMm / 2 - EDGE_DIAMETERS * diameter;

@@ -2,38 +2,51 @@ import type { Job, Stud } from '@steddo/contract';
 import { oddReadings } from './oddReadings';
 import { studPly, studsOf } from './studsOf';
 import { wallBelief, wallInputOf, woodAlong, type WallBelief, type WallInput } from './wallBelief';
+import { wallChances, type WallChances } from './wallChances';
 
 /** What the readings show of a job's main wall. */
 export interface StudsFound {
   belief: WallBelief;
+  /** What the belief says of a hole at a place. */
+  chances: WallChances;
   studs: Stud[];
   wood: Float64Array;
   /** Ids of evidence that disagrees with the studs found. */
   odd: string[];
 }
 
-let last: { key: string; found: StudsFound } | undefined;
+/** All that is known of a main wall's studs: what was read, drilled and said. */
+export type WallReadings = [
+  evidence: Job['evidence'],
+  scans: Job['scans'],
+  drilled: Job['drilled'],
+  wall: Job['room']['wall'],
+  guessed: Job['guessed'],
+];
 
-/**
- * Studs, P(wood) along the wall and the odd readings of a job. The last answer is kept by what it rests
- * on, so that moving the set does not ask again.
- */
-export function inferStuds(job: Job): StudsFound {
-  const { wall } = job.room;
-  const input = wallInputOf(job);
-  const key = JSON.stringify([input, wall.build.studWidth]);
-  if (last?.key === key) return last.found;
-  const found = isUntouched(input) ? nothingKnown(input) : everything(job, wallBelief(input));
-  last = { key, found };
-  return found;
+/** `inferStuds(...readingsOf(job))`: moving the set changes none of them. */
+export const readingsOf = ({ evidence, scans, drilled, room, guessed }: Job): WallReadings => [
+  evidence,
+  scans,
+  drilled,
+  room.wall,
+  guessed,
+];
+
+/** Studs, P(wood) along the wall and the odd readings. Nothing read: no stud, every place alike. */
+export function inferStuds(...readings: WallReadings): StudsFound {
+  const input = wallInputOf(...readings);
+  if (isUntouched(input)) return nothingKnown(input);
+  const belief = wallBelief(input);
+  const [, , , wall, guessed] = readings;
+  return {
+    belief,
+    chances: wallChances(belief),
+    studs: studsOf(belief, studPly(wall, guessed)),
+    wood: woodAlong(belief),
+    odd: oddReadings(belief),
+  };
 }
-
-const everything = (job: Job, belief: WallBelief): StudsFound => ({
-  belief,
-  studs: studsOf(belief, studPly(job)),
-  wood: woodAlong(belief),
-  odd: oddReadings(belief),
-});
 
 const isUntouched = ({ evidence, scans, returns }: WallInput): boolean =>
   evidence.length + scans.length === 0 && !returns?.left && !returns?.right;
@@ -41,12 +54,16 @@ const isUntouched = ({ evidence, scans, returns }: WallInput): boolean =>
 /** Every place alike: no stud is likely enough to be shown, and nobody has to wait to be told so. */
 function nothingKnown(input: WallInput): StudsFound {
   let belief: WallBelief | undefined;
+  let chances: WallChances | undefined;
   const made = () => (belief ??= wallBelief(input));
   return {
     studs: [],
     odd: [],
     get belief() {
       return made();
+    },
+    get chances() {
+      return (chances ??= wallChances(made()));
     },
     get wood() {
       return woodAlong(made());

@@ -3,7 +3,7 @@ import { plateSearch } from '../scheme/drillPlan';
 import { plateOptions, studsNeeded, type Aim, type SearchInput } from '../scheme/placePlate';
 import { EDGE_SD_MM, HOLE_CAUTION, HOLE_GO, NEXT_LOOK, STUD_SPACING_MM, STUD_WIDTH_MM } from '../tolerances';
 import { leaf } from '../working';
-import { inferStuds, type StudsFound } from './inferStuds';
+import { inferStuds, readingsOf, type StudsFound } from './inferStuds';
 import { lookOutcomes, type LookKind } from './lookOutcomes';
 import { bestAim, columnChance, possibleStuds, type Possible } from './possibleStuds';
 
@@ -33,8 +33,13 @@ interface Weighing {
  * or when the best look gains under half a point. Looks of a `skip`ped kind and place are left out
  * (`probe@1650`, or a kind alone). Undefined where there are no lags into studs to place.
  */
-export function nextLooks(job: Job, plan: Plan, skip: readonly string[] = []): NextLooks | undefined {
-  const setting = weighingOf(job, plan);
+export function nextLooks(
+  job: Job,
+  plan: Plan,
+  skip: readonly string[] = [],
+  found: StudsFound = inferStuds(...readingsOf(job)),
+): NextLooks | undefined {
+  const setting = weighingOf(job, plan, found);
   if (!setting) return undefined;
   const { ways, search, plan: p } = setting;
   const now = valueOf(setting, ways, search.aims);
@@ -81,11 +86,10 @@ function settling(setting: Weighing): NextLook[] {
   });
 }
 
-function weighingOf(job: Job, plan: Plan): Weighing | undefined {
+function weighingOf(job: Job, plan: Plan, found: StudsFound): Weighing | undefined {
   const { mount } = job;
   const centre = plan.placement?.centre.x;
   if (!mount || centre === undefined) return undefined;
-  const found = inferStuds(job);
   const made = plateSearch(job, mount, found, leaf('centre-chosen', centre, 'mm'));
   if (!made) return undefined;
   const { search, fixing } = made;

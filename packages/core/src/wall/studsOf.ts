@@ -5,7 +5,7 @@ import { likeliestStuds, type LaidStud } from './likeliestStuds';
 import { readMark, type Estimate } from './readMark';
 import type { StudType } from './studWeights';
 import type { Layer, WallBelief } from './wallBelief';
-import { wallInputOf, woodAlong } from './wallBelief';
+import { saidOf, woodAlong } from './wallBelief';
 
 /** Width of a ply as a number with its origin: the job's, or the usual one as a guess. */
 export const studWidthOf = (build: Build, guess = build.studWidth === undefined): Working =>
@@ -14,8 +14,9 @@ export const studWidthOf = (build: Build, guess = build.studWidth === undefined)
     guess,
   });
 
-/** The same for a job, where a width that is marked a guess stays one. */
-export const studPly = (job: Job): Working => studWidthOf(job.room.wall.build, wallInputOf(job).plyMm === undefined);
+/** The same for a wall, where a width that is marked a guess stays one. */
+export const studPly = ({ build }: { build: Build }, guessed: Job['guessed']): Working =>
+  studWidthOf(build, saidOf(build, guessed, 'studWidth') === undefined);
 
 /** Mean and spread of where a stud's middle is, with the chance that one of that many plies is there. */
 interface Spot {

@@ -48,16 +48,25 @@ export interface WallBelief {
   layers: Layer[];
 }
 
-/** Readings of the job's main wall; a spacing or width that is marked a guess does not count as said. */
-export function wallInputOf(job: Job): WallInput {
-  const { wall } = job.room;
-  const said = (field: keyof Build & ('spacing' | 'studWidth')) =>
-    (job.guessed ?? []).includes(`room.wall.build.${field}`) ? undefined : wall.build[field];
-  const [spacingMm, plyMm] = [said('spacing'), said('studWidth')];
-  const onMain = (e: { wall?: string | undefined }) => (e.wall ?? 'main') === 'main';
+/** A number of the build that somebody measured or said; one that is marked a guess does not count. */
+export const saidOf = (build: Build, guessed: Job['guessed'], field: 'spacing' | 'studWidth'): number | undefined =>
+  (guessed ?? []).includes(`room.wall.build.${field}`) ? undefined : build[field];
+
+const onMain = (e: { wall?: string | undefined }) => (e.wall ?? 'main') === 'main';
+
+/** What was read of the main wall, and met by the drill. */
+export function wallInputOf(
+  evidence: Job['evidence'],
+  scans: Job['scans'],
+  drilled: Job['drilled'],
+  wall: Job['room']['wall'],
+  guessed: Job['guessed'],
+): WallInput {
+  const spacingMm = saidOf(wall.build, guessed, 'spacing');
+  const plyMm = saidOf(wall.build, guessed, 'studWidth');
   return {
-    evidence: [...(job.evidence ?? []).filter(onMain), ...drilledEvidence(job)],
-    scans: (job.scans ?? []).filter(onMain),
+    evidence: [...(evidence ?? []).filter(onMain), ...drilledEvidence(drilled)],
+    scans: (scans ?? []).filter(onMain),
     widthMm: wall.width,
     ...(spacingMm === undefined ? {} : { spacingMm }),
     ...(plyMm === undefined ? {} : { plyMm }),

@@ -17,8 +17,8 @@ type List = 'anchors' | 'lags' | 'bits';
 
 /** What is on the van for this room: anchors with their pack ratings, lags, bits. Starts as the crew's. */
 export function KitPart() {
-  const { job, kit: crew, dispatch, readOnly } = useRoomContext();
-  const kit = kitOf(job, crew);
+  const { job, dispatch, readOnly } = useRoomContext();
+  const kit = kitOf(job);
   const [open, setOpen] = useState<string>();
   // the first change makes the crew's list this room's own
   const edit = (list: List, entries: readonly { id: string }[]) => dispatch({ do: 'put', path: list, value: entries });
@@ -66,7 +66,7 @@ export function KitPart() {
           a,
           anchorTitle(a),
           ratingText(a),
-          anchorFields(crew, a),
+          anchorFields(a),
           <AnchorChoices anchor={a} onChange={(change) => put('anchors', a, change)} />,
         ),
       )}
@@ -76,12 +76,10 @@ export function KitPart() {
           l,
           l.name ?? `lag ${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
           `${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
-          lagFields(crew, l),
+          lagFields(l),
         ),
       )}
-      {kit.bits.map((b) =>
-        row('bits', b, `${b.kind ?? 'wood'} bit ${rounded(b.diameter, 2)} mm`, '', bitFields(crew, b)),
-      )}
+      {kit.bits.map((b) => row('bits', b, `${b.kind ?? 'wood'} bit ${rounded(b.diameter, 2)} mm`, '', bitFields(b)))}
       <View style={{ flexDirection: 'row', gap: 8, padding: 12, flexWrap: 'wrap' }}>
         <Action
           quiet
@@ -188,7 +186,6 @@ function AnchorChoices({ anchor, onChange }: { anchor: Anchor; onChange: (change
 
 /** A number of one entry; the first change copies the crew's whole list into the room. */
 function entryField(
-  crew: Parameters<typeof kitOf>[1],
   list: List,
   id: string,
   name: string,
@@ -207,12 +204,12 @@ function entryField(
     command: (v, job): Command => ({
       do: 'put',
       path: list,
-      value: kitOf(job, crew)[list].map((e) => (e.id === id ? (set ? set(v, e) : { ...e, [name]: v }) : e)),
+      value: kitOf(job)[list].map((e) => (e.id === id ? (set ? set(v, e) : { ...e, [name]: v }) : e)),
     }),
   };
 }
 
-function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
+function anchorFields(a: Anchor): Field[] {
   const of = (
     name: keyof Anchor & string,
     label: string,
@@ -220,7 +217,7 @@ function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
     max: number,
     kind: Field['kind'] = 'length',
     hint?: string,
-  ) => entryField(crew, 'anchors', a.id, name, { label, kind, value, min: 0.1, max, ...(hint ? { hint } : {}) });
+  ) => entryField('anchors', a.id, name, { label, kind, value, min: 0.1, max, ...(hint ? { hint } : {}) });
   const grip = a.grip ?? { min: 1, max: 60 };
   return [
     of('tension', 'rating, straight out', a.tension, 100_000, 'force', 'ultimate, as the pack prints it'),
@@ -230,7 +227,7 @@ function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
     of('diameter', 'bolt', a.diameter, 30),
     of('head', 'head', a.head, 60),
     of('washer', 'washer under its head', a.washer, 10),
-    entryField(crew, 'anchors', a.id, 'grip.min', {
+    entryField('anchors', a.id, 'grip.min', {
       label: 'grips from',
       kind: 'length',
       value: a.grip?.min,
@@ -238,7 +235,7 @@ function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
       max: 200,
       set: (v, e) => ({ ...e, grip: { ...grip, min: v } }),
     }),
-    entryField(crew, 'anchors', a.id, 'grip.max', {
+    entryField('anchors', a.id, 'grip.max', {
       label: 'grips to',
       kind: 'length',
       value: a.grip?.max,
@@ -249,9 +246,9 @@ function anchorFields(crew: Parameters<typeof kitOf>[1], a: Anchor): Field[] {
   ];
 }
 
-function lagFields(crew: Parameters<typeof kitOf>[1], l: Lag): Field[] {
+function lagFields(l: Lag): Field[] {
   const of = (name: keyof Lag & string, label: string, value: number | undefined, max: number) =>
-    entryField(crew, 'lags', l.id, name, { label, kind: 'length', value, min: 0.1, max });
+    entryField('lags', l.id, name, { label, kind: 'length', value, min: 0.1, max });
   return [
     of('diameter', 'shank', l.diameter, 30),
     of('length', 'length under the head', l.length, 300),
@@ -261,8 +258,8 @@ function lagFields(crew: Parameters<typeof kitOf>[1], l: Lag): Field[] {
   ];
 }
 
-const bitFields = (crew: Parameters<typeof kitOf>[1], b: Bit): Field[] => [
-  entryField(crew, 'bits', b.id, 'diameter', {
+const bitFields = (b: Bit): Field[] => [
+  entryField('bits', b.id, 'diameter', {
     label: 'diameter',
     kind: 'length',
     value: b.diameter,

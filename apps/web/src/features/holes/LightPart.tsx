@@ -54,8 +54,8 @@ function ThingRow({ thing, light }: { thing: Item; light: Light | undefined }) {
 const MOST_SHOWN = 3;
 
 function Chosen({ light }: { light: Light }) {
-  const { job, kit } = useRoomContext();
-  const named = [...(job.anchors ?? kit.anchors ?? []), ...(job.lags ?? kit.lags ?? [])];
+  const { job } = useRoomContext();
+  const named = [...(job.anchors ?? []), ...(job.lags ?? [])];
   if (light.choices.length === 0)
     return (
       <View style={{ paddingHorizontal: 16 }}>

@@ -93,11 +93,11 @@ function stopWords(code: string, say: Parameters<typeof findingText>[1]): string
 }
 
 function ChangePart({ change }: { change: LeastChange }) {
-  const { job, plan, say, kit, dispatch, readOnly } = useRoomContext();
+  const { job, plan, say, dispatch, readOnly } = useRoomContext();
   const { kind, by = 0, to = '' } = change;
   const centre = plan.placement?.centre.x;
   const shift = () => centre !== undefined && dispatch({ do: 'put', path: 'choices.centreX', value: centre + by });
-  const lag = (job.lags ?? kit.lags ?? []).find((l) => l.id === to);
+  const lag = (job.lags ?? []).find((l) => l.id === to);
   const wall = job.mount?.walls[job.room.wall.build.kind];
   const longer = () => {
     if (!lag || !wall?.fixing) return;

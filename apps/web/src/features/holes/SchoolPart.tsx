@@ -11,8 +11,8 @@ import { useRoomContext } from '../room/RoomContext';
 
 /** What each school of fastening makes of this room, side by side; the installer chooses. */
 export function SchoolPart() {
-  const { job, kit, dispatch, readOnly } = useRoomContext();
-  const says = useMemo(() => fixingSchools(job, { kit }), [job, kit]);
+  const { job, dispatch, readOnly } = useRoomContext();
+  const says = useMemo(() => fixingSchools(job), [job]);
   const follow = (school: FixingSchool) => dispatch({ do: 'put', path: 'fixing.school', value: school });
   return (
     <View role="radiogroup" aria-label="schools of fastening" testID="fixing-schools">

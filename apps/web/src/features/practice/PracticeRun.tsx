@@ -51,7 +51,6 @@ export function PracticeRun({ practice, onChange }: { practice: Practice; onChan
       id: 'practice',
       job: practice.job,
       plan,
-      kit: {},
       say: sayFor(practice.job),
       tape: tapeOf(practice.job.units),
       readOnly: false,

@@ -1,16 +1,14 @@
 import { createContext, useContext } from 'react';
 import type { Fault, Job, Plan, Stage } from '@steddo/contract';
-import type { Command, KitSource, TapeStyle } from '@steddo/core';
+import type { Command, TapeStyle } from '@steddo/core';
 import type { Say } from '@steddo/text';
 
 /** What every part of a room's screen works with. */
 export interface RoomContextValue {
   id: string;
-  /** The document, or what it would be with the drag in hand. */
+  /** The document with the crew's kit where it has none, or what it would be with the drag in hand. */
   job: Job;
   plan: Plan;
-  /** The crew's kit, for a room that has none of its own. */
-  kit: KitSource;
   say: Say;
   tape: TapeStyle;
   readOnly: boolean;

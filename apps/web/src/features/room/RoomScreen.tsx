@@ -2,7 +2,7 @@ import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, Plan, Stage } from '@steddo/contract';
-import { applyCommand, plan as makePlan, tapeOf, type Command, type KitSource } from '@steddo/core';
+import { applyCommand, newMemory, plan as makePlan, tapeOf, withKit, type Command } from '@steddo/core';
 import { sayFor } from '@steddo/text';
 import type { RoomState } from '../../data/rooms';
 import { CanvasProvider } from '../../canvas/CanvasContext';
@@ -66,9 +66,12 @@ function OpenRoom({ state, children }: { state: RoomState; children: (parts: Roo
   const turn = useEditTurn(id);
   const { width } = useWindowDimensions();
   const [previewed, preview] = useState<Command>();
-  const job = useMemo(() => (previewed ? applyCommand(state.job, previewed).job : state.job), [state.job, previewed]);
   const kit = useKit();
-  const { plan, late } = usePlan(job, kit);
+  const job = useMemo(
+    () => withKit(previewed ? applyCommand(state.job, previewed).job : state.job, kit),
+    [state.job, previewed, kit],
+  );
+  const { plan, late } = usePlan(job);
   const dispatch = useCallback((command: Command) => rooms.dispatch(id, command), [id]);
   const goTo = useCallback((next: Stage) => router.setParams({ stage: next }), []);
   const value = useMemo<RoomContextValue>(
@@ -76,7 +79,6 @@ function OpenRoom({ state, children }: { state: RoomState; children: (parts: Roo
       id,
       job,
       plan,
-      kit,
       say: sayFor(job),
       tape: tapeOf(job.units),
       readOnly: turn !== 'mine',
@@ -84,7 +86,7 @@ function OpenRoom({ state, children }: { state: RoomState; children: (parts: Roo
       preview,
       goTo,
     }),
-    [id, job, plan, kit, turn, dispatch, goTo],
+    [id, job, plan, turn, dispatch, goTo],
   );
   return (
     <RoomContextProvider value={value}>
@@ -102,15 +104,16 @@ function OpenRoom({ state, children }: { state: RoomState; children: (parts: Roo
 }
 
 /** The plan of a job; while a job cannot be planned the last good one stays, and is said to be late. */
-function usePlan(job: Job, kit: KitSource): { plan: Plan; late: boolean } {
+function usePlan(job: Job): { plan: Plan; late: boolean } {
   const last = useRef<Plan | undefined>(undefined);
+  const [memory] = useState(newMemory);
   return useMemo(() => {
     try {
-      last.current = makePlan(job, { kit });
+      last.current = makePlan(job, { memory });
       return { plan: last.current, late: false };
     } catch (error) {
       if (!last.current) throw error;
       return { plan: last.current, late: true };
     }
-  }, [job, kit]);
+  }, [job, memory]);
 }

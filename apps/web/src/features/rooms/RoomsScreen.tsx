@@ -1,12 +1,13 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
 import type { Units } from '@steddo/contract';
-import { plan } from '@steddo/core';
+import { plan, withKit } from '@steddo/core';
 import { findingText, sayFor } from '@steddo/text';
 import { newRoom } from '../../data/newRoom';
 import { rooms } from '../../data/shared';
+import { useKit } from '../../data/useKit';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
@@ -103,8 +104,10 @@ function Notice({ text }: { text: string }) {
 
 function RoomRow({ room }: { room: ListedRoom }) {
   const palette = usePalette();
-  const { job, id } = room;
-  const result = plan(job);
+  const { id } = room;
+  const kit = useKit();
+  const job = useMemo(() => withKit(room.job, kit), [room.job, kit]);
+  const result = useMemo(() => plan(job), [job]);
   const say = sayFor(job);
   const holes = result.holes?.length ?? 0;
   const lacks = result.findings.find((f) => f.level === 'stop') ?? (holes === 0 ? result.findings[0] : undefined);

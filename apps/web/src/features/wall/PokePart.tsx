@@ -32,7 +32,7 @@ export function PokePart() {
   const at = probeRoutine({
     evidence: (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main'),
     start,
-    plyWidth: studPly(job),
+    plyWidth: studPly(job.room.wall, job.guessed),
     first: towards,
   });
   const poked = (found: 'wood' | 'hollow') => (at.next === undefined ? [] : dispatch(logMark(job, found, at.next, y)));

@@ -1,0 +1,55 @@
+import { TOGGLE_ROOM_MM } from '../tolerances';
+import { chanceAt, plyStarts, type Chance } from './holeChance';
+import type { WallBelief } from './wallBelief';
+
+/** What a wall's belief says of holes: asked at many places for one plate, and kept with the belief. */
+export interface WallChances {
+  at: (x: number, diameter: number) => Chance;
+  /**
+   * Chance that an anchor's hole at `x` meets no timber: no ply of any stud within its radius and 10 mm more,
+   * for a toggle to turn. A 13 mm hole in the middle of a bay between two known studs: 1.
+   */
+  clear: (x: number, holeMm: number) => number;
+}
+
+/** The chances of one belief, each worked out when it is first asked for. */
+export function wallChances(belief: WallBelief): WallChances {
+  const kept = new Map<number, Map<number, Chance>>();
+  let sums: Float64Array[] | undefined;
+  return {
+    at(x, diameter) {
+      const own = kept.get(diameter) ?? new Map<number, Chance>();
+      if (own.size === 0) kept.set(diameter, own);
+      const known = own.get(x) ?? chanceAt(belief, x, diameter);
+      own.set(x, known);
+      return known;
+    },
+    clear: (x, holeMm) => clearAt(belief, (sums ??= sumsOf(belief)), x, holeMm),
+  };
+}
+
+/** Studs stand further apart than a toggle is wide, so that their chances add up. */
+function clearAt(belief: WallBelief, sums: readonly Float64Array[], x: number, holeMm: number): number {
+  const room = holeMm / 2 + TOGGLE_ROOM_MM;
+  let [met, at] = [0, 0];
+  for (const { plyMm, types } of belief.layers)
+    for (const { plies, offset } of types) {
+      const starts = plyStarts(plies, offset, plyMm);
+      const [from, to] = [Math.min(...starts), Math.max(...starts) + plyMm];
+      const first = Math.max(0, Math.ceil(x - room - to - belief.grid.from));
+      const last = Math.min(belief.grid.size - 1, Math.floor(x + room - from - belief.grid.from));
+      const sum = sums[at++]!;
+      if (last >= first) met += sum[last + 1]! - sum[first]!;
+    }
+  return Math.max(0, 1 - met);
+}
+
+/** Running sums of each type's chances along the wall: a plate is tried at many places. */
+const sumsOf = (belief: WallBelief): Float64Array[] =>
+  belief.layers.flatMap(({ types, chance }) =>
+    types.map((_, k) => {
+      const sum = new Float64Array(belief.grid.size + 1);
+      for (let n = 0; n < belief.grid.size; n++) sum[n + 1] = sum[n]! + chance[k]![n]!;
+      return sum;
+    }),
+  );
