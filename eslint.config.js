@@ -1,4 +1,6 @@
 import js from '@eslint/js';
+import importX from 'eslint-plugin-import-x';
+import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** What each part may import of ours: arrows run one way. */
@@ -13,6 +15,58 @@ const MAY_IMPORT = {
 };
 const ALL = ['contract', 'core', 'text', 'drawing', 'samples', 'server', 'web'];
 const folderOf = (part) => (part === 'server' || part === 'web' ? `apps/${part}` : `packages/${part}`);
+/**
+ * What each folder of the core may import, from the bottom up: docs/architecture.md has the table in words. A folder
+ * that is not named here may not be there.
+ */
+const BASE = ['primitives', 'room'];
+const CORE_FOLDERS = {
+  primitives: [],
+  room: ['primitives'],
+  edit: ['primitives'],
+  instruments: ['primitives'],
+  sight: BASE,
+  arm: BASE,
+  wall: BASE,
+  screen: BASE,
+  fixing: BASE,
+  lift: BASE,
+  placement: [...BASE, 'sight'],
+  reach: [...BASE, 'sight', 'arm'],
+  plate: [...BASE, 'wall', 'fixing', 'arm'],
+  load: [...BASE, 'fixing', 'arm'],
+  light: [...BASE, 'wall', 'fixing'],
+  looks: [...BASE, 'wall', 'fixing', 'plate'],
+  scheme: [...BASE, 'wall', 'fixing', 'arm', 'placement', 'plate', 'load'],
+  level: [...BASE, 'arm', 'placement', 'plate'],
+};
+const BELOW_MOUNT = Object.keys(CORE_FOLDERS).filter((f) => !['light', 'looks', 'level'].includes(f));
+CORE_FOLDERS.mount = BELOW_MOUNT;
+const ABOVE_PLAN = ['compare', 'practice'];
+const BELOW_PLAN = Object.keys(CORE_FOLDERS);
+for (const folder of ABOVE_PLAN) CORE_FOLDERS[folder] = [...BELOW_PLAN, 'plan', 'memory'];
+
+/** Relative imports that a folder of the core may not have. */
+const coreLayers = Object.entries(CORE_FOLDERS).map(([folder, may]) => ({
+  files: [`packages/core/src/${folder}/**/*.ts`],
+  ignores: ['**/*.test.ts', '**/*.bench.ts'],
+  rules: {
+    'import-x/no-restricted-paths': [
+      'error',
+      {
+        zones: [
+          {
+            target: `packages/core/src/${folder}`,
+            from: 'packages/core/src',
+            except: [folder, ...may].map((f) => (f === 'plan' || f === 'memory' ? `./${f}.ts` : `./${f}`)),
+            message: `${folder} may import ${may.join(', ') || 'nothing of the core'}.`,
+          },
+        ],
+      },
+    ],
+  },
+}));
+
 const TESTS = ['**/*.test.ts', '**/*.test.tsx', '**/*.bench.ts'];
 
 function arrowsOf(part) {
@@ -68,7 +122,15 @@ export default tseslint.config(
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {
+    plugins: { 'import-x': importX },
+    settings: {
+      'import-x/resolver': { node: { extensions: ['.ts', '.tsx', '.js', '.mjs'] } },
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+      'import-x/extensions': ['.ts', '.tsx', '.js', '.mjs'],
+    },
     rules: {
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
+      'no-warning-comments': ['error', { terms: ['prettier-ignore'], location: 'anywhere' }],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-non-null-assertion': 'off',
@@ -93,6 +155,12 @@ export default tseslint.config(
       },
     },
     rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' },
+  },
+  ...coreLayers,
+  {
+    files: ['apps/web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   ...ALL.map((part) => ({
     files: [`${folderOf(part)}/src/**/*.{ts,tsx}`, `${folderOf(part)}/app/**/*.{ts,tsx}`],

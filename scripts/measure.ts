@@ -12,7 +12,7 @@ import {
   coverage,
   evaluate,
   fitContext,
-  fixingSchools,
+  fixingPolicies,
   inferStuds,
   gridOver,
   nearestPose,
@@ -183,12 +183,15 @@ const rows: [string, number, string][] = [
   ],
   [
     'three schools of fastening side by side',
-    timed(() => fixingSchools(withKit(guestRoom, demoCatalogue), memory), 20),
+    timed(() => fixingPolicies(withKit(guestRoom, demoCatalogue), memory), 20),
     'three plans; when the fold is open',
   ],
   [
     'the whole scheme search for one mount of the list',
-    timed(() => schemeRule(guestRoom.mount!, withKit(guestRoom, demoCatalogue), guestStuds), 20),
+    timed(
+      () => schemeRule(guestRoom.mount!, withKit(guestRoom, demoCatalogue), guestStuds, memory.mounts.yieldTable),
+      20,
+    ),
     'for the first twenty',
   ],
   [

@@ -18,7 +18,7 @@ export type { CentreRule, Drilled, Job, LevelReading, Measured, Screen } from '.
 export type { Build, FloorThing, Item, ItemKind, Viewer, Zone } from './room';
 export type { Evidence, Look, Scan } from './evidence';
 export type { Anchor, Bit, Catalogue, CatalogueScreen, Fixing, Lag, Mount, MountType, Plate, Slot } from './catalogue';
-export type { BuildKind, Extent, School, Side, Units } from './parts';
+export type { BuildKind, Extent, HeightRule, Side, Units } from './parts';
 export type {
   Advice,
   Conflict,

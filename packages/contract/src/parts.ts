@@ -34,6 +34,6 @@ export const thread = z.string().regex(/^M\d+(\.\d+)?$/, 'takes a metric thread 
 
 export type Units = z.infer<typeof units>;
 export type BuildKind = z.infer<typeof buildKind>;
-export type School = z.infer<typeof school>;
+export type HeightRule = z.infer<typeof school>;
 export type Side = z.infer<typeof side>;
 export type Extent = z.infer<typeof extent>;

@@ -5,18 +5,28 @@ export { plan, type PlanOptions } from './plan';
 export { newMemory, type Memory } from './memory';
 
 // numbers as the trade writes them
-export { parseTape, type TapeFault, type TapeReading, type TapeRules } from './units/parseTape';
-export { parseAmount, type AmountFault, type AmountReading } from './units/parseAmount';
-export { IMPERIAL, METRIC, formatTape, onDivision, tapeOf, tapeParts } from './units/formatTape';
-export type { TapeParts, TapeStyle } from './units/formatTape';
-export { KG_PER_POUND, LENGTH_UNITS, MM_PER_INCH, fromKg, fromMm, toDeg, toKg, toMm, toRad } from './units/convert';
-export type { LengthUnit, MassUnit } from './units/convert';
+export { parseTape, type TapeFault, type TapeReading, type TapeRules } from './primitives/parseTape';
+export { parseAmount, type AmountFault, type AmountReading } from './primitives/parseAmount';
+export { IMPERIAL, METRIC, formatTape, onDivision, tapeOf, tapeParts } from './primitives/formatTape';
+export type { TapeParts, TapeStyle } from './primitives/formatTape';
+export {
+  KG_PER_POUND,
+  LENGTH_UNITS,
+  MM_PER_INCH,
+  fromKg,
+  fromMm,
+  toDeg,
+  toKg,
+  toMm,
+  toRad,
+} from './primitives/convert';
+export type { LengthUnit, MassUnit } from './primitives/convert';
 
 // edits of the job document
 export { applyCommand, type Applied, type Command } from './edit/command';
 export { chooseHeight } from './edit/chooseHeight';
-export { offeredHeights, type Offer } from './offeredHeights';
-export { followSchool } from './edit/followSchool';
+export { offeredHeights, type Offer } from './compare/offeredHeights';
+export { followHeightRule } from './edit/followHeightRule';
 export { measure, moveBox, moveFloor, removeEntry } from './edit/measure';
 export { changedFields } from './edit/changedFields';
 export { replaceJob } from './edit/replaceJob';
@@ -32,39 +42,39 @@ export { spacerNeed } from './screen/spacerNeed';
 export { STOCK_LENGTHS_MM, threadOf } from './screen/threads';
 export { fitMount } from './mount/fitMount';
 export { fitContext, type FitContext } from './mount/fitContext';
-export { comparePlaces, placeOf, rankMounts, rankOne, searchFirst, type Place } from './mount/rankMounts';
-export { SCHEMED, schemeRule } from './scheme/rankSchemes';
-export { estimateUtilisation } from './load/roughUse';
+export { comparePlaces, placeOf, rankMounts, rankOne, searchFirst, type RankPlace } from './mount/rankMounts';
+export { SCHEMED, schemeRule } from './mount/schemeRule';
+export { estimateUtilisation } from './mount/estimateUtilisation';
 export { comparedOf, type Compared } from './mount/compareMounts';
-export { liftLimitKg, liftPeople } from './mount/liftPeople';
+export { liftLimitKg, liftPeople } from './lift/liftPeople';
 export { toMeasure } from './mount/toMeasure';
 export { typeAdvice } from './mount/typeAdvice';
 export { inferStuds, readingsOf, type StudsFound } from './wall/inferStuds';
 export { studPly } from './wall/studsOf';
 export { holeChance } from './wall/holeChance';
-export { probeRoutine, type ProbeStep } from './wall/probeRoutine';
-export { COVER_STEPS, guidedLooks, LOOK_STEPS, type GuidedLook, type LookStep } from './wall/guidedLook';
+export { probeRoutine, type ProbeStep } from './looks/probeRoutine';
+export { COVER_STEPS, guidedLooks, LOOK_STEPS, type GuidedLook, type LookStep } from './looks/guidedLook';
 export { hazardsOf } from './wall/hazardZones';
 export { lookedAt } from './wall/lookedAt';
-export { nextLooks, type NextLooks } from './wall/nextLook';
-export { SCHOOLS } from './placement/schools';
-export { plateMayCover, setMayCover } from './placement/itemRules';
+export { nextLooks, type NextLooks } from './looks/nextLook';
+export { HEIGHT_RULES } from './placement/heightRules';
+export { plateMayCover, setMayCover } from './room/itemRules';
 export { holeState, holeVerdict } from './wall/holeVerdict';
 export { eyeOf } from './sight/eyeOf';
 export { faceOut } from './sight/viewerAngles';
-export { CEILING_GAP_MM, COMFORT_CENTRE_DEG, RECLINE_SHARE, SNAP_MM } from './tolerances';
+export { CEILING_GAP_MM, COMFORT_CENTRE_DEG, RECLINE_SHARE, SNAP_MM } from './primitives/tolerances';
 export { armHoles, slotRows } from './placement/chain';
 export { isComfortable } from './sight/isComfortable';
 export { pictureDistances } from './sight/pictureDistances';
 export { riseOver } from './level/readLevel';
 
 // what an arm can do
-export { armOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './reach/arm';
-export type { Arm, Joints } from './reach/arm';
-export { armDrawn, furthest, outWorking, wayTo, yawWorking } from './reach/armDrawn';
+export { armOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './arm/arm';
+export type { Arm, Joints } from './arm/arm';
+export { armDrawn, furthest, outWorking, wayTo, yawWorking } from './arm/armDrawn';
 export { cornerOut } from './reach/cornerOut';
 export { coverage, coverageRow, coverageStands, gridOver, leastOff, type FloorGrid } from './reach/coverage';
-export { obstaclesAt, outOf, standingIn, type Obstacle } from './reach/obstacles';
+export { obstaclesAt, outOf, standingIn, type Obstacle } from './arm/obstacles';
 export { reachModelOf } from './reach/reachPart';
 export {
   heldAt,
@@ -79,12 +89,12 @@ export {
   type ReachModel,
   type Seat,
   type SetPoseMm,
-} from './reach/reachModel';
-export { standAt, type Reach } from './reach/reachTable';
+} from './arm/reachModel';
+export { standAt, type Reach } from './arm/reachTable';
 export { bestPose, reachNeeded } from './reach/seatPose';
-export { cornersOf, faceOf, type Pose, type SetShape } from './reach/setShape';
-export { meetsOnWay, motionTo, turnAt, wallTurn, waysTo } from './reach/sweep';
-export { COVERAGE_STEP_MM, DRILL_SD_MM, POOR_DEG, USUAL_OUT_MM } from './tolerances';
+export { cornersOf, faceOf, type Pose, type SetShape } from './arm/setShape';
+export { meetsOnWay, motionTo, turnAt, wallTurn, waysTo } from './arm/sweep';
+export { COVERAGE_STEP_MM, DRILL_SD_MM, POOR_DEG, USUAL_OUT_MM } from './primitives/tolerances';
 
 // instruments, real or simulated, and practice
 export { hiddenWall, type HiddenWall, type Run } from './instruments/hiddenWall';
@@ -96,12 +106,12 @@ export { followAdvice, passMarks, type Advised } from './practice/followAdvice';
 export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './practice/practiceScore';
 
 // what holds it
-export { N_PER_POUND } from './load/lagTables';
-export { kitOf, withKit, type Kit } from './scheme/kit';
-export { schoolOf, type FixingSchool } from './scheme/ways';
-export { FIXING_SCHOOLS, fixingSchools, type SchoolSays } from './fixingSchools';
+export { N_PER_POUND } from './fixing/lagTables';
+export { kitOf, withKit, type Kit } from './fixing/kit';
+export { policyOf, type FixingPolicy } from './scheme/ways';
+export { FIXING_POLICIES, fixingPolicies, type PolicySays } from './compare/fixingPolicies';
 
 // judgements and workings
-export { restsOnGuess } from './guesses';
-export type { FindingCode, FindingValues } from './findings';
-export { evaluate, leaf, leaves, node } from './working';
+export { restsOnGuess } from './room/guesses';
+export type { FindingCode, FindingValues } from './primitives/findings';
+export { evaluate, leaf, leaves, node } from './primitives/working';

@@ -1,6 +1,6 @@
-import { memo } from './memo';
+import { memo } from './primitives/memo';
 import { newMountMemory, type MountMemory } from './mount/mountMemory';
-import { newReachMemory, type ReachMemory } from './reach/reachModel';
+import { newReachMemory, type ReachMemory } from './arm/reachModel';
 import { inferStuds } from './wall/inferStuds';
 
 /**

@@ -1,48 +1,36 @@
-import type { Conflict, Finding, Job, Mount, Plan, Working } from '@steddo/contract';
-import { acknowledge, finding, verdictOf } from './findings';
-import { guessFinding, planWorkings } from './guesses';
-import { levelContext } from './level/levelContext';
-import { readLevel } from './level/readLevel';
+import type { Finding, Job, Mount, Placement, Plan, Ranked } from '@steddo/contract';
+import { moves } from './arm/arm';
+import { armHoles } from './placement/chain';
+import { frameOf, wantedHeight } from './placement/frameOf';
+import { liftOnFindings } from './placement/liftOnFindings';
+import { marksOf } from './placement/marksOf';
+import { placementOf } from './placement/placementOf';
+import { anglesAt, edges, hangsAt, ruleHeights, spotAt, tiltOf, type Frame, type Spot } from './placement/placeSet';
+import { conflictFinding, movedFinding, withSideways } from './placement/spotFindings';
+import { foldChoices } from './plate/foldChoices';
+import { planPlate, type PlatePlan } from './plate/planPlate';
+import { levelPart } from './level/levelPart';
+import { lightPart } from './light/lightPart';
+import { loadsPart } from './load/loadsPart';
+import { nextLooks } from './looks/nextLook';
 import { newMemory, type Memory } from './memory';
 import { fitContext, type FitContext } from './mount/fitContext';
 import { fitMount } from './mount/fitMount';
 import { mountFindings } from './mount/mountFindings';
 import { rankMounts } from './mount/rankMounts';
 import { typeAdvice } from './mount/typeAdvice';
-import { armHoles } from './placement/chain';
-import { centreRule } from './placement/centreRule';
-import { liftOnFindings } from './placement/liftOnFindings';
-import { marksOf } from './placement/marksOf';
-import { placementOf } from './placement/placementOf';
-import {
-  anglesAt,
-  edges,
-  hangsAt,
-  placeSideways,
-  schoolHeights,
-  sidewaysWay,
-  spotAt,
-  tiltOf,
-  type Frame,
-  type Spot,
-} from './placement/placeSet';
-import { wishOf } from './placement/schools';
-import { outlineOf, type Outline } from './screen/outlineOf';
-import { classFindings, patternClass } from './screen/patternClass';
-import { lightPart } from './load/lightPart';
-import { loadsPart } from './load/loadsPart';
-import { planPlate, type PlatePlan } from './scheme/drillPlan';
-import { kitOf } from './scheme/kit';
+import { acknowledge, finding, verdictOf } from './primitives/findings';
+import type { Part } from './primitives/part';
+import { reachPart } from './reach/reachPart';
+import { guessFinding, planWorkings } from './room/guesses';
 import { schemePart, type SchemeMade } from './scheme/schemePart';
+import { outlineOf, type Outline } from './screen/outlineOf';
+import { screenPart } from './screen/screenPart';
 import { screwPart } from './screen/screwPart';
-import { threadFindings } from './screen/screwFindings';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
-import { reachPart } from './reach/reachPart';
 import { readingsOf, type StudsFound } from './wall/inferStuds';
-import { nextLooks } from './wall/nextLook';
-import { hazardPart, wallPart } from './wall/wallPart';
-import { leaf } from './working';
+import { hazardPart, wallPart, type WallSections } from './wall/wallPart';
 
 export interface PlanOptions {
   /** Mounts to rank. */
@@ -68,237 +56,174 @@ export function plan(job: Job, options: PlanOptions = {}): Plan {
   return { ...made, looking: next.looking, ...(best ? { nextLook: best } : {}) };
 }
 
+/** The parts of a plan, in the order in which what they say is read. */
 function planOf(job: Job, mounts: readonly Mount[] | undefined, found: StudsFound, memory: Memory): Plan {
   const outline = outlineOf(job.screen, job.guessed ?? []);
   const context = fitContext(job, memory.mounts);
   const ranking = mounts && rankMounts(mounts, job, found, memory.mounts);
-  const base = basePlan(job, outline, ranking);
-  const centre = centreRule(job);
-  const early = [
-    ...outline.findings,
-    ...classFindings(job.screen),
-    ...threadFindings(job.screen),
-    ...mountPart(job, base, context),
-  ];
-  const { odd } = found;
-  wallPart(job, base, found);
-  early.push(...lightPart(job, base, found, kitOf(job)));
-  if (odd.length > 0) {
-    base.odd = odd;
-    early.push(finding('evidence-odd', 'caution', 'wall', { ids: odd }));
-  }
-  if (!centre.ok) return finish(job, base, [...early, centre.finding, ...hazardPart(job, base, found)]);
-  const { width, height } = outline;
-  const sideways = placeSideways(job, width, centre.x);
-  const frame: Frame = { job, width, height, centreX: sideways.centreX };
-  const plate = job.mount ? planPlate(job, job.mount, found, sideways.centreX) : undefined;
-  if (plate && job.mount?.plate) frame.plateX = plate.x.value;
-  const placed = place(frame, base, plate, found, context, memory);
-  const hazards = hazardPart(job, base, found);
-  return finish(job, base, [...early, ...sideways.findings, ...(plate?.findings ?? []), ...placed, ...hazards]);
-}
-
-function basePlan(job: Job, outline: Outline, ranking: Plan['ranking']): Plan {
-  const { width, height, guessed } = outline;
-  return {
+  const screen = screenPart(job, outline);
+  const mount = mountPart(job, context);
+  const light = lightPart(job, found);
+  const wall = wallPart(job, found);
+  const placed = placedPart({ job, outline, context, ranking, found, wall: wall.section, memory });
+  const hazards = hazardPart(job, found, placed.section.holes ?? []);
+  const { screws, holes: _, ...sections } = placed.section;
+  const made: Plan = {
     format: 'steddo-plan',
     version: 1,
     title: job.title,
     verdict: 'stop',
     findings: [],
-    screen: {
-      patternClass: patternClass(job.screen.pattern, job.screen.mass).name,
-      outline: { width: width.value, height: height.value, guessed },
-      workings: { width, height },
-    },
-    ...(ranking ? { ranking } : {}),
+    screen: { ...screen.section, ...screws },
+    ...present({ ranking, fit: mount.section, light: light.section }),
+    ...wall.section,
+    ...sections,
+    ...hazards.section,
   };
+  const all = [screen, mount, light, wall, placed, hazards].flatMap((part) => part.findings);
+  return judged(job, made, all);
 }
 
-function mountPart(job: Job, base: Plan, context: FitContext): Finding[] {
-  const { mount } = job;
-  if (!mount) return [finding('mount-needed', 'caution', 'mount', {})];
-  base.fit = fitMount(mount, job, context);
-  const found = mountFindings(mount, base.fit, job);
-  const armHole = job.choices?.armHole;
-  const count = armHoles(mount).length;
-  if (armHole !== undefined && count > 0 && armHole >= count)
-    found.push(finding('arm-hole-missing', 'stop', 'height', { armHole, count }));
-  return found;
-}
-
-/** Height, marks, holes and level, into the plan; returns what there is to say about them. */
-function place(
-  frame: Frame,
-  base: Plan,
-  plate: PlatePlan | undefined,
-  wood: StudsFound,
-  context: FitContext,
-  memory: Memory,
-): Finding[] {
-  const { job } = frame;
-  const { wanted, findings: found } = wantedHeight(frame);
-  const spot = wanted && spotAt(frame, wanted);
-  const sideways = spot?.conflict && sidewaysWay(frame, spot.wanted);
-  if (spot?.conflict && sideways !== undefined) spot.conflict.sideways = sideways;
-  found.push(...screws(frame, base, spot));
-  const heights = schoolHeights(frame);
-  if (heights.length > 0) base.heights = heights;
-  seats(frame, base, found, context);
-  if (!spot) return [...found, ...(plate?.lacking ?? []), ...levelPart(frame, base)];
-  if (spot.conflict) {
-    base.placement = placementOf(frame, spot, plate);
-    const conflict = conflictFinding(frame, spot, spot.conflict);
-    return [...found, ...(plate?.lacking ?? []), conflict, ...levelPart(frame, base)];
-  }
-  if (spot.binding.length > 0) found.push(movedFinding(job, spot));
-  found.push(...(spot.chain?.findings ?? []));
-  // what keeps the holes away comes before what else there is to measure
-  const hung = hang(frame, base, plate, wood, spot, memory);
-  return [...hung, ...found, ...levelPart(frame, base)];
-}
-
-/** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
-function hang(
-  frame: Frame,
-  base: Plan,
-  plate: PlatePlan | undefined,
-  wood: StudsFound,
-  wished: Spot,
-  memory: Memory,
-): Finding[] {
-  const { job } = frame;
-  const made =
-    job.mount && plate ? schemePart({ frame, base, plate, found: wood, spot: wished }, job.mount) : undefined;
-  const spot = made?.spot ?? wished;
-  const on = made?.plate ?? plate;
-  if (on && job.mount?.plate) frame.plateX = on.x.value;
-  base.placement = placementOf(frame, spot, on);
-  const angles = anglesAt(frame, spot);
-  const tilt = tiltOf(angles, job);
-  base.placement.angles = angles;
-  if (tilt) Object.assign(base.placement, { tiltNeeded: tilt.value, tiltWorking: tilt });
-  const found = [
-    ...(made?.findings ?? plate?.lacking ?? []),
-    ...sightFindings(angles, job, frame.spacer),
-    ...liftOnFindings(job, { ...edges(frame), top: spot.bottom.value + frame.height.value }),
-  ];
-  drill(frame, base, on, spot, made);
-  const reached = reachOf(frame, base, on, wood, memory);
-  found.push(...reached.findings);
-  if (!made?.candidate) return found;
-  const { loads, findings } = loadsPart(made.hanging, made.candidate, made.holes, reached.model);
-  if (loads) base.loads = loads;
-  if (loads && base.scheme) base.scheme.worstUtilisation = loads.worst;
-  return [...found, ...findings];
-}
-
-/** What is wanted of the centre's height: chosen by hand, or the school that is followed. */
-function wantedHeight(frame: Frame): { wanted: Working | undefined; findings: Finding[] } {
-  const { job } = frame;
-  const wish = wishOf(job.aim.height, job, frame.height, edges(frame));
-  const chosenY = job.choices?.centreY;
-  const findings = wish.ok ? [] : [wish.finding];
-  if (chosenY !== undefined)
-    return { wanted: leaf('centre-chosen', chosenY, 'mm', { path: 'choices.centreY' }), findings };
-  return { wanted: wish.ok ? wish.centre : undefined, findings };
-}
-
-/** The screws for what the set covers there; the spacers bring its face further out. */
-function screws(frame: Frame, base: Plan, spot: Spot | undefined): Finding[] {
-  const { job, height } = frame;
-  const bottom = spot?.bottom.value;
-  const covered = bottom === undefined ? undefined : { ...edges(frame), bottom, top: bottom + height.value };
-  const part = screwPart(job, covered);
-  if (!part) return [];
-  if (part.screws) base.screen.screws = part.screws;
-  if (part.check) base.screen.screwCheck = part.check;
-  if (part.spacer) frame.spacer = part.spacer;
-  return part.findings;
-}
-
-/** What the seats ask of a mount, and how far away its viewers are. */
-function seats(frame: Frame, base: Plan, found: Finding[], context: FitContext): void {
-  const { job, width, height, spacer } = frame;
-  const advice = typeAdvice(context.seats, context.rough);
-  if (advice) base.advice = advice;
-  const distances = pictureDistances(job, width, height, spacer);
-  base.distances = distances;
-  found.push(...distanceFindings(distances, job));
-}
-
-function conflictFinding(frame: Frame, spot: Spot, conflict: Conflict): Finding {
-  const sidewaysMm = conflict.sideways ?? frame.centreX.value;
-  const relax = conflict.relax ?? [];
-  return finding('height-conflict', 'stop', 'height', {
-    constraints: conflict.constraints,
-    relax: relax.map((r) => r.by),
-    amountsMm: relax.map((r) => r.amount),
-    atMm: conflict.at ?? spot.wanted.value,
-    sidewaysMm: sidewaysMm - frame.centreX.value,
-  });
-}
-
-function movedFinding(job: Job, spot: Spot): Finding {
-  const values = {
-    school: job.choices?.centreY === undefined ? job.aim.height : 'chosen',
-    wantedMm: spot.wanted.value,
-    gotMm: spot.centre.value,
-    by: spot.binding[0] ?? '',
-  };
-  return finding('height-moved', 'caution', 'height', values);
-}
-
-function reachOf(frame: Frame, base: Plan, plate: PlatePlan | undefined, found: StudsFound, memory: Memory) {
-  const { job, centreX, spacer } = frame;
-  const { reach, model, findings } = reachPart({
-    memory: memory.reach,
-    job,
-    plan: base,
-    found,
-    centreX,
-    plateX: plate?.x.value ?? centreX.value,
-    ...(spacer ? { spacer } : {}),
-  });
-  if (reach) base.reach = reach;
-  return { model, findings };
-}
-
-/** Holes, scheme and every mark, into the plan. */
-function drill(frame: Frame, base: Plan, plate: PlatePlan | undefined, spot: Spot, made: SchemeMade | undefined): void {
-  const { job, centreX, width, height } = frame;
-  const { hook, plateBottom } = hangsAt(spot, job);
-  const outline = job.mount?.plate;
-  const holes = made?.holes ?? [];
-  if (holes.length > 0) base.holes = holes;
-  if (made?.scheme) base.scheme = made.scheme;
-  base.marks = marksOf({
-    centreX,
-    bottom: spot.bottom,
-    width,
-    height,
-    holes,
-    ...(hook ? { hook } : {}),
-    ...(plateBottom ? { plate: { x: plate?.x ?? centreX, bottom: plateBottom, height: outline?.height } } : {}),
-  });
-}
-
-function levelPart(frame: Frame, base: Plan): Finding[] {
-  const { job } = frame;
-  const result = readLevel(job.levelReadings ?? [], levelContext(frame, base));
-  if (!result) return [];
-  base.level = result.level;
-  return result.findings;
-}
+/** The fields that are there. */
+const present = <T extends object>(fields: T): Partial<T> =>
+  Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as Partial<T>;
 
 const LEVELS = { stop: 0, caution: 1, info: 2 } as const;
 
-function finish(job: Job, base: Plan, findings: Finding[]): Plan {
-  const all = [...findings, ...guessFinding(job, planWorkings(base, job))];
-  const known = acknowledge(
-    all,
-    (job.fixing?.acknowledged ?? []).map((a) => a.code),
-  );
-  const sorted = [...known].sort((a, b) => LEVELS[a.level] - LEVELS[b.level]);
-  return { ...base, findings: sorted, verdict: verdictOf(sorted) };
+/** The plan with its findings, worst first, what was acknowledged among them, and its verdict. */
+function judged(job: Job, made: Plan, findings: readonly Finding[]): Plan {
+  const all = [...findings, ...guessFinding(job, planWorkings(made, job))];
+  const codes = (job.fixing?.acknowledged ?? []).map((a) => a.code);
+  const sorted = acknowledge(all, codes).sort((a, b) => LEVELS[a.level] - LEVELS[b.level]);
+  return { ...made, findings: sorted, verdict: verdictOf(sorted) };
+}
+
+function mountPart(job: Job, context: FitContext): Part<Plan['fit']> {
+  const { mount } = job;
+  if (!mount) return { findings: [finding('mount-needed', 'caution', 'mount', {})] };
+  const section = fitMount(mount, job, context);
+  const findings = mountFindings(mount, section, job);
+  const armHole = job.choices?.armHole;
+  const count = armHoles(mount).length;
+  const missing = armHole !== undefined && count > 0 && armHole >= count;
+  if (missing) findings.push(finding('arm-hole-missing', 'stop', 'height', { armHole, count }));
+  return { section, findings };
+}
+
+interface Placing {
+  job: Job;
+  outline: Outline;
+  context: FitContext;
+  ranking: readonly Ranked[] | undefined;
+  found: StudsFound;
+  wall: WallSections;
+  memory: Memory;
+}
+
+/** What hangs where, with all that follows from it. */
+type Placed = Pick<
+  Plan,
+  'heights' | 'advice' | 'distances' | 'placement' | 'marks' | 'scheme' | 'holes' | 'loads' | 'reach' | 'level'
+> & { screws?: Pick<Plan['screen'], 'screws' | 'screwCheck'> };
+
+/** The set sideways, its plate over the studs, its height; and where that is free, how it is held there. */
+function placedPart(placing: Placing): { section: Placed; findings: Finding[] } {
+  const { job, outline, context, found } = placing;
+  const framed = frameOf(job, outline);
+  if (!framed.ok) return { section: {}, findings: [framed.finding] };
+  const { mount } = job;
+  const plate = mount && planPlate(job, mount, found, framed.frame.centreX);
+  const bare: Frame = { ...framed.frame, plateX: mount?.plate && plate?.x.value };
+  const wanted = wantedHeight(bare);
+  const spot = wanted.section && withSideways(bare, spotAt(bare, wanted.section));
+  const screws = screwPart(job, spot && { ...edges(bare), ...upright(bare, spot) });
+  const frame: Frame = { ...bare, spacer: screws.spacer };
+  const seats = seatsPart(frame, context);
+  const findings = [...wanted.findings, ...screws.findings, ...seats.findings];
+  const heights = ruleHeights(frame);
+  const section = {
+    ...seats.section,
+    ...(screws.section ? { screws: screws.section } : {}),
+    ...(heights.length > 0 ? { heights } : {}),
+  };
+  const before = [...framed.findings, ...(plate?.findings ?? [])];
+  if (spot && !spot.conflict) {
+    const hung = hungPart(placing, frame, plate, spot);
+    // what keeps the holes away comes before what else there is to measure
+    const said = [...hung.findings, ...findings, ...movedFinding(job, spot), ...(spot.chain?.findings ?? [])];
+    const level = levelPart(frame, hung.section.holes);
+    return {
+      section: { ...section, ...hung.section, ...present({ level: level.section }) },
+      findings: [...before, ...said, ...level.findings],
+    };
+  }
+  const level = levelPart(frame, undefined);
+  const conflict = spot?.conflict ? [conflictFinding(frame, spot, spot.conflict)] : [];
+  return {
+    section: {
+      ...section,
+      ...(spot ? { placement: placementOf(frame, spot, plate) } : {}),
+      ...present({ level: level.section }),
+    },
+    findings: [...before, ...findings, ...(plate?.lacking ?? []), ...conflict, ...level.findings],
+  };
+}
+
+const upright = ({ height }: Frame, { bottom }: Spot) => ({ bottom: bottom.value, top: bottom.value + height.value });
+
+/** What the seats ask of a mount, and how far away its viewers are. */
+function seatsPart(
+  { job, width, height, spacer }: Frame,
+  { seats, rough }: FitContext,
+): { section: Pick<Plan, 'advice' | 'distances'>; findings: Finding[] } {
+  const advice = typeAdvice(seats, rough);
+  const distances = pictureDistances(job, width, height, spacer);
+  return { section: { ...(advice ? { advice } : {}), distances }, findings: distanceFindings(distances, job) };
+}
+
+type Hung = Pick<Placed, 'placement' | 'scheme' | 'holes' | 'reach' | 'loads' | 'marks'>;
+
+/** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
+function hungPart(
+  { job, ranking, found, wall, memory }: Placing,
+  frame: Frame,
+  plate: PlatePlan | undefined,
+  wished: Spot,
+): { section: Hung; findings: Finding[] } {
+  const { mount } = job;
+  const { yieldTable } = memory.mounts;
+  const scheme: Partial<SchemeMade> =
+    (mount &&
+      plate &&
+      schemePart({ frame, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable })) ||
+    {};
+  const { spot = wished, plate: on = plate, holes = [], fastening } = scheme;
+  const angles = anglesAt(frame, spot);
+  const tilt = tiltOf(angles, job);
+  const placement: Placement = {
+    ...placementOf(frame, spot, on),
+    angles,
+    ...(tilt ? { tiltNeeded: tilt.value, tiltWorking: tilt } : {}),
+  };
+  const folds = mount && moves(mount) ? foldChoices(job, mount, found, frame.centreX, placement.fold) : [];
+  const plateX = on?.x.value ?? frame.centreX.value;
+  const reach = reachPart({ job, placement, ranking, spacer: frame.spacer, folds, plateX, memory: memory.reach });
+  const loads = fastening && holes.length > 0 ? loadsPart(fastening, holes, reach.model) : undefined;
+  const worst = loads?.section ? { worstUtilisation: loads.section.worst } : {};
+  return {
+    section: {
+      placement,
+      marks: marksOf({ frame, spot, plateX: on?.x ?? frame.centreX, holes, ...hangsAt(spot, job) }),
+      ...(scheme.section ? { scheme: { ...scheme.section, ...worst } } : {}),
+      ...(holes.length > 0 ? { holes } : {}),
+      ...present({ reach: reach.section, loads: loads?.section }),
+    },
+    findings: [
+      ...(scheme.findings ?? plate?.lacking ?? []),
+      ...sightFindings(angles, job, frame.spacer),
+      ...liftOnFindings(job, { ...edges(frame), top: upright(frame, spot).top }),
+      ...reach.findings,
+      ...(loads?.findings ?? []),
+    ],
+  };
 }

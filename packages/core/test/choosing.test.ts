@@ -4,7 +4,7 @@ import {
   applyCommand,
   changedFields,
   comparedOf,
-  followSchool,
+  followHeightRule,
   moveBox,
   moveFloor,
   offeredHeights,
@@ -89,7 +89,7 @@ describe('editing the room', () => {
   });
   it('following a school lets go of the height by hand', () => {
     const hand = { ...guestRoom, choices: { ...guestRoom.choices, centreY: 1500 } };
-    const after = applyCommand(hand, followSchool(hand, 'eyes')).job;
+    const after = applyCommand(hand, followHeightRule(hand, 'eyes')).job;
     expect([after.aim.height, after.choices?.centreY]).toEqual(['eyes', undefined]);
   });
   it('names what has changed between two versions by its path, lists whole', () => {

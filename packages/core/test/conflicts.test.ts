@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { conflictOf, feasible, leastRelaxation, type Forbidden } from '../src/geometry/intervals';
+import { conflictOf, feasible, leastRelaxation, type Forbidden } from '../src/primitives/intervals';
 import { plan } from '../src';
 import { testJob } from './jobs';
 

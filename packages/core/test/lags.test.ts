@@ -1,10 +1,17 @@
 import fc from 'fast-check';
-import { GRAVITY, lagSizeOf, N_PER_POUND, usualThread, type Timber } from '../src/load/lagTables';
-import { lagHold, withdrawalPerMm } from '../src/load/lagWithdrawal';
-import { bearingPsi, leastYield, yieldParts, type YieldInput } from '../src/load/lagYield';
-import { exactShear, holdsOf, shearHeld, utilised, type Seat } from '../src/load/holds';
-import { inBand, leadBand, leadBit } from '../src/scheme/leadHole';
-import { fromMount } from '../src/scheme/kit';
+import { GRAVITY, lagSizeOf, N_PER_POUND, PERMANENT, usualThread, type Timber } from '../src/fixing/lagTables';
+import { lagHold, pullCapacity } from '../src/fixing/lagWithdrawal';
+import { bearingPsi, leastYield, yieldParts, type YieldInput } from '../src/fixing/lagYield';
+import {
+  exactShear,
+  fastenerCapacity,
+  shearCapacity,
+  utilisation,
+  type ScrewSeat,
+} from '../src/fixing/fastenerCapacity';
+import { inBand, leadBand, leadBit } from '../src/fixing/leadHole';
+import { fromMount } from '../src/fixing/kit';
+import { NUMBERS } from '../src/primitives/arithmetic';
 import { IN, testJob, testMount } from './jobs';
 
 const pounds = (newtons: number): number => newtons / N_PER_POUND;
@@ -16,7 +23,7 @@ describe('withdrawal', () => {
     ['douglas-fir', [225, 266, 305]],
   ] as [Timber, number[]][])('of lags in %s is what the table prints', (timber, printed) => {
     const shanks = [1 / 4, 5 / 16, 3 / 8];
-    const got = shanks.map((d) => pounds(withdrawalPerMm(GRAVITY[timber], d * IN)) * IN);
+    const got = shanks.map((d) => pounds(pullCapacity(NUMBERS, lagSizeOf(d * IN)!, GRAVITY[timber], IN) / PERMANENT));
     expect(got.map(Math.round)).toEqual(printed);
   });
   it('counts the thread in the wood without its tip', () => {
@@ -169,7 +176,7 @@ describe('yield of a lag', () => {
   });
 });
 
-const seat = (change: Partial<Seat> = {}): Seat => ({
+const seat = (change: Partial<ScrewSeat> = {}): ScrewSeat => ({
   wall: testJob().room.wall,
   packing: 0,
   plateMm: 3,
@@ -200,7 +207,7 @@ const withBuild = (build: object) => {
 
 describe('what a fastener may hold', () => {
   it('a lag: thread times withdrawal, nine tenths of it for a load that stays', () => {
-    const holds = holdsOf(seat());
+    const holds = fastenerCapacity(seat());
     if (typeof holds === 'string') throw new Error(holds);
     // by hand: 205 lb/in at 0.42 for 5/16 in, 40.24 mm of thread, 0.9 (common practice of the standard)
     expect(pounds(holds.tension)).toBeCloseTo(204.83 * (40.2375 / IN) * 0.9, 0);
@@ -226,18 +233,25 @@ describe('what a fastener may hold', () => {
     ['board-unsound', { into: 'board' as const, fastener: board, wall: withBuild({ state: 'wet' }) }],
     ['board-unsound', { into: 'board' as const, fastener: board, wall: withBuild({ state: 'patched' }) }],
     ['board-unsound', { into: 'board' as const, fastener: board, wall: withBuild({ cover: 'none' }) }],
-  ] as [string, Partial<Seat>][])('is not said: %s', (code, change) => {
-    expect(holdsOf(seat(change))).toBe(code);
+  ] as [string, Partial<ScrewSeat>][])('is not said: %s', (code, change) => {
+    expect(fastenerCapacity(seat(change))).toBe(code);
   });
   it('an anchor: a quarter of its pack rating, pull and shear added', () => {
-    const holds = holdsOf(seat({ into: 'board', fastener: board }));
+    const holds = fastenerCapacity(seat({ into: 'board', fastener: board }));
     if (typeof holds === 'string') throw new Error(holds);
-    expect([holds.tension, shearHeld(holds, 40)]).toEqual([250, 200]);
-    expect(utilised(holds, 200, 125, 50)).toBeCloseTo(0.75, 12);
+    expect([holds.tension, shearCapacity(holds, 40)]).toEqual([250, 200]);
+    expect(utilisation(NUMBERS, 'rating', { tension: 125, shear: 50 }, { tension: 250, shear: 200 })).toBeCloseTo(
+      0.75,
+      12,
+    );
   });
   it('wood backing by its thickness, which a thin sheet does not have', () => {
-    const thick = holdsOf(seat({ into: 'backing', wall: withBuild({ thickness: 60, board: 0, cover: 'none' }) }));
-    const thin = holdsOf(seat({ into: 'backing', wall: withBuild({ thickness: 18, board: 0, cover: 'none' }) }));
+    const thick = fastenerCapacity(
+      seat({ into: 'backing', wall: withBuild({ thickness: 60, board: 0, cover: 'none' }) }),
+    );
+    const thin = fastenerCapacity(
+      seat({ into: 'backing', wall: withBuild({ thickness: 18, board: 0, cover: 'none' }) }),
+    );
     expect(typeof thick).toBe('object');
     expect(thin).toBe('lag-too-short');
   });
@@ -247,15 +261,16 @@ describe('what a fastener may hold', () => {
       const a = (deg * Math.PI) / 180;
       const r = 200;
       const za = (w * z) / (w * Math.cos(a) ** 2 + z * Math.sin(a) ** 2);
-      const got = utilised({ by: 'lag', tension: w }, z, r * Math.sin(a), r * Math.cos(a));
+      const force = { tension: r * Math.sin(a), shear: r * Math.cos(a) };
+      const got = utilisation(NUMBERS, 'lag', force, { tension: w, shear: z });
       expect(got).toBeCloseTo(r / za, 12);
     }
   });
   it('kept shears are never above the exact ones', () => {
-    const holds = holdsOf(seat());
+    const holds = fastenerCapacity(seat());
     if (typeof holds === 'string') throw new Error(holds);
     for (let a = 0; a <= 90; a += 0.7) {
-      const [kept, exact] = [shearHeld(holds, a), exactShear(holds, a).allowable];
+      const [kept, exact] = [shearCapacity(holds, a), exactShear(holds, a).allowable];
       expect(kept).toBeLessThanOrEqual(exact + 1e-9);
       expect(kept / exact).toBeGreaterThan(0.98);
     }

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import type { Job, Mount } from '@steddo/contract';
 import { evaluate, plan } from '../src';
-import { fastenerForces, groupLoad, middleOf, type FastenerGroup, type Push } from '../src/load/fastenerForces';
-import { pushesOf } from '../src/load/groupUse';
+import { middleOf, type FastenerGroup } from '../src/load/fastenerGroup';
+import { groupForces, type Push } from '../src/load/groupForces';
+import { pushesOf } from '../src/load/setPushes';
+import { laneAt, LANES, NUMBERS, WORKINGS } from '../src/primitives/arithmetic';
 import { testJob, testMount } from './jobs';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -10,13 +12,29 @@ const point = fc.record({
   x: fc.integer({ min: -300, max: 300 }),
   y: fc.integer({ min: -150, max: 150 }),
 });
-const push = fc.record({
+interface WallPush {
+  x: number;
+  y: number;
+  e: number;
+  down: number;
+  side: number;
+}
+const push: fc.Arbitrary<WallPush> = fc.record({
   x: number(-600, 600),
   y: number(-400, 400),
   e: number(0, 700),
   down: number(0, 500),
   side: number(-80, 80),
 });
+/** As the group takes them: from its fasteners' middle. A hand pushes one way at a time. */
+function asPushes(group: FastenerGroup, pushes: readonly WallPush[]): Push<number>[] {
+  const middle = middleOf(group.points);
+  return pushes.map(({ x, y, e, down, side }) => ({ down, side, right: x - middle.x, up: y - middle.y, out: e }));
+}
+const swingOf = (pushes: readonly WallPush[]) => pushes.reduce((s, p) => s + p.side * p.e, 0);
+const forcesOf = (group: FastenerGroup, pushes: readonly WallPush[]) =>
+  groupForces(NUMBERS, group, asPushes(group, pushes), swingOf(pushes) >= 0 ? 'left' : 'right');
+
 const groups = fc
   .record({
     points: fc.uniqueArray(point, { minLength: 2, maxLength: 8, selector: (p) => `${p.x}/${p.y}` }),
@@ -37,33 +55,38 @@ describe('the forces of a fastener group', () => {
     fc.assert(
       fc.property(groups, fc.array(push, { minLength: 1, maxLength: 3 }), (group, pushes) => {
         const { points } = group;
-        const load = groupLoad(middleOf(points), pushes);
-        const forces = fastenerForces(group, load)!;
+        const { tension, shear, over } = forcesOf(group, pushes)!;
         const sum = (f: (i: number) => number) => points.reduce((s, _, i) => s + f(i), 0);
         // in the plane: what hangs on the fasteners is what pulls at them, and turns as it does
-        expect(sum((i) => forces[i]!.shearX)).toBeCloseTo(
+        expect(sum((i) => shear[i]!.right ?? 0)).toBeCloseTo(
           pushes.reduce((s, p) => s + p.side, 0),
           6,
         );
-        expect(sum((i) => forces[i]!.shearY)).toBeCloseTo(-pushes.reduce((s, p) => s + p.down, 0), 6);
+        expect(sum((i) => shear[i]!.up)).toBeCloseTo(-pushes.reduce((s, p) => s + p.down, 0), 6);
         const turning = pushes.reduce((s, p) => s - p.x * p.down - p.y * p.side, 0);
-        expect(sum((i) => points[i]!.x * forces[i]!.shearY - points[i]!.y * forces[i]!.shearX)).toBeCloseTo(turning, 3);
+        expect(sum((i) => points[i]!.x * shear[i]!.up - points[i]!.y * (shear[i]!.right ?? 0))).toBeCloseTo(turning, 3);
         // off the wall: each moment is held by its own pulls about the line where the plate presses
         const down = pushes.reduce((s, p) => s + p.down * p.e, 0);
-        const alone = (part: 'over' | 'swing') =>
-          fastenerForces(group, { ...load, over: 0, swing: 0, [part]: load[part] })!;
+        expect(over).toBeCloseTo(down, 6);
+        const upright = forcesOf(
+          group,
+          pushes.map((p) => ({ ...p, side: 0 })),
+        )!.tension;
         const low = turnsAbout(group, 'y', 1);
-        const over = alone('over');
-        expect(sum((i) => over[i]!.tension * (points[i]!.y - low))).toBeCloseTo(down, 3);
-        const side = pushes.reduce((s, p) => s + p.side * p.e, 0);
+        expect(sum((i) => upright[i]! * (points[i]!.y - low))).toBeCloseTo(down, 3);
+        const side = swingOf(pushes);
         const sign = side >= 0 ? -1 : 1;
         const pressed = turnsAbout(group, 'x', sign);
-        const swing = alone('swing');
-        expect(sum((i) => swing[i]!.tension * (sign * points[i]!.x - pressed))).toBeCloseTo(Math.abs(side), 3);
+        const swing = forcesOf(
+          group,
+          pushes.map((p) => ({ ...p, down: 0 })),
+        )!.tension;
+        expect(sum((i) => swing[i]! * (sign * points[i]!.x - pressed))).toBeCloseTo(Math.abs(side), 3);
         // nothing pushes a screw into the wall, and both pulls are there together
-        forces.forEach((f, i) => {
-          expect(f.tension).toBeGreaterThanOrEqual(-1e-9);
-          expect(f.tension).toBeCloseTo(over[i]!.tension + swing[i]!.tension, 6);
+        tension.forEach((t, i) => {
+          expect(t).toBeGreaterThanOrEqual(-1e-9);
+          expect(t).toBeCloseTo(upright[i]! + swing[i]!, 6);
+          expect(shear[i]!.size).toBeCloseTo(Math.hypot(shear[i]!.right ?? 0, shear[i]!.up), 9);
         });
       }),
       { seed: 93, numRuns: 400 },
@@ -72,20 +95,66 @@ describe('the forces of a fastener group', () => {
   it('two of each halve each one; twice as far out doubles the moment and the pulls', () => {
     fc.assert(
       fc.property(groups, push, (group, one) => {
-        const load = groupLoad(middleOf(group.points), [one]);
-        const single = fastenerForces(group, load)!;
-        const twice = { ...group, points: [...group.points, ...group.points] };
-        const double = fastenerForces(twice, groupLoad(middleOf(twice.points), [one]))!;
-        single.forEach((f, i) => {
-          expect(double[i]!.tension).toBeCloseTo(f.tension / 2, 6);
-          expect(double[i]!.shearX).toBeCloseTo(f.shearX / 2, 6);
-          expect(double[i]!.shearY).toBeCloseTo(f.shearY / 2, 6);
+        const single = forcesOf(group, [one])!;
+        const double = forcesOf({ ...group, points: [...group.points, ...group.points] }, [one])!;
+        const far = forcesOf(group, [{ ...one, e: 2 * one.e }])!;
+        expect(far.over).toBeCloseTo(2 * single.over, 6);
+        group.points.forEach((_, i) => {
+          expect(double.tension[i]!).toBeCloseTo(single.tension[i]! / 2, 6);
+          expect(double.shear[i]!.right).toBeCloseTo(single.shear[i]!.right! / 2, 6);
+          expect(double.shear[i]!.up).toBeCloseTo(single.shear[i]!.up / 2, 6);
+          expect(far.tension[i]!).toBeCloseTo(2 * single.tension[i]!, 5);
         });
-        const far = groupLoad(middleOf(group.points), [{ ...one, e: 2 * one.e }]);
-        expect(far.over).toBeCloseTo(2 * load.over, 6);
-        fastenerForces(group, far)!.forEach((f, i) => expect(f.tension).toBeCloseTo(2 * single[i]!.tension, 5));
       }),
       { seed: 94, numRuns: 200 },
+    );
+  });
+  it('are the same as numbers, side by side for many poses, and as workings', () => {
+    fc.assert(
+      fc.property(groups, fc.array(push, { minLength: 2, maxLength: 5 }), (group, poses) => {
+        const aside = poses.map((p) => ({ ...p, side: Math.abs(p.side) + 1 }));
+        const lane = (of: (p: Push<number>) => number) => Float64Array.from(aside, (p) => of(asPushes(group, [p])[0]!));
+        const lanes = groupForces(
+          LANES,
+          group,
+          [
+            {
+              down: lane((p) => p.down),
+              side: lane((p) => p.side!),
+              right: lane((p) => p.right),
+              up: lane((p) => p.up),
+              out: lane((p) => p.out),
+            },
+          ],
+          'left',
+        )!;
+        aside.forEach((pose, k) => {
+          const one = forcesOf(group, [pose])!;
+          const [p] = asPushes(group, [pose]);
+          const known = (label: string, value: number) => WORKINGS.leaf(label, value, 'mm');
+          const worked = groupForces(
+            WORKINGS,
+            group,
+            [
+              {
+                down: known('down', p!.down),
+                side: known('side', p!.side!),
+                right: known('right', p!.right),
+                up: known('up', p!.up),
+                out: known('out', p!.out),
+              },
+            ],
+            'left',
+          )!;
+          one.tension.forEach((t, i) => {
+            expect(laneAt(lanes.tension[i]!, k)).toBeCloseTo(t, 9);
+            expect(laneAt(lanes.shear[i]!.size, k)).toBeCloseTo(one.shear[i]!.size, 9);
+            expect(evaluate(worked.tension[i]!)).toBeCloseTo(t, 9);
+            expect(evaluate(worked.shear[i]!.size)).toBeCloseTo(one.shear[i]!.size, 9);
+          });
+        });
+      }),
+      { numRuns: 60 },
     );
   });
   it('by hand: two lags 130 apart, 100 N at 300 out; the lower one turns, the upper one is pulled', () => {
@@ -97,30 +166,27 @@ describe('the forces of a fastener group', () => {
       solid: false,
       plate: { left: -60, right: 60, bottom: -40, top: 170 },
     };
-    const push100: Push = { x: 0, y: 65, e: 300, down: 100, side: 0 };
-    const forces = fastenerForces(group, groupLoad(middleOf(group.points), [push100]))!;
-    expect(forces.map((f) => f.tension)).toEqual([expect.closeTo((100 * 300) / 130, 9), 0]);
+    const push100: WallPush = { x: 0, y: 65, e: 300, down: 100, side: 0 };
+    expect(forcesOf(group, [push100])!.tension).toEqual([expect.closeTo((100 * 300) / 130, 9), 0]);
     // on masonry both are pulled about the plate's lower edge: y = 170 and 40
-    const solid = fastenerForces({ ...group, solid: true }, groupLoad(middleOf(group.points), [push100]))!;
-    expect(solid[0]!.tension).toBeCloseTo((30_000 * 170) / (170 ** 2 + 40 ** 2), 9);
+    const solid = forcesOf({ ...group, solid: true }, [push100])!;
+    expect(solid.tension[0]!).toBeCloseTo((30_000 * 170) / (170 ** 2 + 40 ** 2), 9);
     // 150 aside of their line: the couple of two is 100 * 150 / 130 across
-    const aside = fastenerForces(group, groupLoad(middleOf(group.points), [{ ...push100, x: 150 }]))!;
-    expect(Math.abs(aside[0]!.shearX)).toBeCloseTo((100 * 150) / 130, 9);
-    expect(aside[0]!.shearY).toBeCloseTo(-50, 9);
+    const [first] = forcesOf(group, [{ ...push100, x: 150 }])!.shear;
+    expect(Math.abs(first!.right!)).toBeCloseTo((100 * 150) / 130, 9);
+    expect(first!.up).toBeCloseTo(-50, 9);
   });
   it('there is no answer where nothing can hold it', () => {
-    const load = groupLoad({ x: 0, y: 0 }, [{ x: 100, y: 0, e: 100, down: 100, side: 0 }]);
-    expect(fastenerForces({ points: [{ x: 0, y: 0 }], solid: false }, load)).toBeUndefined();
+    const aside: WallPush = { x: 100, y: 0, e: 100, down: 100, side: 0 };
+    expect(forcesOf({ points: [{ x: 0, y: 0 }], solid: false }, [aside])).toBeUndefined();
     const row = [
       { x: -100, y: 0 },
       { x: 100, y: 0 },
     ];
-    expect(fastenerForces({ points: row, solid: false }, { ...load, torque: 0 })).toBeUndefined();
+    const middle = { ...aside, x: 0 };
+    expect(forcesOf({ points: row, solid: false }, [middle])).toBeUndefined();
     const plate = { left: -150, right: 150, bottom: -60, top: 60 };
-    expect(fastenerForces({ points: row, solid: false, plate }, { ...load, torque: 0 })![0]!.tension).toBeCloseTo(
-      10_000 / (2 * 60),
-      9,
-    );
+    expect(forcesOf({ points: row, solid: false, plate }, [middle])!.tension[0]!).toBeCloseTo(10_000 / (2 * 60), 9);
   });
 });
 
@@ -160,19 +226,19 @@ describe('the loads of a plan', () => {
     expect(p.loads!.handling).toBe('none');
   });
   it('packing brings everything further out: the set, the plate and the hand that leans on it', () => {
-    const pose = { x: 2000, e: 90, frontX: 2010, frontE: 120, extension: 60, yaw: 0 };
     const at = {
-      weights: { set: 100, moving: 20, still: 10 },
-      plateX: 1990,
-      plateY: 1400,
+      middle: { x: 1990, y: 1400 },
+      plate: { x: 1990, y: 1400 },
       centreY: 1420,
       bottomY: 1100,
       packing: 25,
     };
-    expect(pushesOf(pose, 'right', at).map((p) => [p.e, p.down, p.side])).toEqual([
-      [115, 120, 0],
-      [25, 10, 0],
-      [145, 100, 50],
+    const placed = { x: 2000, out: 90 + 25, frontX: 2010, frontOut: 120 + 25 };
+    const pushes = pushesOf(NUMBERS, at, { hung: 120, still: 10 }, placed, 'right');
+    expect(pushes.map((p) => [p.right, p.up, p.out, p.down, p.side])).toEqual([
+      [10, 20, 115, 120, undefined],
+      [0, 0, 25, 10, undefined],
+      [20, -300, 145, 100, 50],
     ]);
     // and the moment of a plan says the same: 14 kg, 60 + 30 and 25 more
     const packed = plan(testJob({ mount: { ...testMount, mass: 2 }, choices: { packing: 25 } }));

@@ -1,8 +1,8 @@
 import type { Evidence, Job, NextLook } from '@steddo/contract';
 import { nextLooks, plan, probeRoutine } from '../src';
-import { leaf } from '../src/working';
-import { lookOutcomes } from '../src/wall/lookOutcomes';
-import { possibleStuds } from '../src/wall/possibleStuds';
+import { leaf } from '../src/primitives/working';
+import { lookOutcomes } from '../src/looks/lookOutcomes';
+import { possibleStuds } from '../src/looks/possibleStuds';
 import { IN, mark, marksShow, probe, testJob, testMount } from './jobs';
 
 const best = (job: Job, skip?: string[]) => nextLooks(job, plan(job), skip)!;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { freeNear } from '../src/geometry/freeNear';
-import { conflictOf, feasible, nearest, type Forbidden } from '../src/geometry/intervals';
+import { freeNear } from '../src/primitives/freeNear';
+import { conflictOf, feasible, nearest, type Forbidden } from '../src/primitives/intervals';
 import { plan } from '../src';
 import { IN, testJob, testMount } from './jobs';
 

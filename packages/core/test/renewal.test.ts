@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { density } from '../src/geometry/normal';
+import { density } from '../src/primitives/normal';
 import { logSum, renewal } from '../src/wall/renewal';
 import { pitchPrior, pitchTail, pitchWeights, type PitchPrior } from '../src/wall/pitchPrior';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Anchor, Drilled, Evidence, Hole, Job, Mount, Plan } from '@steddo/contract';
-import { fixingSchools, plan } from '../src';
-import { jointGap } from '../src/scheme/solidChance';
+import { fixingPolicies, plan } from '../src';
+import { jointGap } from '../src/wall/solidChance';
 import { mark, testJob, testMount } from './jobs';
 
 const strap: Anchor = {
@@ -61,7 +61,7 @@ describe('schools over the same arithmetic', () => {
     }
   });
   it('where they miss: studs only stops, stud first takes anchors for a light set, rated anchors too', () => {
-    const [only, first, rated] = fixingSchools(missed());
+    const [only, first, rated] = fixingPolicies(missed());
     expect([only!.verdict, first!.verdict]).toEqual(['stop', 'caution']);
     expect(only!.findings.map((f) => f.code)).toContain('no-stud-in-slots');
     expect(first!.scheme!.kind).toBe('anchors');

@@ -1,11 +1,11 @@
-import type { Job, School } from '@steddo/contract';
+import type { Job, HeightRule } from '@steddo/contract';
 import { evaluate, pictureDistances, outlineOf, plan } from '../src';
 import { IN, testJob } from './jobs';
 
 type Schools = NonNullable<Job['aim']['schools']>;
-const aimed = (height: School, schools: Schools = {}, change: Partial<Job> = {}) =>
+const aimed = (height: HeightRule, schools: Schools = {}, change: Partial<Job> = {}) =>
   testJob({ ...change, aim: { ...testJob().aim, height, schools } });
-const heightOf = (job: Job, school: School) => plan(job).heights!.find((h) => h.school === school);
+const heightOf = (job: Job, school: HeightRule) => plan(job).heights!.find((h) => h.school === school);
 const withObjects = (objects: NonNullable<Job['room']['objects']>) => ({
   room: { ...testJob().room, objects },
 });

@@ -22,7 +22,7 @@ import {
   faceOf,
   type Reach,
 } from '../src';
-import { gapTo, type Point } from '../src/geometry/convex';
+import { gapTo, type Point } from '../src/primitives/convex';
 import { roughOff, roughRoom } from '../src/reach/roughReach';
 import { testJob, testMount } from './jobs';
 

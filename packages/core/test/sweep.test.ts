@@ -1,8 +1,8 @@
 import type { Job } from '@steddo/contract';
 import fc from 'fast-check';
 import { armOf, cornersOf, meetsOnWay, turnAt, waysTo, type Arm, type Obstacle, type SetShape } from '../src';
-import { quarterDisc, rectangle, type Point } from '../src/geometry/convex';
-import { obstaclesAt, standingIn } from '../src/reach/obstacles';
+import { quarterDisc, rectangle, type Point } from '../src/primitives/convex';
+import { obstaclesAt, standingIn } from '../src/arm/obstacles';
 import { testJob, testMount } from './jobs';
 
 /*

@@ -1,6 +1,6 @@
-import { chanceWithin } from '../src/geometry/normal';
+import { chanceWithin } from '../src/primitives/normal';
 import { holeChance, holeVerdict, plan } from '../src';
-import { leadBand, leadBit } from '../src/scheme/leadHole';
+import { leadBand, leadBit } from '../src/fixing/leadHole';
 import { IN, mark, marksShow, probe, studsIn, testJob, testMount } from './jobs';
 
 describe('marks', () => {

@@ -1,7 +1,7 @@
 import type { Label } from './scene';
 
 /** Where the strips of tape go, in px of the drawing: never over a hole, never over each other. */
-export interface Spot {
+export interface LabelSpot {
   x: number;
   y: number;
 }
@@ -15,14 +15,14 @@ export interface PlacedLabel extends PxBox {
   id: string;
   text: string;
   /** From the tape to its point, when the tape had to move away. */
-  leader?: { from: Spot; to: Spot };
+  leader?: { from: LabelSpot; to: LabelSpot };
 }
 
 export interface LabelRules {
   view: { width: number; height: number };
   /** Parts of the drawing that tape must not cover, such as holes. */
   keepClear: readonly PxBox[];
-  toPx: (x: number, y: number) => Spot;
+  toPx: (x: number, y: number) => LabelSpot;
   charPx: number;
   heightPx: number;
 }
@@ -48,7 +48,7 @@ export function placeLabels(labels: readonly Label[], rules: LabelRules): Placed
   return placed;
 }
 
-function candidates(label: Label, at: Spot, rules: LabelRules): PxBox[] {
+function candidates(label: Label, at: LabelSpot, rules: LabelRules): PxBox[] {
   const width = label.text.length * rules.charPx + PAD_PX;
   const height = rules.heightPx;
   const sides = [label.side, ...(['above', 'below', 'right', 'left'] as const).filter((s) => s !== label.side)];
@@ -71,7 +71,7 @@ const inside = (b: PxBox, view: LabelRules['view']): boolean =>
 export const overlap = (a: PxBox, b: PxBox): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
-function leaderOf(box: PxBox, to: Spot): Pick<PlacedLabel, 'leader'> {
+function leaderOf(box: PxBox, to: LabelSpot): Pick<PlacedLabel, 'leader'> {
   const from = {
     x: Math.min(Math.max(to.x, box.x), box.x + box.width),
     y: Math.min(Math.max(to.y, box.y), box.y + box.height),

@@ -2,7 +2,7 @@ import type { Drilled, Hole, Mark, Plan } from '@steddo/contract';
 import { bitText } from './bits';
 import { intoName, stepText } from './holds';
 import { holeName } from './names';
-import type { Say } from './say';
+import type { Wording } from './wording';
 
 /** One mark as it is said at the wall: the same words on the screen and aloud. */
 export interface MarkWords {
@@ -20,7 +20,7 @@ const side = (mm: number): string => (mm === 0 ? '' : mm > 0 ? ' to the right' :
  * What to measure and drill for one hole. Only the first is measured from the floor; the others hang on the level
  * line through it, because floors slope.
  */
-export function markWords(hole: Hole, mark: Mark, plan: Plan, say: Say): MarkWords {
+export function markWords(hole: Hole, mark: Mark, plan: Plan, say: Wording): MarkWords {
   const { belowLine, fromFirst } = hole.workings;
   const { fromCentre } = mark;
   const aside = `${say.length(Math.abs(fromCentre))}${side(fromCentre)} of the centre line`;

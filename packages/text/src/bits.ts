@@ -1,7 +1,7 @@
-import { rounded, type Say } from './say';
+import { rounded, type Wording } from './wording';
 
 /** A bit: sixty-fourths of an inch where it is one, else millimetres. */
-export function bitText(mm: number, say: Pick<Say, 'length'>): string {
+export function bitText(mm: number, say: Pick<Wording, 'length'>): string {
   const ticks = (mm / 25.4) * 64;
   const imperial = say.length(25.4).endsWith('in');
   if (!imperial || Math.abs(ticks - Math.round(ticks)) > 0.15) return `${rounded(mm, 1)} mm`;

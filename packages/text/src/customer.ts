@@ -1,9 +1,9 @@
-import type { Height, Job, School } from '@steddo/contract';
+import type { Height, Job, HeightRule } from '@steddo/contract';
 import { COMFORT_CENTRE_DEG } from '@steddo/core';
-import { capital } from './say';
+import { capital } from './wording';
 
 /** Heights in a customer's words. */
-const TITLES: Record<School | 'chosen', string> = {
+const TITLES: Record<HeightRule | 'chosen', string> = {
   eyes: 'at eye height',
   'bottom-band': 'a little higher',
   above: 'clear of the furniture',
@@ -14,7 +14,7 @@ const TITLES: Record<School | 'chosen', string> = {
   chosen: 'as it is now',
 };
 
-export const offerTitle = (index: number, heading: School | 'chosen'): string => `${index + 1}: ${TITLES[heading]}`;
+export const offerTitle = (index: number, heading: HeightRule | 'chosen'): string => `${index + 1}: ${TITLES[heading]}`;
 
 /** Who looks up or down by how much, without numbers: for somebody on a sofa. */
 export function comfortText(angles: Height['angles'], job: Job): string {

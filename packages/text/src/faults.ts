@@ -1,8 +1,8 @@
 import type { AmountFault, TapeFault } from '@steddo/core';
-import { rounded, type Say } from './say';
+import { rounded, type Wording } from './wording';
 
 /** Why a typed length was not taken, and what would be. */
-export function tapeFaultText(fault: TapeFault, say: Say, example: string): string {
+export function tapeFaultText(fault: TapeFault, say: Wording, example: string): string {
   switch (fault.code) {
     case 'empty':
       return `Takes a length such as ${example}.`;

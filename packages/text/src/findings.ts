@@ -5,9 +5,9 @@ import { bitText } from './bits';
 import { HOLD_SENTENCES } from './holdFindings';
 import { seenName, servedName, wayName } from './looks';
 import { fieldName } from './paths';
-import { capital, rounded, type Say } from './say';
+import { capital, rounded, type Wording } from './wording';
 
-type Sentences = { [C in FindingCode]: (v: FindingValues[C], say: Say) => string };
+type Sentences = { [C in FindingCode]: (v: FindingValues[C], say: Wording) => string };
 
 /** `a, b and c`. */
 const ENGLISH = new Intl.ListFormat('en-GB');
@@ -159,7 +159,7 @@ const SENTENCES: Sentences = {
 };
 
 /** What keeps a seat from being faced, and what would do it. */
-export function stopText(by: string, neededMm: number, say: Say): string {
+export function stopText(by: string, neededMm: number, say: Wording): string {
   const need = neededMm > 0 ? ` It would take an arm ${say.length(neededMm)} long.` : '';
   if (by === 'reach') return `The arm is too short.${need}`;
   if (by === 'swivel') return 'The mount does not turn that far.';
@@ -175,7 +175,7 @@ function spacerText(why: FindingValues['spacer-needed']['why'], leastMm: number)
 }
 
 /** Things first; that the floor and the ceiling stay goes without saying where two things are enough. */
-function conflictNames(constraints: readonly string[], say: Say): string {
+function conflictNames(constraints: readonly string[], say: Wording): string {
   const isRoom = (c: string) => c === 'floor' || c === 'ceiling';
   const things = constraints.filter((c) => !isRoom(c));
   const named = things.length >= 2 ? things : [...things, ...constraints.filter(isRoom)];
@@ -183,7 +183,7 @@ function conflictNames(constraints: readonly string[], say: Say): string {
 }
 
 /** What would give way least, so that a height works; or how far sideways. */
-function relaxText(v: FindingValues['height-conflict'], say: Say): string {
+function relaxText(v: FindingValues['height-conflict'], say: Wording): string {
   const parts = v.relax.map((by, i) => `${bindingName(by, say)} by ${say.length(v.amountsMm[i] ?? 0)}`);
   const give =
     parts.length > 0
@@ -202,8 +202,9 @@ export const measuredName = (to: string): string =>
 export const small = (mm: number): string => `${rounded(mm, 1)} mm`;
 
 /** The sentence for a finding. */
-export function findingText(finding: Finding, say: Say): string {
-  const sentence = SENTENCES[finding.code as FindingCode] as ((v: Finding['values'], say: Say) => string) | undefined;
+export function findingText(finding: Finding, say: Wording): string {
+  const sentence = SENTENCES[finding.code as FindingCode] as
+    ((v: Finding['values'], say: Wording) => string) | undefined;
   return sentence ? sentence(finding.values, say) : finding.code;
 }
 

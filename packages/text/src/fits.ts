@@ -1,9 +1,9 @@
 import type { Fit } from '@steddo/contract';
 import { buildName } from './names';
-import { rounded, type Say } from './say';
+import { rounded, type Wording } from './wording';
 
 /** A fit rule in words with its margin: `11 mm short in pattern height`. */
-export function fitText(fit: Fit, say: Say): string {
+export function fitText(fit: Fit, say: Wording): string {
   const by = Math.abs(fit.margin);
   switch (fit.rule) {
     case 'mass':
@@ -57,12 +57,12 @@ const percent = (use: string | number): string => `${Math.ceil(Number(use) * 100
 const short = (fit: Fit): string =>
   typeof fit.value === 'number' && typeof fit.limit === 'number' && fit.value < fit.limit ? 'too small' : 'short';
 
-const plateWords = (fit: Fit, say: Say): string =>
+const plateWords = (fit: Fit, say: Wording): string =>
   Number(fit.value) > 0.5
     ? `its plate fits with the set moved ${say.length(Number(fit.value))}`
     : `its plate fits, free over ${say.length(fit.margin)}`;
 
-function tiltWords(fit: Fit, say: Say): string {
+function tiltWords(fit: Fit, say: Wording): string {
   const lacking = say.degrees(Math.abs(fit.margin));
   if (!fit.ok) return `tilts ${lacking} too little`;
   if (fit.margin >= 0) return `tilts enough, ${lacking} to spare`;

@@ -2,9 +2,9 @@ import type { FindingCode, FindingValues } from '@steddo/core';
 import { bitText } from './bits';
 import { changeText, fixingName } from './holds';
 import { holeList } from './names';
-import { capital, rounded, type Say } from './say';
+import { capital, rounded, type Wording } from './wording';
 
-type Sentences<C extends FindingCode> = { [K in C]: (v: FindingValues[K], say: Say) => string };
+type Sentences<C extends FindingCode> = { [K in C]: (v: FindingValues[K], say: Wording) => string };
 
 const GOVERNS: Record<string, string> = {
   withdrawal: 'it would pull out',

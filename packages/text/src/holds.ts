@@ -1,6 +1,6 @@
 import type { DrillStep, Hole, Part, SchemeKind, SchemePlan } from '@steddo/contract';
 import { bitText } from './bits';
-import { rounded, type Say } from './say';
+import { rounded, type Wording } from './wording';
 
 /** Words for what holds a plate: schemes, fixings, parts, what is done at a hole. */
 
@@ -42,11 +42,11 @@ const SCHOOLS: Record<string, { name: string; says: string }> = {
     says: 'Anywhere that the pack rating allows, over four. An arm or a large set has to be acknowledged.',
   },
 };
-export const fixingSchool = (school: string): { name: string; says: string } =>
+export const fixingPolicyText = (school: string): { name: string; says: string } =>
   SCHOOLS[school] ?? { name: school, says: '' };
 
 /** What the scheme costs, in a line: `1 in left, wood 98 of 100, holds 31 %, 4 holes, bit 7/32 in`. */
-export function schemePrice(scheme: SchemePlan, say: Say): string {
+export function schemePrice(scheme: SchemePlan, say: Wording): string {
   const across = Math.round(Math.abs(scheme.shift));
   const shift =
     across === 0 ? 'no shift' : `plate ${say.length(Math.abs(scheme.shift))} ${scheme.shift > 0 ? 'right' : 'left'}`;
@@ -60,7 +60,7 @@ export function schemePrice(scheme: SchemePlan, say: Say): string {
 }
 
 /** What would have to change, as an order: `shift the set 2 in to the right`. */
-export function changeText(kind: string, byMm: number, to: string, say: Say): string {
+export function changeText(kind: string, byMm: number, to: string, say: Wording): string {
   switch (kind) {
     case 'shift-set':
       return `shift the set ${say.length(Math.abs(byMm))} to the ${byMm > 0 ? 'right' : 'left'}`;
@@ -75,7 +75,7 @@ export function changeText(kind: string, byMm: number, to: string, say: Say): st
     case 'other-mount':
       return `take another mount: ${to}`;
     case 'other-school':
-      return `"${fixingSchool(to).name}" would allow another way`;
+      return `"${fixingPolicyText(to).name}" would allow another way`;
     default:
       return 'pack a level timber across two studs and fix the plate to that';
   }
@@ -119,7 +119,7 @@ const BITS: Record<string, string> = {
 };
 
 /** `4 lag screws 7.9 x 64 mm, and 1 to spare`. */
-export function partText(part: Part, say: Say): string {
+export function partText(part: Part, say: Wording): string {
   const spare = part.spare > 0 ? `, and ${part.spare} to spare` : '';
   const size =
     part.diameter === undefined

@@ -21,7 +21,8 @@ export {
 export { fieldName, sourceWords } from './paths';
 export { planFile } from './planFile';
 export { offText, poseText, tiltText } from './reach';
-export { capital, rounded, sayFor, type Say } from './say';
+export { wordingFor } from './wordingFor';
+export { capital, rounded, type Wording } from './wording';
 export { knownTerms, termOf } from './terms';
 export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';
@@ -31,7 +32,7 @@ export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenNam
 export {
   changeText,
   fixingName,
-  fixingSchool,
+  fixingPolicyText,
   intoName,
   partFrom,
   partText,

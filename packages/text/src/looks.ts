@@ -1,6 +1,6 @@
 import type { Looking, NextLook } from '@steddo/contract';
 import type { GuidedLook, LookStep } from '@steddo/core';
-import { capital, type Say } from './say';
+import { capital, type Wording } from './wording';
 
 /** Words for what is in a wall, for looking into it, and for what a finder says. */
 
@@ -42,7 +42,7 @@ const WITH: Record<string, string> = {
 };
 
 /** What to do next and where: `Poke with the small drill at 64 1/2 in, 56 in up.` */
-export function nextLookText(look: NextLook, say: Pick<Say, 'length'>): string {
+export function nextLookText(look: NextLook, say: Pick<Wording, 'length'>): string {
   const where =
     look.from === undefined || look.to === undefined
       ? `at ${say.length(look.x)} from the left`
@@ -85,7 +85,7 @@ export function enoughText({ now, enough }: Looking): string {
 const percent = (p: number): string => `${Math.floor(p * 100)} in 100`;
 
 /** A step of a look into the wall, with the measures that the hand needs. */
-export function lookStepText(step: LookStep, look: GuidedLook | undefined, say: Pick<Say, 'length'>): string {
+export function lookStepText(step: LookStep, look: GuidedLook | undefined, say: Pick<Wording, 'length'>): string {
   switch (step) {
     case 'mark':
       return look

@@ -1,10 +1,10 @@
 import type { Advice } from '@steddo/contract';
 import type { Compared } from '@steddo/core';
 import { typeName } from './names';
-import { rounded, type Say } from './say';
+import { rounded, type Wording } from './wording';
 
 /** What the seats ask for, and why. */
-export function adviceText(advice: Advice, say: Say): string {
+export function adviceText(advice: Advice, say: Wording): string {
   const seat = advice.viewer === undefined ? '' : say.thing(advice.viewer);
   const across = advice.across === undefined ? undefined : say.degrees(Math.abs(advice.across));
   const tilt = advice.tiltNeeded === undefined ? undefined : say.degrees(Math.abs(advice.tiltNeeded));
@@ -25,7 +25,7 @@ export function adviceText(advice: Advice, say: Say): string {
 const LACKING = '–';
 type Kind = 'length' | 'degrees' | 'mass' | 'plain';
 
-function shown(value: number | undefined, kind: Kind, say: Say): string {
+function shown(value: number | undefined, kind: Kind, say: Wording): string {
   if (value === undefined) return LACKING;
   if (kind === 'length') return say.length(value);
   if (kind === 'degrees') return say.degrees(value);
@@ -34,7 +34,7 @@ function shown(value: number | undefined, kind: Kind, say: Say): string {
 
 export interface ComparedRow {
   name: string;
-  text: (mount: Compared, say: Say) => string;
+  text: (mount: Compared, say: Wording) => string;
 }
 
 const row = (name: string, of: (c: Compared) => number | undefined, kind: Kind): ComparedRow => ({

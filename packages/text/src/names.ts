@@ -1,5 +1,5 @@
-import type { Distances, Hole, ItemKind, Level, MountType, School, Stage, Verdict } from '@steddo/contract';
-import type { Say } from './say';
+import type { Distances, Hole, ItemKind, Level, MountType, HeightRule, Stage, Verdict } from '@steddo/contract';
+import type { Wording } from './wording';
 
 const BUILDS: Record<string, string> = {
   'timber-stud': 'timber stud wall',
@@ -11,7 +11,7 @@ const BUILDS: Record<string, string> = {
 };
 export const buildName = (kind: string): string => BUILDS[kind] ?? kind;
 
-const SCHOOLS: Record<School, string> = {
+const SCHOOLS: Record<HeightRule, string> = {
   eyes: 'centre at the eyes',
   'bottom-band': 'bottom edge in a band',
   above: 'gap above furniture',
@@ -20,7 +20,7 @@ const SCHOOLS: Record<School, string> = {
   vote: 'hold it up and vote',
   standing: 'eyes of people standing',
 };
-export const schoolName = (school: School): string => SCHOOLS[school];
+export const schoolName = (school: HeightRule): string => SCHOOLS[school];
 
 export const verdictWord: Record<Verdict, string> = { go: 'go', caution: 'mind', stop: 'stop' };
 export const levelWord: Record<Level, string> = { info: 'note', caution: 'mind', stop: 'stop' };
@@ -48,7 +48,7 @@ export const typeName: Record<MountType, string> = {
 };
 
 /** What binds a height or a place: `object:o2` is the thing's name. */
-export function bindingName(code: string, say: Say): string {
+export function bindingName(code: string, say: Wording): string {
   const [kind = '', id = ''] = code.split(':');
   if (kind === 'object') return say.thing(id);
   if (kind === 'floor' && id !== '') return say.thing(id);

@@ -1,4 +1,4 @@
-import type { Say } from './say';
+import type { Wording } from './wording';
 
 const WORDS: Record<string, string> = {
   'screen.diagonal': 'diagonal',
@@ -61,7 +61,7 @@ const SOURCES: readonly [prefix: string, words: string][] = [
 export const sourceWords = (path: string): string => SOURCES.find(([prefix]) => path.startsWith(prefix))?.[1] ?? '';
 
 /** Names the field behind a path as an installer would: `room.viewers.v1.eye` is `Dee's eye height`. */
-export function fieldName(path: string, say: Say): string {
+export function fieldName(path: string, say: Wording): string {
   const known = WORDS[path];
   if (known) return known;
   const parts = path.split('.');

@@ -1,12 +1,13 @@
 import type { Fit, Job, Plan, Working } from '@steddo/contract';
 import { findingText } from './findings';
 import { fitText } from './fits';
-import { sayFor, type Say } from './say';
+import { wordingFor } from './wordingFor';
+import { type Wording } from './wording';
 import { termOf } from './terms';
 
 /** The plan as a file: codes and values from the core, with the sentences beside them. */
 export function planFile(plan: Plan, job: Job): Plan {
-  const say = sayFor(job);
+  const say = wordingFor(job);
   const worded = withWords(plan);
   return {
     ...worded,
@@ -24,7 +25,7 @@ export function planFile(plan: Plan, job: Job): Plan {
   };
 }
 
-const fitWithWords = (fit: Fit, say: Say): Fit => ({ ...fit, message: fitText(fit, say) });
+const fitWithWords = (fit: Fit, say: Wording): Fit => ({ ...fit, message: fitText(fit, say) });
 
 /** Words for every label of every working in a section of the plan. */
 function withWords<T>(value: T): T {

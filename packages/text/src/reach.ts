@@ -1,7 +1,7 @@
-import { rounded, type Say } from './say';
+import { rounded, type Wording } from './wording';
 
 /** A pose said aloud: `8 1/2 in out, turned 23° right`. */
-export function poseText(at: { extension: number; yaw: number }, say: Say): string {
+export function poseText(at: { extension: number; yaw: number }, say: Wording): string {
   const turned = Math.round(at.yaw);
   const way = turned < 0 ? 'left' : 'right';
   return `${say.length(at.extension)} out, ${turned === 0 ? 'straight' : `turned ${Math.abs(turned)}° ${way}`}`;

@@ -1,6 +1,6 @@
 import type { Misfit, Screen, Stack } from '@steddo/contract';
 import { patternClass } from '@steddo/core';
-import { rounded, type Say } from './say';
+import { rounded, type Wording } from './wording';
 
 /** `M6 x 16`. */
 export const screwName = (screw: Pick<Stack, 'thread' | 'length'>): string =>
@@ -27,7 +27,7 @@ export function misfitText(misfit: Misfit): string {
 }
 
 /** What the interface standard says of a pattern: class, thread, the most it is meant for. */
-export function classText(screen: Screen, say: Say): string {
+export function classText(screen: Screen, say: Wording): string {
   const found = patternClass(screen.pattern, screen.mass);
   const takes = found.takes
     .map((t) => (t.limitKg === undefined ? t.thread : `${t.thread} to ${say.mass(t.limitKg)}`))

@@ -1,5 +1,5 @@
 import type { Op, Working } from '@steddo/contract';
-import type { Say } from './say';
+import type { Wording } from './wording';
 import { termOf } from './terms';
 
 /** The sign or word between the terms of a working. */
@@ -23,7 +23,7 @@ export const opWord: Record<Op, string> = {
 const BETWEEN: readonly Op[] = ['+', '-', '*', '/'];
 
 /** One line of arithmetic: `33 11/16 in bottom + 15 1/8 in bottom edge to hook = 48 13/16 in`. */
-export function workingLine(working: Working, say: Say): string {
+export function workingLine(working: Working, say: Wording): string {
   const result = say.value(working.value, working.unit);
   if (!working.op || !working.terms) return `${result} ${termOf(working.label)}`;
   const terms = working.terms.map((t) => `${say.value(t.value, t.unit)} ${termOf(t.label)}`);

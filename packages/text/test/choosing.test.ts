@@ -12,13 +12,13 @@ import {
   measuredName,
   misfitText,
   offerTitle,
-  sayFor,
+  wordingFor,
   screwName,
   washersText,
 } from '../src';
 
-const say = sayFor(atticSnug);
-const metric = sayFor({ ...atticSnug, units: 'metric' });
+const say = wordingFor(atticSnug);
+const metric = wordingFor({ ...atticSnug, units: 'metric' });
 const angle = (viewer: string, fromRest: number): Height['angles'][number] => ({
   viewer,
   centre: fromRest,
@@ -131,7 +131,7 @@ describe('names', () => {
     const shelf = { id: 's', kind: 'cabinet' as const, left: 0, right: 3657, bottom: 2000, top: 2387 };
     const job = { ...guestRoom, room: { ...guestRoom.room, objects: [low, shelf] } };
     const found = plan(job).findings.find((f) => f.code === 'height-conflict')!;
-    const text = findingText(found, sayFor(job));
+    const text = findingText(found, wordingFor(job));
     expect(text).toContain('tallboy');
     expect(text).toContain('cabinet');
     // 552.45 tall in 500: 52.45 mm, 2 1/16 in

@@ -1,9 +1,9 @@
 import { plan, type FindingCode } from '@steddo/core';
 import { atticSnug } from '@steddo/samples';
-import { bindingName, findingText, offText, planFile, poseText, sayFor, stopText, tiltText } from '../src';
+import { bindingName, findingText, offText, planFile, poseText, wordingFor, stopText, tiltText } from '../src';
 
-const say = sayFor(atticSnug);
-const metric = sayFor({ ...atticSnug, units: 'metric' });
+const say = wordingFor(atticSnug);
+const metric = wordingFor({ ...atticSnug, units: 'metric' });
 
 describe('an arm in words', () => {
   it('a pose: how far out, which way', () => {

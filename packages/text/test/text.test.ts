@@ -12,12 +12,12 @@ import {
   knownFindings,
   knownTerms,
   planFile,
-  sayFor,
+  wordingFor,
   tapeFaultText,
   workingLine,
 } from '../src';
 
-const say = sayFor(guestRoom);
+const say = wordingFor(guestRoom);
 const source = (folder: string): string =>
   readdirSync(folder, { withFileTypes: true })
     .map((e) => (e.isDirectory() ? source(join(folder, e.name)) : readFileSync(join(folder, e.name), 'utf8')))
@@ -52,7 +52,7 @@ describe('words', () => {
       values: { school: 'eyes', wantedMm: 1016, gotMm: 1041.4, by: 'object:o1' },
     };
     expect(findingText(finding, say)).toBe('Wanted the centre at 40 in, got 41 in: the tallboy stands in the way.');
-    expect(findingText(finding, sayFor(breakfastBar))).toContain('1016 mm, got 1041 mm: the breakfast bar');
+    expect(findingText(finding, wordingFor(breakfastBar))).toContain('1016 mm, got 1041 mm: the breakfast bar');
   });
   it('a failed rule says how far it is from passing', () => {
     expect(
@@ -99,7 +99,7 @@ describe('words', () => {
   it('bits are sixty-fourths where they are', () => {
     expect(bitText((7 / 32) * 25.4, say)).toBe('7/32 in');
     expect(bitText(5, say)).toBe('5 mm');
-    expect(bitText((7 / 32) * 25.4, sayFor(breakfastBar))).toBe('5.6 mm');
+    expect(bitText((7 / 32) * 25.4, wordingFor(breakfastBar))).toBe('5.6 mm');
   });
   it.each(['', 'abc', '1,5', '-3', '3/7', '58 9/8', `4' 14"`, '99999'])('a refused "%s" says what is taken', (text) => {
     const read = parseTape(text, { unit: 'in', atMostMm: 4000, atLeastMm: 0 });

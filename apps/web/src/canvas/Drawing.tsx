@@ -30,10 +30,13 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
   const palette = usePalette();
   const [size, setSize] = useState({ width: 0, height: 0 });
   const { width, height } = size;
-  const key = JSON.stringify([box, width, height]);
+  const { left, right, bottom, top } = box;
   const stands = scene.shapes.some((s) => s.role === 'floor') ? 'floor' : 'middle';
   const topPx = stands === 'middle' && cornerPx > 0 ? TABS_HIGH_PX : 0;
-  const view = useMemo(() => fitView(box, width, height, 16, stands, topPx), [key, stands, topPx]);
+  const view = useMemo(
+    () => fitView({ left, right, bottom, top }, width, height, 16, stands, topPx),
+    [left, right, bottom, top, width, height, stands, topPx],
+  );
   const still = useMemo(() => scene.shapes.filter((s) => !MOVING.has(s.role)), [scene]);
   const moving = useMemo(() => scene.shapes.filter((s) => MOVING.has(s.role)), [scene]);
   const placed = useMemo(

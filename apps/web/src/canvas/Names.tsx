@@ -46,11 +46,11 @@ export function Names({
   );
 }
 
-interface Place {
+interface NamePlace {
   x: number;
   y: number;
 }
-type PxBox = Place & { width: number; height: number };
+type PxBox = NamePlace & { width: number; height: number };
 type Nameless = Extract<Shape, { kind: 'cross' | 'cross-hair' | 'poly' | 'area' }>;
 type Named = Exclude<Shape, Nameless>;
 
@@ -58,7 +58,7 @@ const NAMELESS = new Set<Shape['kind']>(['cross', 'cross-hair', 'poly', 'area'])
 const isNameless = (s: Shape): s is Nameless => NAMELESS.has(s.kind);
 
 /** Where a name may stand, the best place first. */
-function placesFor(s: Named, view: View, width: number, long: number): Place[] {
+function placesFor(s: Named, view: View, width: number, long: number): NamePlace[] {
   if (s.kind === 'circle') return byHead(view, s, long);
   if (s.kind === 'rect') return inBox(view, s, long);
   const { x, y } = view.toPx(s.x2, s.y2);
@@ -66,7 +66,7 @@ function placesFor(s: Named, view: View, width: number, long: number): Place[] {
 }
 
 /** Inside a box at its lower edge, when it is wide and tall enough. */
-function inBox(view: View, s: Extract<Shape, { kind: 'rect' }>, long: number): Place[] {
+function inBox(view: View, s: Extract<Shape, { kind: 'rect' }>, long: number): NamePlace[] {
   const a = view.toPx(s.left, s.top);
   const b = view.toPx(s.right, s.bottom);
   if (b.x - a.x < long + 8 || b.y - a.y < LINE_PX * 2) return [];
@@ -74,7 +74,7 @@ function inBox(view: View, s: Extract<Shape, { kind: 'rect' }>, long: number): P
 }
 
 /** Right of somebody's head, over it, left of it. */
-function byHead(view: View, s: Extract<Shape, { kind: 'circle' }>, long: number): Place[] {
+function byHead(view: View, s: Extract<Shape, { kind: 'circle' }>, long: number): NamePlace[] {
   const { x, y } = view.toPx(s.x, s.y);
   const r = s.r * view.scale;
   const level = y - LINE_PX / 2;

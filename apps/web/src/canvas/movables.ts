@@ -1,7 +1,7 @@
 import type { Job, Viewer } from '@steddo/contract';
 import { measure, moveBox, moveFloor, type Command, type SnapBox } from '@steddo/core';
 import { HEAD_MM } from '@steddo/drawing';
-import { itemName, type Say } from '@steddo/text';
+import { itemName, type Wording } from '@steddo/text';
 
 /** Something in a drawing that goes where a thumb takes it; its box is in the drawing's own mm. */
 export interface Movable {
@@ -10,7 +10,7 @@ export interface Movable {
   name: string;
   box: SnapBox;
   move: (job: Job, box: SnapBox) => Command;
-  where: (say: Say) => string;
+  where: (say: Wording) => string;
 }
 
 /** On the wall: its things, and the parts of it that differ. */

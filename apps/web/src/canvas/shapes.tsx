@@ -2,9 +2,9 @@ import { memo, useMemo } from 'react';
 import type { Shape, View } from '@steddo/drawing';
 import type { Palette } from '../ui/tokens';
 import { HoleView, Tape } from './marks';
-import { DASH, pencil } from './pencils';
+import { DASH, strokeOf } from './strokes';
 
-/** Corners of pencil lines run a little past each other, px. */
+/** Corners of strokeOf lines run a little past each other, px. */
 const OVERRUN = 5;
 const DASH_DOT = '10 3 2 3';
 
@@ -55,7 +55,7 @@ function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette
         cy={y}
         r={Math.max(1.5, shape.r * view.scale)}
         data-shape={shape.id}
-        {...pencil(shape.role, palette)}
+        {...strokeOf(shape.role, palette)}
       />
     );
   if (shape.kind === 'cross-hair')
@@ -131,7 +131,7 @@ function RectView({ shape, px, palette }: { shape: Extract<Shape, { kind: 'rect'
     case 'slot':
       return <rect {...box} {...tag} rx={h / 2} fill={palette.sheet} stroke={palette.soft} strokeWidth={1} />;
     default:
-      return <rect {...box} {...tag} {...pencil(shape.role, palette)} />;
+      return <rect {...box} {...tag} {...strokeOf(shape.role, palette)} />;
   }
 }
 
@@ -142,7 +142,7 @@ function PolyView({ shape, view, palette }: { shape: Extract<Shape, { kind: 'pol
     <path
       d={shape.closed ? `${d}Z` : d}
       data-shape={shape.id}
-      {...pencil(shape.role, palette)}
+      {...strokeOf(shape.role, palette)}
       {...(shape.closed ? {} : { fill: 'none' })}
     />
   );
@@ -167,7 +167,7 @@ function AreaView({ shape, view, palette }: { shape: Extract<Shape, { kind: 'are
           <path d="M0 7L7 0" stroke={palette.soft} strokeWidth="0.8" strokeOpacity="0.6" />
         </pattern>
       ) : null}
-      <path d={d} data-shape={shape.id} {...pencil(shape.role, palette)} />
+      <path d={d} data-shape={shape.id} {...strokeOf(shape.role, palette)} />
     </>
   );
 }

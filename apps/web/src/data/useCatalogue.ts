@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import useSWR from 'swr';
-import type { Job } from '@steddo/contract';
+import type { Job, MountType } from '@steddo/contract';
 import type { MountQuery, RankedPage } from '../worker/catalogueJob';
 import { catalogueWorker, proxy } from '../worker/catalogue';
 import { useOwn } from './ownMounts';
@@ -38,6 +38,8 @@ export function useCatalogue(): CatalogueState {
   return { revision, known: Boolean(data?.known), noServer: Boolean(data?.noServer) };
 }
 
+const isMountType = (name: string): name is MountType => name !== '';
+
 export interface Ranking {
   page: RankedPage | undefined;
   /** Share of the mounts that have been judged, while it is at it. */
@@ -56,7 +58,7 @@ export function useRanking(job: Job, query: MountQuery, revision: number): Ranki
     let here = true;
     const tell = (done: number, of: number) => here && setProgress(done / Math.max(1, of));
     void catalogueWorker()
-      .rank(job, { ...query }, proxy(tell))
+      .rank(job, { text, types: types.split(',').filter(isMountType), fitting, from, count }, proxy(tell))
       .then((result) => {
         if (!here) return;
         setProgress(undefined);

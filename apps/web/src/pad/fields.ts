@@ -10,7 +10,7 @@ import {
   type LengthUnit,
   type TapeStyle,
 } from '@steddo/core';
-import { amountFaultText, rounded, tapeFaultText, type Say } from '@steddo/text';
+import { amountFaultText, rounded, tapeFaultText, type Wording } from '@steddo/text';
 import type { Job, Units } from '@steddo/contract';
 
 /** One number that the tape pad can take: what it is, what it takes, and what becomes of it. */
@@ -58,7 +58,7 @@ export function unitAtStart(field: Field, units: Units): EntryUnit {
 }
 
 /** Reads what was typed by the field's rules, or says in a sentence what it takes. */
-export function readTyped(text: string, field: Field, unit: EntryUnit, say: Say): Typed {
+export function readTyped(text: string, field: Field, unit: EntryUnit, say: Wording): Typed {
   if (field.kind === 'length') return readLength(text, field, unit as LengthUnit, say);
   const read = parseAmount(text, AMOUNT_UNITS[field.kind], field.min, field.max, (v, u) => {
     const pounds = (u ?? unit) === 'lb';
@@ -80,10 +80,10 @@ const AMOUNT_UNITS: Record<Exclude<Field['kind'], 'length'>, string[]> = {
 };
 
 const plain = (value: number): string => rounded(value, 3);
-const amountWords = (field: Field, say: Say) =>
+const amountWords = (field: Field, say: Wording) =>
   field.kind === 'mass' ? say.mass : field.kind === 'force' ? say.force : field.kind === 'count' ? plain : say.degrees;
 
-function readLength(text: string, field: Field, unit: LengthUnit, say: Say): Typed {
+function readLength(text: string, field: Field, unit: LengthUnit, say: Wording): Typed {
   const read = parseTape(text, {
     unit,
     negative: field.min < 0,

@@ -27,11 +27,14 @@ export function usePadEntry(field: Field): PadEntry {
   const draftKey = `draft:${id}:${field.path}`;
   const touched = useRef(false);
 
+  const now = useRef({ field, units: job.units });
+  now.current = { field, units: job.units };
   useEffect(() => {
     touched.current = false;
-    const unitNow = unitAtStart(field, job.units);
+    const { field: opened, units } = now.current;
+    const unitNow = unitAtStart(opened, units);
     setUnit(unitNow);
-    setPad(initial(field, unitNow));
+    setPad(initial(opened, unitNow));
     setFault(undefined);
     void localStore.kept(draftKey).then((draft) => {
       if (typeof draft === 'string' && !touched.current) setPad({ text: draft, fresh: false });

@@ -1,5 +1,5 @@
-import { sayFor } from '@steddo/text';
+import { wordingFor } from '@steddo/text';
 import { newRoom } from '../data/newRoom';
 
 /** The wording of an imperial room, for tests. */
-export const guestRoomSay = () => sayFor(newRoom('Test', 'imperial'));
+export const guestRoomSay = () => wordingFor(newRoom('Test', 'imperial'));

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Finding } from '@steddo/contract';
-import { findingText, type Say } from '@steddo/text';
+import { findingText, type Wording } from '@steddo/text';
 import { Tap } from './Tap';
 import { font, usePalette } from './tokens';
 import { Txt } from './Txt';
@@ -13,7 +13,7 @@ export function FindingNote({
   onAcknowledge,
 }: {
   finding: Finding;
-  say: Say;
+  say: Wording;
   /** Absent where it cannot be acknowledged, or not from here. */
   onAcknowledge?: (() => void) | undefined;
 }) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Working } from '@steddo/contract';
-import { opWord, sourceWords, termOf, workingLine, type Say } from '@steddo/text';
+import { opWord, sourceWords, termOf, workingLine, type Wording } from '@steddo/text';
 import { useRoomContext } from '../features/room/RoomContext';
 import { BottomSheet } from '../ui/BottomSheet';
 import { data } from '../ui/data';
@@ -27,7 +27,7 @@ export function WorkingSheet() {
   );
 }
 
-function WorkingNode({ working, say, depth }: { working: Working; say: Say; depth: number }) {
+function WorkingNode({ working, say, depth }: { working: Working; say: Wording; depth: number }) {
   const palette = usePalette();
   const [open, setOpen] = useState(depth === 0);
   const { terms, op } = working;

@@ -8,7 +8,7 @@ import {
   readingsOf,
   searchFirst,
   type FitContext,
-  type Place,
+  type RankPlace,
   type StudsFound,
 } from '@steddo/core';
 
@@ -48,7 +48,7 @@ export const pause = (): Promise<void> => new Promise((resolve) => setTimeout(re
  * another filter or page costs nothing.
  */
 export class MountRanking {
-  private places: Place[] = [];
+  private places: RankPlace[] = [];
   private key = '';
   private memory = newMemory();
 
@@ -87,8 +87,8 @@ export class MountRanking {
     { job, context, found }: { job: Job; context: FitContext; found: StudsFound },
     wanted: StillWanted,
     progress: Progress,
-  ): Promise<Place[] | undefined> {
-    const places: Place[] = [];
+  ): Promise<RankPlace[] | undefined> {
+    const places: RankPlace[] = [];
     for (let i = 0; i < mounts.length; i += AT_ONCE) {
       if (i > 0) await pause();
       if (!wanted()) return undefined;
@@ -115,7 +115,7 @@ function asRanked(job: Job): Job {
   };
 }
 
-function passes({ mount, stops }: Place, { text, types, fitting }: MountQuery): boolean {
+function passes({ mount, stops }: RankPlace, { text, types, fitting }: MountQuery): boolean {
   if (fitting && stops > 0) return false;
   if (types.length > 0 && !types.includes(mount.type)) return false;
   return matches(mount, text);

@@ -1,5 +1,5 @@
-import type { TapeStyle } from '../units/formatTape';
-import { onDivision } from '../units/formatTape';
+import type { TapeStyle } from '../primitives/formatTape';
+import { onDivision } from '../primitives/formatTape';
 
 export interface SnapBox {
   left: number;

@@ -1,4 +1,4 @@
-import { CENTRE_SD_MM, EDGE_SD_MM, PROBE_WRONG, SPURIOUS } from '../tolerances';
+import { CENTRE_SD_MM, EDGE_SD_MM, PROBE_WRONG, SPURIOUS } from '../primitives/tolerances';
 import { facesAt, type HiddenWall, type Run } from './hiddenWall';
 import type { CameraView, FinderKind, Instruments, Pass, Poked } from './instruments';
 import { seeded, type Random } from './random';

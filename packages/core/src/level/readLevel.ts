@@ -1,8 +1,9 @@
 import type { Correction, Finding, LevelGroup, LevelReading, LevelResult, Working } from '@steddo/contract';
-import { finding } from '../findings';
-import { LEVEL_GOOD_MM, LEVEL_SEEN_MM } from '../tolerances';
-import { toRad } from '../units/convert';
-import { leaf, node } from '../working';
+import { finding } from '../primitives/findings';
+import { LEVEL_GOOD_MM, LEVEL_SEEN_MM } from '../primitives/tolerances';
+import { toRad } from '../primitives/convert';
+import type { Part } from '../primitives/part';
+import { leaf, node } from '../primitives/working';
 
 /** What the level needs to know of the plan: spans and play, mm. */
 export interface LevelContext {
@@ -18,17 +19,14 @@ export interface LevelContext {
 /**
  * Slope, the level's own error and what to do about it, from readings in the wall's frame.
  * Unturned a and turned b: slope (a + b) / 2, own error (a - b) / 2; positive: right end high.
- * 0.2 and 0.1 degrees: slope 0.15, error 0.05. Undefined when nobody has read a level.
+ * 0.2 and 0.1 degrees: slope 0.15, error 0.05. Nothing when nobody has read a level.
  */
-export function readLevel(
-  readings: readonly LevelReading[],
-  context: LevelContext,
-): { level: LevelResult; findings: Finding[] } | undefined {
+export function readLevel(readings: readonly LevelReading[], context: LevelContext): Part<LevelResult> {
   const groups = grouped(readings).map((g) => groupOf(g, context));
   const latest = groups.at(-1);
-  if (!latest) return undefined;
+  if (!latest) return { findings: [] };
   return {
-    level: {
+    section: {
       slope: latest.slope,
       ...(latest.instrumentError === undefined ? {} : { instrumentError: latest.instrumentError }),
       corrections: corrections(latest, context),

@@ -1,32 +1,21 @@
-import type { Job, Mount, Side } from '@steddo/contract';
-import { armOf, moves, reachedBy, type Arm } from '../reach/arm';
-import type { ReachModel } from '../reach/reachModel';
-import { extensionOf, faceOf, setPoint, type Pose, type SetShape } from '../reach/setShape';
-import { SET_THICKNESS_MM } from '../tolerances';
-import { toDeg } from '../units/convert';
+import { armOf, moves, reachedBy, type Arm } from '../arm/arm';
+import type { Hung } from '../arm/hung';
+import type { ReachModel } from '../arm/reachModel';
+import { extensionOf, faceOf, setPoint, type Pose, type SetShape } from '../arm/setShape';
+import { SET_THICKNESS_MM } from '../primitives/tolerances';
+import { toDeg } from '../primitives/convert';
 
 /** Where a pose puts the set's weight, and where a hand would lean on it. mm from the wall's left end and out of the wall. */
 export interface LoadPose {
   /** The set's centre of mass: half its thickness in front of its back. */
   x: number;
-  e: number;
+  standoff: number;
   /** The front's lower edge. */
   frontX: number;
-  frontE: number;
+  frontStandoff: number;
   /** How far out the middle of its back is, mm, and how far it is turned, degrees. */
   extension: number;
   yaw: number;
-}
-
-/** A set on its plate, as far as the load goes. */
-export interface LoadPlace {
-  job: Job;
-  mount: Mount;
-  plateX: number;
-  centreX: number;
-  fold: Side;
-  /** Between bracket and set, mm. */
-  spacer: number;
 }
 
 function poseAt(shape: SetShape, pose: Pose): LoadPose {
@@ -34,19 +23,26 @@ function poseAt(shape: SetShape, pose: Pose): LoadPose {
   const face = faceOf(shape, pose);
   return {
     x: heart.x,
-    e: heart.z,
+    standoff: heart.z,
     frontX: face.x,
-    frontE: face.z,
+    frontStandoff: face.z,
     extension: extensionOf(shape, pose),
     yaw: toDeg(pose.yaw),
   };
 }
 
 /** The one pose of a set that does not move: its centre of mass in front of its middle. */
-function restingPose({ job, mount, centreX, spacer }: LoadPlace): LoadPose {
+function restingPose({ job, mount, centre, spacer }: Hung): LoadPose {
   const back = mount.depth.folded + spacer;
   const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
-  return { x: centreX, e: back + thickness / 2, frontX: centreX, frontE: back + thickness, extension: back, yaw: 0 };
+  return {
+    x: centre.x,
+    standoff: back + thickness / 2,
+    frontX: centre.x,
+    frontStandoff: back + thickness,
+    extension: back,
+    yaw: 0,
+  };
 }
 
 const ELBOWS = 7;
@@ -57,19 +53,19 @@ const SHOULDERS = 9;
  * each turned as far as it goes to both sides and straight out. For comparing schemes; what is
  * reported goes by the poses that this room leaves. A mount that does not move has its one pose.
  */
-export function freePoses(place: LoadPlace): LoadPose[] {
-  const arm = armOf(place.mount, place.plateX, place.fold, place.spacer);
-  if (!arm) return [restingPose(place)];
-  const shape = shapeOf(place, arm);
+export function freePoses(hung: Hung): LoadPose[] {
+  const arm = armOf(hung.mount, hung.plateX, hung.fold, hung.spacer);
+  if (!arm) return [restingPose(hung)];
+  const shape = shapeOf(hung, arm);
   return pivots(arm).flatMap((p) => turns(arm.swivel).map((yaw) => poseAt(shape, { ...p, yaw })));
 }
 
-const shapeOf = ({ job, centreX }: LoadPlace, arm: Arm): SetShape => ({
+const shapeOf = ({ job, centre }: Hung, arm: Arm): SetShape => ({
   // the width bears no part in where the weight is
   width: 0,
   thickness: job.screen.thickness ?? SET_THICKNESS_MM,
   head: arm.head,
-  aside: centreX - arm.folded.x,
+  aside: centre.x - arm.folded.x,
 });
 
 function pivots(arm: Arm): { x: number; z: number }[] {
@@ -103,8 +99,8 @@ const turns = ([lo, hi]: readonly [number, number]): number[] => [...new Set([lo
  * The poses that the arm can bring the set to in this room, each turned to both ends and as straight out
  * as it goes. Nothing moves, or everything is in the way: the folded set.
  */
-export function reachablePoses(place: LoadPlace, model: ReachModel | undefined): LoadPose[] {
-  if (!moves(place.mount) || !model) return freePoses(place);
+export function reachablePoses(hung: Hung, model: ReachModel | undefined): LoadPose[] {
+  if (!moves(hung.mount) || !model) return freePoses(hung);
   const { shape } = model.reach;
   const folded = poseAt(shape, model.folded);
   return [

@@ -1,16 +1,15 @@
 import type { Job, Mount } from '@steddo/contract';
-import { feasible } from '../geometry/intervals';
-import { centreRule } from '../placement/centreRule';
+import { feasible } from '../primitives/intervals';
+import type { YieldTable } from '../fixing/fastenerCapacity';
+import { frameOf, wantedHeight } from '../placement/frameOf';
 import { heightLimits } from '../placement/heightLimits';
-import { onMainWall, plateMayCover } from '../placement/itemRules';
-import { edges, placeSideways, spotAt, anglesAt, tiltOf, type Frame } from '../placement/placeSet';
-import { wishOf } from '../placement/schools';
+import { onMainWall, plateMayCover } from '../room/itemRules';
+import { anglesAt, edges, spotAt, tiltOf } from '../placement/placeSet';
 import { roughRoom, type RoughRoom } from '../reach/roughReach';
 import { outlineOf } from '../screen/outlineOf';
 import { seatAngles } from '../sight/seatAngles';
-import { SET_THICKNESS_MM } from '../tolerances';
-import { leaf } from '../working';
-import { liftLimitKg } from './liftPeople';
+import { SET_THICKNESS_MM } from '../primitives/tolerances';
+import { liftLimitKg } from '../lift/liftPeople';
 import { newMountMemory, type MountMemory } from './mountMemory';
 import type { RoomForPlate } from './plateRoom';
 import type { Seats } from './typeAdvice';
@@ -20,6 +19,8 @@ export interface FitContext {
   seats: Seats;
   /** What a mount's worst fastener would have to hold on this wall, over what it may. */
   estimate: (mount: Mount) => number | undefined;
+  /** The yields of lags, kept for the whole list. */
+  yieldTable: YieldTable;
   /** The set and its walls, for how far an arm brings it; absent while its centre line is not known. */
   rough?: RoughRoom;
   liftLimitKg: number;
@@ -32,42 +33,37 @@ export interface FitContext {
  * mount is judged alike whether it is picked or only on the list.
  */
 export function fitContext(job: Job, memory: MountMemory = newMountMemory()): FitContext {
-  const { width, height } = outlineOf(job.screen, job.guessed ?? []);
+  const { mount: _, measured: _m, ...bare } = job;
+  const outline = outlineOf(job.screen, job.guessed ?? []);
+  const { height } = outline;
   const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
-  const bare: Job = { ...job };
-  delete bare.mount;
-  delete bare.measured;
-  const centre = centreRule(bare);
-  const lift = (centreMm: number) =>
-    liftLimitKg({
-      fromCm: height.value / 20,
-      toCm: centreMm / 10,
-      thicknessCm: thickness / 10,
-    });
+  const liftTo = (centreMm: number) =>
+    liftLimitKg({ fromCm: height.value / 20, toCm: centreMm / 10, thicknessCm: thickness / 10 });
   const packing = job.choices?.packing ?? 0;
-  const estimate = (mount: Mount) => memory.estimateUtilisation(mount, job.screen, job.room.wall, packing);
-  if (!centre.ok) return { seats: { seats: [] }, estimate, liftLimitKg: lift(job.room.wall.height / 2) };
-  const { centreX } = placeSideways(bare, width, centre.x);
-  const frame: Frame = { job: bare, width, height, centreX };
+  const { yieldTable } = memory;
+  const estimate = (mount: Mount) => memory.estimateUtilisation(mount, job.screen, job.room.wall, packing, yieldTable);
+  const base = { estimate, yieldTable, liftLimitKg: liftTo(job.room.wall.height / 2) };
+  const framed = frameOf(bare, outline);
+  if (!framed.ok) return { ...base, seats: { seats: [] } };
+  const { frame } = framed;
+  const { width, centreX } = frame;
   const seats = seatAngles(bare, centreX);
   const rough = roughRoom(job, { centreX: centreX.value, width: width.value, thickness }, memory.armAtZero);
-  const chosen = job.choices?.centreY;
-  const wish = wishOf(job.aim.height, bare, height, edges(frame));
-  const wanted = chosen === undefined ? (wish.ok ? wish.centre : undefined) : leaf('centre-chosen', chosen, 'mm');
-  if (!wanted) return { seats: { seats }, estimate, rough, liftLimitKg: lift(job.room.wall.height / 2) };
+  const wanted = wantedHeight(frame).section;
+  if (!wanted) return { ...base, seats: { seats }, rough };
   const spot = spotAt(frame, wanted);
   const tilt = tiltOf(anglesAt(frame, spot), bare);
+  const placed = {
+    ...base,
+    seats: { seats, ...(tilt ? { tilt } : {}) },
+    rough,
+    liftLimitKg: liftTo(spot.centre.value),
+  };
   // where the set alone finds no height the room is to blame, and no mount
   const forSet = heightLimits({ job: bare, height, set: edges(frame) });
-  const base = {
-    seats: { seats, ...(tilt ? { tilt } : {}) },
-    estimate,
-    rough,
-    liftLimitKg: lift(spot.centre.value),
-  };
-  if (feasible(forSet).length === 0) return base;
+  if (feasible(forSet).length === 0) return placed;
   return {
-    ...base,
+    ...placed,
     room: {
       forSet,
       obstacles: onMainWall(job.room.objects).filter((i) => !plateMayCover(i)),

@@ -1,8 +1,9 @@
 import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
-import { BOARD_MM, COVERING_LIMIT_MM, PATTERN_MM } from '../tolerances';
-import { holdsRule } from '../load/roughUse';
+import { COVERING_LIMIT_MM, PATTERN_MM } from '../primitives/tolerances';
+import { holdsRule } from './estimateUtilisation';
+import { boardOf } from '../room/wallAt';
 import type { FitContext } from './fitContext';
-import { liftPeople } from './liftPeople';
+import { liftPeople } from '../lift/liftPeople';
 import { plateRoomRule } from './plateRoom';
 import { seatRules } from './seatRules';
 
@@ -141,10 +142,6 @@ function wallRule(mount: Mount, build: Build): Fit {
     margin: ok ? 0 : -1,
   };
 }
-
-/** Thickness of what covers the wall, mm; a bare wall has none. */
-export const boardOf = (build: Build): number =>
-  build.cover === 'none' ? 0 : (build.board ?? (build.kind === 'masonry' ? 0 : BOARD_MM));
 
 function coveringRule(mount: Mount, build: Build): Fit[] {
   const wall = mount.walls[build.kind];

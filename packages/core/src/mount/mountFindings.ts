@@ -1,5 +1,5 @@
 import type { Finding, Fit, Job, Mount } from '@steddo/contract';
-import { finding } from '../findings';
+import { finding } from '../primitives/findings';
 import { toMeasure } from './toMeasure';
 
 /** What the chosen mount's failed rules mean for this job, and what its label leaves to measure. */

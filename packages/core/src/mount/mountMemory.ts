@@ -1,12 +1,18 @@
-import { estimateUtilisation } from '../load/roughUse';
-import { memoEach } from '../memo';
+import type { YieldTable } from '../fixing/fastenerCapacity';
+import { yieldTable } from '../fixing/lagYield';
+import { estimateUtilisation } from './estimateUtilisation';
+import { memo, memoEach } from '../primitives/memo';
 import { armAtZero } from '../reach/roughReach';
 
 /** What is kept with each mount of a long list, which is judged again whenever its room changes. */
 export interface MountMemory {
   estimateUtilisation: typeof estimateUtilisation;
   armAtZero: typeof armAtZero;
+  yieldTable: YieldTable;
 }
+
+/** Lags through different plates and boards. */
+const MOST_LAGS = 60;
 
 /** Two arms a mount: one for each fold. */
 const FOLDS = 2;
@@ -14,4 +20,5 @@ const FOLDS = 2;
 export const newMountMemory = (): MountMemory => ({
   estimateUtilisation: memoEach(estimateUtilisation),
   armAtZero: memoEach(armAtZero, FOLDS),
+  yieldTable: memo(yieldTable, MOST_LAGS),
 });

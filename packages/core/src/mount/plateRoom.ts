@@ -1,7 +1,7 @@
 import type { Fit, Item, Mount, Plate } from '@steddo/contract';
-import { freeNear, type FreeNear } from '../geometry/freeNear';
-import { leastRelaxation, type Forbidden } from '../geometry/intervals';
-import { SAME_MM } from '../tolerances';
+import { freeNear, type FreeNear } from '../primitives/freeNear';
+import { leastRelaxation, type Forbidden } from '../primitives/intervals';
+import { SAME_MM } from '../primitives/tolerances';
 import { armHoles } from '../placement/chain';
 import { blockedPlate } from '../placement/blockedPlate';
 
@@ -45,7 +45,7 @@ export function plateRoomRule(mount: Mount, room: RoomForPlate): Fit[] {
   return [{ ...base, ok: false, level: 'stop', value: 0, margin: -short }];
 }
 
-interface Place {
+interface FreePlace {
   off: number;
   free: FreeNear;
 }
@@ -56,8 +56,8 @@ function bestPlace(
   room: RoomForPlate,
   shifts: readonly number[],
   fold: number | undefined,
-): Place | undefined {
-  let best: Place | undefined;
+): FreePlace | undefined {
+  let best: FreePlace | undefined;
   for (const offset of fold ? [fold, -fold] : [0])
     for (const shift of shifts) {
       const free = freeNear(blocksFor(plate, room, shift, offset), room.wanted);

@@ -1,5 +1,5 @@
 import type { Fit, Job, Mount, MountType, Ranked } from '@steddo/contract';
-import { SCHEMED, schemeRule } from '../scheme/rankSchemes';
+import { SCHEMED, schemeRule } from './schemeRule';
 import { fitContext, type FitContext } from './fitContext';
 import { fitMount, shortfall } from './fitMount';
 import { seatShortfall } from './seatRules';
@@ -8,7 +8,7 @@ import { toMeasure } from './toMeasure';
 import { inferStuds, readingsOf, type StudsFound } from '../wall/inferStuds';
 
 /** All that decides a mount's place in the list. */
-export interface Place {
+export interface RankPlace {
   mount: Mount;
   stops: number;
   cautions: number;
@@ -22,7 +22,7 @@ export interface Place {
 }
 
 /** A place with the rules that led to it. */
-interface Judged extends Place {
+interface Judged extends RankPlace {
   reasons: Fit[];
 }
 
@@ -50,13 +50,25 @@ export function rankMounts(
 
 /** With the whole scheme search, where nothing stops it already. */
 const searched = (judged: Judged, job: Job, context: FitContext, found: StudsFound): Judged =>
-  judged.stops > 0 ? judged : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, found));
+  judged.stops > 0
+    ? judged
+    : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, found, context.yieldTable));
 
 /** Places of the first of a long list once more, with the whole scheme search; in their new order. */
-export function searchFirst(places: readonly Place[], job: Job, context: FitContext, found: StudsFound): Place[] {
-  const first = places.slice(0, SCHEMED).map((p): Place => {
+export function searchFirst(
+  places: readonly RankPlace[],
+  job: Job,
+  context: FitContext,
+  found: StudsFound,
+): RankPlace[] {
+  const first = places.slice(0, SCHEMED).map((p): RankPlace => {
     if (p.stops > 0) return p;
-    const { reasons: _, ...place } = judgeMount(p.mount, job, context, schemeRule(p.mount, job, found));
+    const { reasons: _, ...place } = judgeMount(
+      p.mount,
+      job,
+      context,
+      schemeRule(p.mount, job, found, context.yieldTable),
+    );
     return { ...place, searched: true };
   });
   return [...first, ...places.slice(SCHEMED)].sort(comparePlaces);
@@ -66,7 +78,7 @@ export function searchFirst(places: readonly Place[], job: Job, context: FitCont
  * The place of one mount among others, without its reasons: for long lists, of which only the first
  * are shown. `rankMounts` gives the same order.
  */
-export function placeOf(mount: Mount, job: Job, context: FitContext): Place {
+export function placeOf(mount: Mount, job: Job, context: FitContext): RankPlace {
   const { reasons: _, ...place } = judgeMount(mount, job, context);
   return place;
 }
@@ -105,7 +117,7 @@ function useOf(reasons: readonly Fit[]): number {
 /** Made for a place of their own (a corner, a camper, a bench, a hole in the wall): after the rest. */
 const SPECIAL: readonly MountType[] = ['corner', 'vehicle', 'monitor-arm', 'recess'];
 
-export function comparePlaces(a: Place, b: Place): number {
+export function comparePlaces(a: RankPlace, b: RankPlace): number {
   return (
     a.stops - b.stops ||
     a.cautions - b.cautions ||

@@ -1,6 +1,6 @@
 import type { Fit, Mount, MountType } from '@steddo/contract';
 import { roughOff, type RoughRoom } from '../reach/roughReach';
-import { ACROSS_MIND_DEG, ACROSS_TURN_DEG, TILT_PLAIN_DEG, TILT_STOP_DEG } from '../tolerances';
+import { ACROSS_MIND_DEG, ACROSS_TURN_DEG, TILT_PLAIN_DEG, TILT_STOP_DEG } from '../primitives/tolerances';
 import type { Seats } from './typeAdvice';
 
 /**

@@ -2,7 +2,7 @@ import type { Advice, Working } from '@steddo/contract';
 import type { RoughRoom } from '../reach/roughReach';
 import { reachNeeded } from '../reach/seatPose';
 import type { SeatAngle } from '../sight/seatAngles';
-import { ACROSS_TURN_DEG, TILT_PLAIN_DEG } from '../tolerances';
+import { ACROSS_TURN_DEG, TILT_PLAIN_DEG } from '../primitives/tolerances';
 
 /** What the seats ask of any mount, worked out once for the whole catalogue. */
 export interface Seats {

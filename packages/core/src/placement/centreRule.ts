@@ -1,6 +1,6 @@
 import type { Finding, Item, Job, Working } from '@steddo/contract';
-import { finding } from '../findings';
-import { half, leaf, sum } from '../working';
+import { finding } from '../primitives/findings';
+import { half, leaf, sum } from '../primitives/working';
 
 export type CentreResult = { ok: true; x: Working } | { ok: false; finding: Finding };
 

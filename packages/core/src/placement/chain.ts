@@ -1,7 +1,7 @@
 import type { Finding, Job, Measured, Mount, Working } from '@steddo/contract';
-import { finding } from '../findings';
-import { MEASURED_CHECK_MM } from '../tolerances';
-import { half, leaf, minus, node, sum } from '../working';
+import { finding } from '../primitives/findings';
+import { MEASURED_CHECK_MM } from '../primitives/tolerances';
+import { half, leaf, minus, node, sum } from '../primitives/working';
 
 /**
  * The chain of sums from the set's bottom edge to hook and plate, for one arm hole.

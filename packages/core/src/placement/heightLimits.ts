@@ -1,9 +1,9 @@
 import type { Item, Job, Plate, Working } from '@steddo/contract';
-import type { Forbidden } from '../geometry/intervals';
-import { CEILING_GAP_MM, LIFT_ON_MM } from '../tolerances';
-import { half, leaf, minus, sum } from '../working';
+import type { Forbidden } from '../primitives/intervals';
+import { CEILING_GAP_MM, LIFT_ON_MM } from '../primitives/tolerances';
+import { half, leaf, minus, sum } from '../primitives/working';
 import { isUnder, openFor } from './blockedPlate';
-import { onMainWall, plateMayCover, setMayCover } from './itemRules';
+import { onMainWall, plateMayCover, setMayCover } from '../room/itemRules';
 
 /** What the height of the set's centre may not be, given where the set and its plate are sideways. */
 export interface HeightInput {

@@ -1,7 +1,7 @@
 import type { Finding, Job } from '@steddo/contract';
-import { finding } from '../findings';
-import { LIFT_ON_MM, SAME_MM } from '../tolerances';
-import { onMainWall, setMayCover } from './itemRules';
+import { finding } from '../primitives/findings';
+import { LIFT_ON_MM, SAME_MM } from '../primitives/tolerances';
+import { onMainWall, setMayCover } from '../room/itemRules';
 
 /**
  * The set has to rise over its hooks before it drops: a shelf or cabinet just above it leaves less

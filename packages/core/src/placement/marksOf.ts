@@ -1,46 +1,50 @@
 import type { Hole, Mark, Working } from '@steddo/contract';
-import { half, leaf, minus, named, sum } from '../working';
+import type { Frame, Spot } from './placeSet';
+import { half, leaf, minus, named, sum } from '../primitives/working';
 
 export interface MarkInput {
-  centreX: Working;
-  bottom: Working;
-  width: Working;
-  height: Working;
-  hook?: Working;
-  /** The height is absent while only the plate's bottom was measured. */
-  plate?: { x: Working; bottom: Working; height?: number };
+  frame: Frame;
+  spot: Pick<Spot, 'bottom'>;
+  plateX: Working;
   holes: readonly Hole[];
+  /** Absent while nobody knows where the mount's hook and plate come to sit. */
+  hook?: Working;
+  plateBottom?: Working;
 }
 
 /** Every pencil mark with its four distances, each with its working. mm. */
-export function marksOf(input: MarkInput): Mark[] {
-  const { centreX, bottom, width, height } = input;
+export function marksOf({ frame, spot, plateX, holes, hook, plateBottom }: MarkInput): Mark[] {
+  const { job, centreX, width, height } = frame;
+  const { bottom } = spot;
   const top = sum('set-top', bottom, height);
   const centreY = sum('set-centre', bottom, half('half-height', height));
-  const make = (id: string, x: Working, y: Working, sideways = false): Mark => mark(id, x, y, centreX, top, sideways);
+  const make = (id: string, x: Working, y: Working, sideways = false): Mark =>
+    mark({ id, x, y, sideways }, centreX, top);
   const halfWidth = half('half-width', width);
-  const marks = [
+  const outline = job.mount?.plate;
+  const plateTop = (from: Working, mm: number) =>
+    sum('plate-top', from, leaf('plate-height', mm, 'mm', { path: 'mount.plate.height' }));
+  return [
     make('top', centreX, top),
     make('bottom', centreX, bottom),
     make('left', minus('set-left', centreX, halfWidth), centreY, true),
     make('right', sum('set-right', centreX, halfWidth), centreY, true),
     make('centre', centreX, centreY),
+    ...(hook ? [make('hook', plateBottom ? plateX : centreX, hook)] : []),
+    ...(plateBottom ? [make('plate-bottom', plateX, plateBottom)] : []),
+    ...(plateBottom && outline ? [make('plate-top', plateX, plateTop(plateBottom, outline.height))] : []),
+    ...holes.map((hole) => make(hole.id, hole.workings.x, hole.working)),
   ];
-  const plateX = input.plate?.x ?? centreX;
-  if (input.hook) marks.push(make('hook', plateX, input.hook));
-  if (input.plate) {
-    const { bottom: plateBottom, height: plateHeight } = input.plate;
-    marks.push(make('plate-bottom', plateX, plateBottom));
-    if (plateHeight !== undefined) {
-      const size = leaf('plate-height', plateHeight, 'mm', { path: 'mount.plate.height' });
-      marks.push(make('plate-top', plateX, sum('plate-top', plateBottom, size)));
-    }
-  }
-  for (const hole of input.holes) marks.push(make(hole.id, hole.workings.x, hole.working));
-  return marks;
 }
 
-function mark(id: string, x: Working, y: Working, centreX: Working, top: Working, sideways: boolean): Mark {
+interface Marked {
+  id: string;
+  x: Working;
+  y: Working;
+  sideways: boolean;
+}
+
+function mark({ id, x, y, sideways }: Marked, centreX: Working, top: Working): Mark {
   const fromFloor = named('from-floor', y);
   const fromLeft = named('from-left', x);
   const fromCentre = minus('from-centre', x, centreX);

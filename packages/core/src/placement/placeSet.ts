@@ -1,12 +1,12 @@
-import type { Conflict, Finding, Height, Item, Job, School, Working } from '@steddo/contract';
-import { finding } from '../findings';
-import { conflictOf, feasible, leastRelaxation, nearest, type Forbidden, type Interval } from '../geometry/intervals';
+import type { Conflict, Finding, Height, Item, Job, HeightRule, Working } from '@steddo/contract';
+import { finding } from '../primitives/findings';
+import { conflictOf, feasible, leastRelaxation, nearest, type Forbidden, type Interval } from '../primitives/intervals';
 import { viewerAngles } from '../sight/viewerAngles';
-import { half, leaf, minus, named, node, sum } from '../working';
+import { half, leaf, minus, named, node, sum } from '../primitives/working';
 import { armHoles, chainOf, type Chain } from './chain';
 import { heightLimits } from './heightLimits';
-import { onMainWall, setMayCover } from './itemRules';
-import { SCHOOLS, wishOf } from './schools';
+import { onMainWall, setMayCover } from '../room/itemRules';
+import { HEIGHT_RULES, wishOf } from './heightRules';
 
 /** The set sideways and up and down, with its plate at a known x. */
 export interface Frame {
@@ -15,9 +15,9 @@ export interface Frame {
   height: Working;
   centreX: Working;
   /** The plate's centre; absent while there is no mount with an outline. */
-  plateX?: number;
+  plateX?: number | undefined;
   /** Spacers between bracket and set. */
-  spacer?: Working;
+  spacer?: Working | undefined;
 }
 
 export interface Spot {
@@ -102,15 +102,15 @@ export function hangsAt(spot: Spot, job: Job): { hook?: Working; plateBottom?: W
   };
 }
 
-/** Every school that has what it needs, side by side for this room, with every viewer's angles. */
-export function schoolHeights(frame: Frame): Height[] {
-  return SCHOOLS.flatMap((school) => {
+/** Every height rule that has what it needs, side by side for this room, with every viewer's angles. */
+export function ruleHeights(frame: Frame): Height[] {
+  return HEIGHT_RULES.flatMap((school) => {
     const wish = wishOf(school, frame.job, frame.height, edges(frame));
     return wish.ok ? [heightOf(frame, school, wish.centre)] : [];
   });
 }
 
-function heightOf(frame: Frame, school: School, wanted: Working): Height {
+function heightOf(frame: Frame, school: HeightRule, wanted: Working): Height {
   const spot = spotAt(frame, wanted);
   if (spot.conflict) return { school, wanted: wanted.value, binding: spot.conflict.constraints, angles: [] };
   const centre = named('set-centre', spot.centre);

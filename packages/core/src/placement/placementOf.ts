@@ -1,5 +1,5 @@
 import type { Mount, Placement, Side, Working } from '@steddo/contract';
-import { asPairs, feasible } from '../geometry/intervals';
+import { asPairs, feasible } from '../primitives/intervals';
 import { armHoles } from './chain';
 import { edges, hangsAt, sidewaysLimits, type Frame, type Spot } from './placeSet';
 

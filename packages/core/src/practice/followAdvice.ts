@@ -3,7 +3,7 @@ import type { Instruments, FinderKind } from '../instruments/instruments';
 import { newMemory } from '../memory';
 import { plan } from '../plan';
 import { readingsOf } from '../wall/inferStuds';
-import { nextLooks } from '../wall/nextLook';
+import { nextLooks } from '../looks/nextLook';
 
 /** What following the advice to its end took and where it ended. */
 export interface Advised {

@@ -1,9 +1,9 @@
 import type { Job, Mount } from '@steddo/contract';
 import { facesAt, hiddenWall, type HiddenWall } from '../instruments/hiddenWall';
 import { plan } from '../plan';
-import { plateSpots } from '../scheme/drillPlan';
-import { plateOptions } from '../scheme/placePlate';
-import { leaf } from '../working';
+import { plateSpots } from '../plate/planPlate';
+import { lagSetting, plateOptions } from '../plate/plateSearch';
+import { leaf } from '../primitives/working';
 
 /** Seeds tried before a wall is given that this mount cannot be hung on. */
 const TRIES = 40;
@@ -38,5 +38,5 @@ function hangs(job: Job, mount: Mount, wall: HiddenWall, { x, y }: { x: number; 
     return { x: leaf('stud-centre', left + s.ply / 2, 'mm'), chance: 1 };
   });
   const spots = plateSpots(job, mount, leaf('centre-chosen', x, 'mm'));
-  return plateOptions({ mount, fixing, aims, spots }).length > 0;
+  return plateOptions(lagSetting(mount, fixing, { aims, spots })).length > 0;
 }

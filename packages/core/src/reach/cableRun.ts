@@ -1,8 +1,8 @@
 import type { Job, Mount, ReachPlan, Working } from '@steddo/contract';
-import { JOINT_CABLE_MM } from '../tolerances';
-import { leaf, minus, node, sum } from '../working';
-import { reachOf, type Arm } from './arm';
-import type { Point } from '../geometry/convex';
+import { JOINT_CABLE_MM } from '../primitives/tolerances';
+import { leaf, minus, node, sum } from '../primitives/working';
+import { reachOf, type Arm } from '../arm/arm';
+import type { Point } from '../primitives/convex';
 
 export interface CableRun {
   cableSlack: Working;

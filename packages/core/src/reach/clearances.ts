@@ -1,9 +1,9 @@
 import type { Job, ReachPlan, Working } from '@steddo/contract';
-import { gapTo, rectangle, type Polygon } from '../geometry/convex';
-import { leaf, minus, sum } from '../working';
-import { outOf } from './obstacles';
-import type { Reach } from './reachTable';
-import { radiusOf } from './setShape';
+import { gapTo, rectangle, type Polygon } from '../primitives/convex';
+import { leaf, minus, sum } from '../primitives/working';
+import { outOf } from '../arm/obstacles';
+import type { Reach } from '../arm/reachTable';
+import { radiusOf } from '../arm/setShape';
 
 interface Found {
   by: string;

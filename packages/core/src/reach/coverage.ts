@@ -1,7 +1,7 @@
-import type { Point } from '../geometry/convex';
-import { toDeg } from '../units/convert';
-import { reachTable, type Reach, type Stand } from './reachTable';
-import { aimAt, faceOf, offAxis } from './setShape';
+import type { Point } from '../primitives/convex';
+import { toDeg } from '../primitives/convert';
+import { reachTable, type Reach, type Stand } from '../arm/reachTable';
+import { aimAt, faceOf, offAxis } from '../arm/setShape';
 
 /** The floor as a grid of cells, each by its middle, mm. */
 export interface FloorGrid {

@@ -1,7 +1,7 @@
 import type { Finding, Job, Mount, ReachPlan } from '@steddo/contract';
-import { finding } from '../findings';
-import { LABEL_DIFFERS_MM, PLUG_MM, POOR_DEG, SAME_MM, SWING_GAP_MM } from '../tolerances';
-import { linkageFold, linkageReach } from './arm';
+import { finding } from '../primitives/findings';
+import { LABEL_DIFFERS_MM, PLUG_MM, POOR_DEG, SAME_MM, SWING_GAP_MM } from '../primitives/tolerances';
+import { linkageFold, linkageReach } from '../arm/arm';
 
 /** Label and linkage that do not tell the same story: somebody should measure again. */
 export function labelFindings(mount: Mount): Finding[] {

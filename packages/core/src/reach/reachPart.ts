@@ -1,24 +1,25 @@
-import type { Finding, Job, Mount, Plan, Working } from '@steddo/contract';
-import { finding } from '../findings';
+import type { Finding, Job, Mount, Placement, Plan, Ranked, ReachPlan, Working } from '@steddo/contract';
+import { finding } from '../primitives/findings';
+import type { Part } from '../primitives/part';
 import { faceOut } from '../sight/viewerAngles';
-import type { StudsFound } from '../wall/inferStuds';
-import { moves, reachOf } from './arm';
+import { moves, reachOf } from '../arm/arm';
 import { cornerOut } from './cornerOut';
 import { cableRun } from './cableRun';
 import { clearances } from './clearances';
-import { foldChoices } from './foldChoices';
+import type { Hung } from '../arm/hung';
 import { labelFindings, plugFindings, reachFindings } from './reachFindings';
-import { reachModel, seatsOf, type ReachMemory, type ReachModel } from './reachModel';
+import { reachModel, seatsOf, type ReachMemory, type ReachModel } from '../arm/reachModel';
 import { seatServices, sharedPose } from './seatServices';
 import { overWalkway } from './walkway';
 
 export interface ReachInput {
   job: Job;
-  plan: Plan;
-  found: StudsFound;
-  centreX: Working;
+  placement: Placement;
+  ranking?: readonly Ranked[] | undefined;
+  /** What each fold does to the plate. */
+  folds: NonNullable<ReachPlan['folds']>;
   plateX: number;
-  spacer?: Working;
+  spacer?: Working | undefined;
   memory: ReachMemory;
 }
 
@@ -26,11 +27,10 @@ export interface ReachInput {
  * What the mount can do in this room, for the plan: absent for one that does not move, of which only
  * what it sticks out is judged.
  */
-export function reachPart(input: ReachInput): { reach?: Plan['reach']; model?: ReachModel; findings: Finding[] } {
-  const { job, plan, spacer } = input;
+export function reachPart(input: ReachInput): Part<ReachPlan> & { model?: ReachModel } {
+  const { job, placement: placed, spacer } = input;
   const { mount } = job;
-  const placed = plan.placement;
-  if (!mount || !placed || placed.conflict) return { findings: [] };
+  if (!mount || placed.conflict) return { findings: [] };
   const front = faceOut(job, spacer);
   const around = [
     ...plugFindings(job, placed, mount.depth.folded + (spacer?.value ?? 0)),
@@ -41,9 +41,9 @@ export function reachPart(input: ReachInput): { reach?: Plan['reach']; model?: R
   ];
   const model = moves(mount) ? modelOf(input, mount) : undefined;
   if (!model) return { findings: around };
-  const part = sectionOf(input, mount, model, front);
-  const found = [...labelFindings(mount), ...foldedFinding(model), ...reachFindings(job, part)];
-  return { reach: part, model, findings: [...found, ...around] };
+  const section = sectionOf(input, mount, model, front);
+  const found = [...labelFindings(mount), ...foldedFinding(model), ...reachFindings(job, section)];
+  return { section, model, findings: [...found, ...around] };
 }
 
 /** The model of a plan: for screens that move the arm, and for the coverage map. */
@@ -53,32 +53,38 @@ export function reachModelOf(job: Job, plan: Plan, memory?: ReachMemory): ReachM
   if (!mount || !placement || placement.conflict || !reach) return undefined;
   const plateX = placement.centre.x - (job.screen.patternCentre?.right ?? 0) - reach.centreOffset;
   const spacer = spacerOf(plan);
-  return reachModel(job, mount, { ...placement, plateX: placement.plate?.x ?? plateX, spacer }, memory);
+  return reachModel(hungIn(job, mount, placement, placement.plate?.x ?? plateX, spacer), memory);
 }
 
 function spacerOf({ screen }: Plan): number {
   return screen.screws?.find((s) => s.id === screen.screwCheck?.chosen)?.spacer ?? 0;
 }
 
-const modelOf = ({ job, plan, plateX, spacer, memory }: ReachInput, mount: Mount) =>
-  reachModel(job, mount, { ...plan.placement!, plateX, spacer: spacer?.value ?? 0 }, memory);
+/** What hangs where, by a plan's placement. */
+function hungIn(job: Job, mount: Mount, placed: Placement, plateX: number, spacer: number): Hung {
+  const { centre, left, right, bottom, top, fold = 'left' } = placed;
+  return { job, mount, centre, left, right, bottom, top, fold, plateX, spacer };
+}
 
-function sectionOf({ job, plan, found, centreX }: ReachInput, mount: Mount, model: ReachModel, front: Working) {
-  const p = plan.placement!;
+const modelOf = ({ job, placement, plateX, spacer, memory }: ReachInput, mount: Mount) =>
+  reachModel(hungIn(job, mount, placement, plateX, spacer?.value ?? 0), memory);
+
+function sectionOf(input: ReachInput, mount: Mount, model: ReachModel, front: Working): ReachPlan {
+  const { job, placement: p, ranking, folds } = input;
   const { arm } = model.reach;
   const seats = seatsOf(job);
   const services = seatServices(job, model, seats, p.centre.y, p.top - p.bottom);
   const shared = sharedPose(model, seats);
   const rootY = p.plate ? (p.plate.bottom + p.plate.top) / 2 : p.centre.y;
   const { cableSlack, leads } = cableRun(job, mount, arm, rootY);
-  const served = servedBy(plan);
+  const served = ranking && servedBy(ranking);
   return {
     folded: mount.depth.folded,
     extended: reachOf(mount),
     centreOffset: arm.folded.x - model.plateX,
-    seats: services.map((s) => (s.stoppedBy && plan.ranking ? { ...s, servedBy: served } : s)),
+    seats: services.map((s) => (s.stoppedBy && served ? { ...s, servedBy: served } : s)),
     ...(shared ? { shared } : {}),
-    folds: foldChoices(job, mount, found, centreX, p.fold),
+    folds,
     clearance: clearances(job, model.reach, p.bottom, p.top),
     cableSlack: cableSlack.value,
     ...(leads.length > 0 ? { leads } : {}),
@@ -90,10 +96,8 @@ function sectionOf({ job, plan, found, centreX }: ReachInput, mount: Mount, mode
 const MOST_NAMED = 5;
 
 /** The mounts that nothing stops and whose worst seat is well served; the list is ranked already. */
-function servedBy(plan: Plan): string[] {
-  const serves = (plan.ranking ?? []).filter(
-    (r) => r.verdict !== 'stop' && r.reasons.some((f) => f.rule === 'reach' && f.ok),
-  );
+function servedBy(ranking: readonly Ranked[]): string[] {
+  const serves = ranking.filter((r) => r.verdict !== 'stop' && r.reasons.some((f) => f.rule === 'reach' && f.ok));
   return serves.slice(0, MOST_NAMED).map((r) => r.id);
 }
 

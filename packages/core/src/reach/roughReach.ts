@@ -1,10 +1,10 @@
 import type { Job, Mount, Side } from '@steddo/contract';
-import { gapTo, type Point } from '../geometry/convex';
-import { toDeg, toRad } from '../units/convert';
-import { armOf, type Arm } from './arm';
-import { wallsOf, type Obstacle } from './obstacles';
-import { aimAt, cornersOf, offAxis, type SetShape } from './setShape';
-import { turnAt } from './sweep';
+import { gapTo, type Point } from '../primitives/convex';
+import { toDeg, toRad } from '../primitives/convert';
+import { armOf, type Arm } from '../arm/arm';
+import { wallsOf, type Obstacle } from '../arm/obstacles';
+import { aimAt, cornersOf, offAxis, type SetShape } from '../arm/setShape';
+import { turnAt } from '../arm/sweep';
 
 /** The set and the walls about it, for judging any mount; things in the room do not count here. */
 export interface RoughRoom {

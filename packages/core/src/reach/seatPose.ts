@@ -1,8 +1,8 @@
-import type { Point } from '../geometry/convex';
-import { FACES_DEG, SAME_MM } from '../tolerances';
-import { toRad } from '../units/convert';
-import { besides, standAt, type Reach, type ReachTable, type Stand } from './reachTable';
-import { aimAt, extensionOf, offAxis, type Pose, type SetShape } from './setShape';
+import type { Point } from '../primitives/convex';
+import { FACES_DEG, SAME_MM } from '../primitives/tolerances';
+import { toRad } from '../primitives/convert';
+import { besides, standAt, type Reach, type ReachTable, type Stand } from '../arm/reachTable';
+import { aimAt, extensionOf, offAxis, type Pose, type SetShape } from '../arm/setShape';
 
 /** A pose with what it gives. */
 export interface Served extends Pose {

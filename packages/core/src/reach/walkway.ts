@@ -1,6 +1,6 @@
 import type { Job, Working } from '@steddo/contract';
-import { WALKWAY } from '../tolerances';
-import { outOf } from './obstacles';
+import { WALKWAY } from '../primitives/tolerances';
+import { outOf } from '../arm/obstacles';
 
 /**
  * Whether the folded set sticks out over a walkway: its front more than 4 in (101.6 mm) out of the

@@ -1,10 +1,12 @@
-import { judgeScheme, passes, type Hanging, type Judged } from './judgeScheme';
+import { checkFastening, passes, type Checked, type Fastening } from '../load/checkFastening';
+import type { Hung } from '../arm/hung';
+import { memoEach } from '../primitives/memo';
 import { candidatesOf, type Candidate, type Setting } from './schemeSearch';
 
 /** A candidate with what was found of its load. */
 export interface Scheme {
   candidate: Candidate;
-  judged: Judged;
+  checked: Checked;
 }
 
 export interface Schemes {
@@ -22,24 +24,32 @@ const OTHERS = 2;
  * also holds is best, and where none holds, the first. One that a school refuses is never best. What the
  * installer has chosen among them is taken as long as it is there.
  */
-export function chooseScheme(setting: Setting, hanging: Hanging, wanted = OTHERS): Schemes {
+export function chooseScheme(setting: Setting, hung: Hung, wanted = OTHERS): Schemes {
   const distinct = firstOfEach(candidatesOf(setting));
   const allowed = distinct.filter((c) => c.hard === undefined);
   const asked = setting.job.choices?.scheme;
   const picked =
     asked === undefined ? undefined : distinct.find((c) => isScheme(asked, keyOf(c)) && c.hard === undefined);
-  const judged = new Map<Candidate, Judged>();
-  const judge = (c: Candidate): Judged => {
-    const known = judged.get(c) ?? judgeScheme(hanging, c);
-    judged.set(c, known);
-    return known;
-  };
-  const best = picked ?? allowed.find((c) => passes(judge(c))) ?? allowed[0];
-  const others = wanted === 0 ? [] : othersOf(distinct, best, (c) => c.hard === undefined && passes(judge(c)));
+  const check = memoEach((c: Candidate) => checkFastening(fasteningOf(hung, c), undefined, setting.yieldTable));
+  const best = picked ?? allowed.find((c) => passes(check(c))) ?? allowed[0];
+  const others = wanted === 0 ? [] : othersOf(distinct, best, (c) => c.hard === undefined && passes(check(c)));
   return {
-    ...(best ? { best: { candidate: best, judged: judge(best) } } : {}),
-    others: others.map((candidate) => ({ candidate, judged: judge(candidate) })),
+    ...(best ? { best: { candidate: best, checked: check(best) } } : {}),
+    others: others.map((candidate) => ({ candidate, checked: check(candidate) })),
     ...(asked !== undefined && !picked && distinct.length > 0 ? { gone: asked } : {}),
+  };
+}
+
+/** The screws of a candidate, and the set hung from its plate: as far up as holes that are there take it. */
+export function fasteningOf(hung: Hung, { way, places, plate, x, fold, lift }: Candidate): Fastening {
+  const up = { centre: { ...hung.centre, y: hung.centre.y + lift }, bottom: hung.bottom + lift, top: hung.top + lift };
+  return {
+    hung: { ...hung, ...up, plateX: x.value, fold: fold ?? 'left' },
+    plate: hung.mount.plate!,
+    plateBottom: plate.bottom.value + lift,
+    screws: places,
+    carrying: way.main ? places.filter((p) => p.into === way.into) : places,
+    solid: way.into === 'masonry' || way.into === 'backing',
   };
 }
 

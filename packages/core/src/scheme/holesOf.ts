@@ -1,12 +1,12 @@
 import type { Hole, Job, Mount, Working } from '@steddo/contract';
-import { EDGE_DIAMETERS } from '../tolerances';
+import { EDGE_DIAMETERS } from '../primitives/tolerances';
 import { holeChance } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
-import { leaf, minus, node, sum } from '../working';
-import { boreOf, stepsOf } from './boreOf';
-import type { Place } from './chooseSlots';
+import { leaf, minus, node, sum } from '../primitives/working';
+import { boreOf, stepsOf } from '../fixing/boreOf';
+import type { HolePlace } from '../plate/chooseSlots';
 import type { Candidate, Setting } from './schemeSearch';
-import { foremostOf } from './wallAt';
+import { foremostOf } from '../room/wallAt';
 
 /**
  * The holes of a scheme in drilling order: the top row first (level on it), left to right, then the rows below.
@@ -16,7 +16,7 @@ import { foremostOf } from './wallAt';
  */
 export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefined {
   const { job, mount, drilled } = setting;
-  const slotY = (p: Place) => mount.plate!.slots![p.slot]!.y;
+  const slotY = (p: HolePlace) => mount.plate!.slots![p.slot]!.y;
   const rows = [...new Set(candidate.places.map(slotY))].sort((a, b) => b - a);
   const order = [...candidate.places].sort((a, b) => slotY(b) - slotY(a) || a.x - b.x);
   const foremost = foremostOf(job.room.wall, order);
@@ -47,7 +47,7 @@ export function holesThere(setting: Setting): Hole[] {
     const way = ways.find((w) => (done.into === 'board' ? w.board : w.into === done.into && w.main));
     const fastener = done.into === 'board' ? way?.board : way?.main;
     if (!fastener) return [];
-    const place: Place = { x: done.x, y: done.y, slot: 0, into: done.into, fastener, chance: 1, done };
+    const place: HolePlace = { x: done.x, y: done.y, slot: 0, into: done.into, fastener, chance: 1, done };
     const bore = boreOf(job, mount, place, foremostOf(job.room.wall, [place]));
     if (!bore) return [];
     const at = (axis: 'x' | 'y') => leaf(`drilled-${axis}`, done[axis], 'mm', drilledPath(job, done.id, axis));
@@ -112,7 +112,7 @@ interface Naming {
   first: boolean;
 }
 
-function holeAt(setting: Setting, candidate: Candidate, place: Place, naming: Naming): Hole | undefined {
+function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming: Naming): Hole | undefined {
   const { job, mount, found } = setting;
   const bore = boreOf(job, mount, place, naming.foremost);
   if (!bore) return undefined;
@@ -162,7 +162,7 @@ const drilledPath = (job: Job, id: string, axis: 'x' | 'y'): { path: string } =>
   path: `drilled.${(job.drilled ?? []).findLastIndex((d) => d.hole === id)}.${axis}`,
 });
 
-function acrossOf({ job, mount, found }: Setting, { x }: Candidate, place: Place): Working {
+function acrossOf({ job, mount, found }: Setting, { x }: Candidate, place: HolePlace): Working {
   if (place.done) return leaf('drilled-x', place.x, 'mm', drilledPath(job, place.done.id, 'x'));
   const stud = place.stud === undefined ? undefined : found.studs[place.stud];
   if (stud) return stud.drillAt ?? stud.working ?? leaf('stud-centre', stud.centre, 'mm');
@@ -176,7 +176,7 @@ function acrossOf({ job, mount, found }: Setting, { x }: Candidate, place: Place
   );
 }
 
-function upOf(job: Job, { plate, lift }: Candidate, place: Place, mount: Mount): Working {
+function upOf(job: Job, { plate, lift }: Candidate, place: HolePlace, mount: Mount): Working {
   if (place.done) return leaf('drilled-y', place.y, 'mm', drilledPath(job, place.done.id, 'y'));
   const slotY = mount.plate!.slots![place.slot]!.y;
   return sum(
@@ -187,7 +187,7 @@ function upOf(job: Job, { plate, lift }: Candidate, place: Place, mount: Mount):
   );
 }
 
-function chanceWorking(found: StudsFound, place: Place): Working {
+function chanceWorking(found: StudsFound, place: HolePlace): Working {
   if (place.into === 'stud' || place.into === 'metal-stud')
     return holeChance(found.chances, place.x, place.fastener.diameter);
   const label = place.into === 'board' ? 'clear-chance' : place.into === 'masonry' ? 'unit-chance' : 'backing-chance';
@@ -195,7 +195,7 @@ function chanceWorking(found: StudsFound, place: Place): Working {
 }
 
 /** What is left beside the screw in its ply, beyond the 1.5 diameters that it needs; mm. */
-function edgeMargin({ studs }: StudsFound, place: Place): Working | undefined {
+function edgeMargin({ studs }: StudsFound, place: HolePlace): Working | undefined {
   const stud = studs[place.stud!];
   if (!stud) return undefined;
   const ply = stud.width / (stud.plies ?? 1);

@@ -1,11 +1,11 @@
 import type { Job, LeastChange, Mount, Ranked, Working } from '@steddo/contract';
-import { SAME_MM } from '../tolerances';
+import { SAME_MM } from '../primitives/tolerances';
 import type { StudsFound } from '../wall/inferStuds';
-import { leaf, sum } from '../working';
-import { plateSearch } from './drillPlan';
-import type { Kit } from './kit';
-import { plateOptions, type SearchInput } from './placePlate';
-import { schoolOf } from './ways';
+import { leaf, sum } from '../primitives/working';
+import { plateSearch } from '../plate/planPlate';
+import type { Kit } from '../fixing/kit';
+import { plateOptions, type LagSetting } from '../plate/plateSearch';
+import { policyOf } from './ways';
 
 /** A job changed in one thing, and whether the holes pass then. */
 export type Tries = (job: Job, centreX: Working) => boolean;
@@ -52,8 +52,7 @@ const freed =
 const shiftSet: Change = ({ job, mount, found, centreX, freeX, passes }) => {
   const made = plateSearch(without(job, 'plateX'), mount, found, centreX);
   if (!made) return undefined;
-  const slide = mount.slide ?? 0;
-  for (const by of shiftsOf(made.search, slide)) {
+  for (const by of shiftsOf(made)) {
     const at = centreX.value + by;
     if (!freeX.some(([from, to]) => at >= from - SAME_MM && at <= to + SAME_MM)) continue;
     const moved = sum('centre-chosen', centreX, leaf('set-shift', by, 'mm'));
@@ -63,8 +62,9 @@ const shiftSet: Change = ({ job, mount, found, centreX, freeX, passes }) => {
 };
 
 /** How far the set would have to go for each plate that lies beyond its slide, least first; a few of them. */
-function shiftsOf(search: SearchInput, slide: number): number[] {
-  const beyond = plateOptions(search, Infinity)
+function shiftsOf(search: LagSetting): number[] {
+  const { slide } = search;
+  const beyond = plateOptions({ ...search, slide: Infinity })
     .map((o) => o.shift)
     .filter((s) => Math.abs(s) > slide);
   const by = beyond.map((s) => Math.sign(s) * (Math.abs(s) - slide));
@@ -99,7 +99,7 @@ const otherMount: Change = ({ mount, ranking }) => {
 
 const otherSchool: Change = ({ job, centreX, passes }) => {
   const order = ['studs-only', 'stud-first', 'rated-anchors'] as const;
-  const more = order.slice(order.indexOf(schoolOf(job)) + 1);
+  const more = order.slice(order.indexOf(policyOf(job)) + 1);
   const to = more.find((school) => passes({ ...job, fixing: { ...job.fixing, school } }, centreX));
   return to && { kind: 'other-school', to };
 };

@@ -1,24 +1,24 @@
 import type { Finding, Hole, Job } from '@steddo/contract';
-import { finding, type FindingCode } from '../findings';
-import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread } from '../load/lagTables';
-import { lagHold } from '../load/lagWithdrawal';
-import { overLag, type NoHold, type Seat } from '../load/holds';
-import { ANCHOR_SET_MM, ANGLED_MM, FACE_STEP_MM, HOLE_CAUTION, HOLE_GO, STUD_DEPTH_MM } from '../tolerances';
+import { finding, type FindingCode } from '../primitives/findings';
+import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread } from '../fixing/lagTables';
+import { lagHold } from '../fixing/lagWithdrawal';
+import { overLag, type NoCapacity, type ScrewSeat } from '../fixing/fastenerCapacity';
+import { ANCHOR_SET_MM, ANGLED_MM, FACE_STEP_MM, HOLE_CAUTION, HOLE_GO, STUD_DEPTH_MM } from '../primitives/tolerances';
 import { holeVerdict } from '../wall/holeVerdict';
-import type { Kit } from './kit';
-import { inBand, leadBand } from './leadHole';
+import { kitOf } from '../fixing/kit';
+import { inBand, leadBand } from '../fixing/leadHole';
 import type { Candidate, Setting } from './schemeSearch';
-import { overAt, wallAt } from './wallAt';
+import { overAt, wallAt } from '../room/wallAt';
 import { bitFor } from './partsOf';
-import { schoolOf, type NoWay } from './ways';
+import { policyOf, type NoWay } from './ways';
 
 /** What there is to say about a chosen scheme besides its load. */
-export function schemeFindings(setting: Setting, candidate: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
+export function schemeFindings(setting: Setting, candidate: Candidate, holes: readonly Hole[]): Finding[] {
   return [
     ...woodFindings(holes),
     ...boardFindings(setting, candidate, holes),
     ...solidFindings(setting, holes),
-    ...bitFindings(setting.job, candidate, holes, kit),
+    ...bitFindings(setting.job, candidate, holes),
     ...heldFindings(candidate),
     ...pastStudFinding(setting.job, holes),
     ...unevenFinding(setting.job, candidate),
@@ -43,7 +43,7 @@ function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hol
   const found = [finding('test-hole-first', 'info', 'holes', {})];
   if (job.room.wall.build.kind === 'timber-stud')
     found.push(
-      finding('not-all-in-studs', schoolOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }),
+      finding('not-all-in-studs', policyOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }),
     );
   const doubtful = holes.filter((h) => h.into === 'board' && !h.done && h.probability < HOLE_GO);
   if (doubtful.length > 0) {
@@ -71,7 +71,8 @@ function solidFindings({ job, plan }: Setting, holes: readonly Hole[]): Finding[
   return found;
 }
 
-function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[], kit: Kit): Finding[] {
+function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[]): Finding[] {
+  const kit = kitOf(job);
   const found: Finding[] = [];
   const lag = way.main?.kind === 'lag' ? way.main : undefined;
   const wood = places.find((p) => p.into === 'stud');
@@ -147,7 +148,7 @@ export function refusalFinding(
 }
 
 /** Why nothing can be said about what a fastener holds. */
-export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefined): Finding {
+export function noCapacityFinding(code: NoCapacity | 'load-unknown', seat: ScrewSeat | undefined): Finding {
   if (!seat || code === 'load-unknown') return finding('load-unknown', 'stop', 'holes', {});
   const { fastener, plateMm, at, foremost } = seat;
   const { board, packing, build } = overAt(seat, at, foremost);
@@ -179,7 +180,7 @@ export function noHoldFinding(code: NoHold | 'load-unknown', seat: Seat | undefi
   }
 }
 
-function threadIn(seat: Seat): number {
+function threadIn(seat: ScrewSeat): number {
   const { fastener, wall, at } = seat;
   const length = fastener.length ?? 0;
   const thread = fastener.threadLength ?? usualThread(length);

@@ -1,18 +1,23 @@
-import type { Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
-import type { FindingCode } from '../findings';
+import type { BuildKind, HoleInto, Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
+import type { YieldTable } from '../fixing/fastenerCapacity';
+import { kitOf, type Fastener } from '../fixing/kit';
 import { blockedPlate } from '../placement/blockedPlate';
-import { onMainWall, plateMayCover } from '../placement/itemRules';
-import { HOLE_CAUTION, PLATE_STEP_MM, SAME_MM, SPOILED_MM } from '../tolerances';
+import { chooseSlots, type HolePlace, type PlateHere, type SlotSetting, type FixingWay } from '../plate/chooseSlots';
+import { aimsAt, chosenPlateX, plateSpots } from '../plate/planPlate';
+import { plateCentres, studSets, studsNeeded, type PlateSetting, type PlateSpot } from '../plate/plateSearch';
+import { usableSlots } from '../plate/usableSlots';
+import type { FindingCode } from '../primitives/findings';
+import { memo } from '../primitives/memo';
+import { HOLE_CAUTION, PLATE_STEP_MM, SAME_MM, SPOILED_MM } from '../primitives/tolerances';
+import { leaf, minus, sum } from '../primitives/working';
+import { onMainWall, plateMayCover } from '../room/itemRules';
+import { wallAt } from '../room/wallAt';
+import { drilledHoles, type DoneHole, type DrilledHoles } from '../wall/drilledHoles';
 import { hazardsOf } from '../wall/hazardZones';
 import { holeVerdict } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
-import { leaf, minus, sum } from '../working';
-import { drilledHoles, type DoneHole, type DrilledHoles } from './drilledHoles';
-import type { Fastener, Kit } from './kit';
-import { chooseSlots, type Place, type PlateHere } from './chooseSlots';
-import { aimsAt, plateSpots } from './drillPlan';
-import { slotEnds, studSets, studsNeeded, usableSlots, type Aim, type PlateSpot, type UsableSlot } from './placePlate';
-import { isRefusal, kindRank, refusedBy, schoolOf, waysOf, type NoWay, type Way } from './ways';
+import { backingChance, unitChance } from '../wall/solidChance';
+import { isRefusal, kindRank, refusedBy, policyOf, waysOf, type NoWay } from './ways';
 
 /** Where a plate may hang up and down: one arm hole, and where that puts its bottom. */
 export interface PlateAt {
@@ -23,34 +28,29 @@ export interface PlateAt {
 }
 
 /** All that a scheme is chosen by. */
-export interface Setting {
+export interface Setting extends SlotSetting {
   job: Job;
-  mount: Mount;
   found: StudsFound;
   plan: Pick<Plan, 'courses' | 'backing'>;
   spots: readonly PlateSpot[];
   fixedX?: Working | undefined;
   plates: readonly PlateAt[];
-  ways: readonly Way[];
-  drilled: DrilledHoles;
+  ways: readonly FixingWay[];
   seen: readonly { left: number; right: number; bottom: number; top: number }[];
-  aims: (diameter: number) => Aim[];
-  /** The slots that a screw of a diameter goes through. */
-  slots: (diameter: number) => UsableSlot[];
-  /** That a screw of a diameter at x is all in one ply. */
-  chanceOf: (x: number, diameter: number) => number;
+  /** The yields of lags, kept for all that are compared. */
+  yieldTable: YieldTable;
 }
 
 /** A plate with every hole of it: what is compared. */
 export interface Candidate {
-  way: Way;
+  way: FixingWay;
   fold?: Side | undefined;
   plate: PlateAt;
   x: Working;
   shift: number;
   /** How far holes that are there already move the plate up from where the height wants it, mm. */
   lift: number;
-  places: Place[];
+  places: HolePlace[];
   /** Holes that are there and find no slot. */
   unused: DoneHole[];
   /** Worst hole: sure, doubtful, not to be drilled. */
@@ -68,40 +68,44 @@ export interface SettingInput {
   plan: Pick<Plan, 'courses' | 'backing'>;
   centreX: Working;
   plates: readonly PlateAt[];
-  kit: Kit;
+  yieldTable: YieldTable;
 }
 
 /** The setting of a search, or why no hole can be given in this wall. */
-export function settingOf({ job, mount, found, plan, centreX, plates, kit }: SettingInput): Setting | NoWay {
-  const ways = waysOf(job, mount, kit);
+export function settingOf(input: SettingInput): Setting | NoWay {
+  const { job, mount, found, plan, centreX, plates, yieldTable } = input;
+  const ways = waysOf(job, mount, kitOf(job));
   if ('code' in ways) return ways;
-  const chosen = job.choices?.plateX;
-  const byDiameter = new Map<number, Aim[]>();
-  const through = new Map<number, UsableSlot[]>();
+  const { wall } = job.room;
   return {
-    job,
-    mount,
-    found,
-    plan,
-    plates,
-    ways,
+    ...{ job, mount, found, plan, plates, ways, yieldTable },
     spots: plateSpots(job, mount, centreX),
+    fixedX: chosenPlateX(job),
     drilled: usable(drilledHoles(job), found),
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
-    ...(chosen === undefined ? {} : { fixedX: leaf('plate-chosen', chosen, 'mm', { path: 'choices.plateX' }) }),
     chanceOf: (x, diameter) => Math.min(1, found.chances.at(x, diameter).lands),
-    slots: (diameter) => {
-      const known = through.get(diameter) ?? usableSlots({ mount, fixing: { diameter } });
-      through.set(diameter, known);
-      return known;
-    },
-    aims: (diameter) => {
-      const known = byDiameter.get(diameter) ?? aimsAt(found, diameter);
-      byDiameter.set(diameter, known);
-      return known;
+    slots: memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS),
+    aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
+    isWallFor: (into, x, y) => MADE_FOR[into].includes(wallAt(wall, x, y).build.kind),
+    chanceFor: (into, fastener, x, y) => {
+      if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
+      if (into === 'masonry') return unitChance(wallAt(wall, x, y).build, plan.courses, x, y);
+      return backingChance(plan.backing, x, y);
     },
   };
 }
+
+/** Screws of so many diameters are compared at most. */
+const DIAMETERS = 4;
+
+/** The walls that a hole into each is made in. */
+const MADE_FOR: Record<HoleInto, readonly BuildKind[]> = {
+  stud: ['timber-stud'],
+  'metal-stud': ['metal-stud'],
+  board: ['timber-stud', 'metal-stud'],
+  masonry: ['masonry'],
+  backing: ['timber-backing', 'metal-backing'],
+};
 
 /** A hole that drifted out of its stud's middle so far that it more likely lacks wood beside it is no use any more. */
 function usable(drilled: DrilledHoles, found: StudsFound): DrilledHoles {
@@ -173,7 +177,7 @@ function platesToTry({ plates, drilled, seen, plan, job }: Setting, obstacles: b
 }
 
 /** Every stud has some slot before it with the plate there. */
-function reachesAll(setting: Setting, way: Way, studs: readonly number[], x: number): boolean {
+function reachesAll(setting: Setting, way: FixingWay, studs: readonly number[], x: number): boolean {
   const { diameter } = fastenerOf(way);
   const aims = setting.aims(diameter);
   const slots = setting.slots(diameter);
@@ -184,54 +188,33 @@ function reachesAll(setting: Setting, way: Way, studs: readonly number[], x: num
   );
 }
 
-const slideOf = ({ mount }: Setting): number => mount.slide ?? 0;
+const fastenerOf = (way: FixingWay): Fastener => (way.main ?? way.board)!;
 
-const fastenerOf = (way: Way): Fastener => (way.main ?? way.board)!;
-
-/** Which studs a way's slots come over: as many as the mount asks for, one beside board, none in board alone. */
-function studsFor(setting: Setting, way: Way, spot: PlateSpot): number[][] {
-  const { mount } = setting;
-  if (way.into !== 'stud' && way.into !== 'metal-stud') return [[]];
-  const search = searchOf(setting, way);
-  if (way.kind === 'lags-and-anchors') return studsNeeded(mount) < 2 ? [] : studSets(search, spot, slideOf(setting), 1);
-  return studSets(search, spot, slideOf(setting), studsNeeded(mount));
-}
-
-const searchOf = (setting: Setting, way: Way) => {
+const searchOf = (setting: Setting, way: FixingWay): PlateSetting => {
   const { mount, spots, fixedX } = setting;
   const { diameter } = fastenerOf(way);
-  return {
-    mount,
-    fixing: { diameter, count: way.count },
-    aims: setting.aims(diameter),
-    spots,
-    ...(fixedX ? { fixedX } : {}),
-  };
+  const [aims, slots] = [setting.aims(diameter), setting.slots(diameter)];
+  return { mount, spots, fixedX, aims, slots, slide: mount.slide ?? 0 };
 };
 
-/** Plate centres to try: the nominal one, and those that bring a slot's end over a stud or over a hole that is there. */
-function centresFor(setting: Setting, way: Way, spot: PlateSpot, studs: readonly number[]): Working[] {
-  const { fixedX, mount, drilled } = setting;
-  if (fixedX) return [fixedX];
-  const slide = slideOf(setting);
-  const search = searchOf(setting, way);
-  const slots = firstOfColumn(setting.slots(fastenerOf(way).diameter));
-  const ends = studs.flatMap((i) => slots.flatMap((s) => slotEnds(search.aims[i]!.x, s.slot, s.travel, s.index)));
-  const held = drilled.done.flatMap((d) =>
-    slots.flatMap((s) => slotEnds(leaf('drilled-x', d.x, 'mm'), s.slot, s.travel, s.index)),
-  );
-  const steps = studs.length > 0 && way.kind !== 'lags-and-anchors' ? [] : slideSteps(spot.nominal, slide);
-  const near = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
-  const all = [spot.nominal, ...[...ends, ...held, ...steps].filter(near)];
-  const seen = new Set<number>();
-  return mount.plate
-    ? all.filter((x) => !seen.has(Math.round(x.value * 1e3)) && seen.add(Math.round(x.value * 1e3)))
-    : [];
+/** Which studs a way's slots come over: as many as the mount asks for, one beside board, none in board alone. */
+function studsFor(setting: Setting, way: FixingWay, spot: PlateSpot): number[][] {
+  const { mount } = setting;
+  if (way.into !== 'stud' && way.into !== 'metal-stud') return [[]];
+  if (way.kind !== 'lags-and-anchors') return studSets(searchOf(setting, way), spot, studsNeeded(mount));
+  return studsNeeded(mount) < 2 ? [] : studSets(searchOf(setting, way), spot, 1);
 }
 
-/** Slots one above the other have the same ends. */
-const firstOfColumn = (slots: readonly UsableSlot[]): UsableSlot[] =>
-  slots.filter((s, i) => slots.findIndex((o) => o.slot.x === s.slot.x && o.travel === s.travel) === i);
+/** Plate centres to try: over studs and over holes that are there; where board, masonry or backing holds every 5 mm. */
+function centresFor(setting: Setting, way: FixingWay, spot: PlateSpot, studs: readonly number[]): Working[] {
+  const search = searchOf(setting, way);
+  const over = [
+    ...studs.map((i) => search.aims[i]!.x),
+    ...setting.drilled.done.map((d) => leaf('drilled-x', d.x, 'mm')),
+  ];
+  const byWood = studs.length > 0 && way.kind !== 'lags-and-anchors';
+  return plateCentres(search, spot, over, byWood ? [] : slideSteps(spot.nominal, search.slide));
+}
 
 function slideSteps(nominal: Working, slide: number): Working[] {
   const count = Math.floor(slide / PLATE_STEP_MM);
@@ -243,7 +226,7 @@ function slideSteps(nominal: Working, slide: number): Working[] {
 
 function candidateAt(
   setting: Setting,
-  way: Way,
+  way: FixingWay,
   spot: PlateSpot,
   plate: PlateAt,
   studs: readonly number[],
@@ -273,8 +256,8 @@ function candidateAt(
 }
 
 /** Wood first: nothing goes into board before somebody has looked for the studs there. */
-function unsought({ job }: Setting, way: Way, places: readonly Place[]): FindingCode | undefined {
-  if (!way.board || schoolOf(job) === 'rated-anchors') return undefined;
+function unsought({ job }: Setting, way: FixingWay, places: readonly HolePlace[]): FindingCode | undefined {
+  if (!way.board || policyOf(job) === 'rated-anchors') return undefined;
   const sure = places.every((p) => p.into !== 'board' || p.chance >= HOLE_CAUTION);
   return sure ? undefined : 'studs-not-sought';
 }
@@ -305,7 +288,7 @@ export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Sett
   const shift = Math.abs(a.shift) - Math.abs(b.shift);
   const exact = Math.abs(shift) > SAME_MM ? shift : 0;
   const rest = a.plate.trim - b.plate.trim || stance(b) - stance(a) || (a.fold ?? '').localeCompare(b.fold ?? '');
-  if (schoolOf(job) !== 'rated-anchors') return hard || kind || held || a.doubt - b.doubt || exact || rest;
+  if (policyOf(job) !== 'rated-anchors') return hard || kind || held || a.doubt - b.doubt || exact || rest;
   const coarse = Math.round(Math.abs(a.shift) / SAME_SHIFT_MM) - Math.round(Math.abs(b.shift) / SAME_SHIFT_MM);
   return hard || held || a.doubt - b.doubt || coarse || kind || exact || rest;
 }

@@ -1,7 +1,7 @@
 import type { Finding, Screen, Working } from '@steddo/contract';
-import { finding } from '../findings';
-import { OUTLINE_SHARE } from '../tolerances';
-import { leaf, node } from '../working';
+import { finding } from '../primitives/findings';
+import { OUTLINE_SHARE } from '../primitives/tolerances';
+import { leaf, node } from '../primitives/working';
 
 export interface Outline {
   width: Working;

@@ -1,6 +1,6 @@
 import type { Extent, Finding, Screen } from '@steddo/contract';
-import { finding } from '../findings';
-import { PATTERN_MM } from '../tolerances';
+import { finding } from '../primitives/findings';
+import { PATTERN_MM } from '../primitives/tolerances';
 
 /** Classes of the flat-display mounting interface standard (VESA FDMI, from memory). */
 export interface PatternClass {

@@ -1,6 +1,6 @@
 import type { Finding, Mount, Screen } from '@steddo/contract';
-import { finding } from '../findings';
-import { INSERT_FREE_MM } from '../tolerances';
+import { finding } from '../primitives/findings';
+import { INSERT_FREE_MM } from '../primitives/tolerances';
 import { patternClass } from './patternClass';
 import { stackNeeds, type Stacking } from './stackScrews';
 import { threadOf } from './threads';

@@ -1,6 +1,7 @@
-import type { Finding, Item, Job, ScrewCheck, Stack, Working } from '@steddo/contract';
-import { onMainWall, setMayCover } from '../placement/itemRules';
-import { leaf } from '../working';
+import type { Item, Job, Plan, Working } from '@steddo/contract';
+import type { Part } from '../primitives/part';
+import { onMainWall, setMayCover } from '../room/itemRules';
+import { leaf } from '../primitives/working';
 import { screwFindings } from './screwFindings';
 import { spacerNeed } from './spacerNeed';
 import { stackScrews } from './stackScrews';
@@ -12,18 +13,15 @@ interface Box {
   top: number;
 }
 
-export interface ScrewPart {
-  screws?: Stack[];
-  check?: ScrewCheck;
+export interface ScrewPart extends Part<Pick<Plan['screen'], 'screws' | 'screwCheck'>> {
   /** The chosen stack's spacer, or the least that is asked for while no stack is known. */
   spacer?: Working;
-  findings: Finding[];
 }
 
-/** The screws of a job for where its set hangs; undefined without a mount, whose bracket they hold. */
-export function screwPart(job: Job, set: Box | undefined): ScrewPart | undefined {
+/** The screws of a job for what its set covers where it hangs; nothing without a mount, whose bracket they hold. */
+export function screwPart(job: Job, set: Box | undefined): ScrewPart {
   const { mount, screen } = job;
-  if (!mount) return undefined;
+  if (!mount) return { findings: [] };
   const need = spacerNeed(screen, mount, set ? behindSet(job, set) : []);
   const stacking = stackScrews(screen, mount, need);
   const wanted = job.choices?.stack;
@@ -33,8 +31,10 @@ export function screwPart(job: Job, set: Box | undefined): ScrewPart | undefined
   const chosen = stacks.find((s) => s.id === wanted) ?? stacks[0];
   const spacer = chosen?.spacer ?? need?.least ?? 0;
   return {
-    ...(stacks.length > 0 ? { screws: stacks } : {}),
-    check: { ...check, ...(chosen ? { chosen: chosen.id } : {}) },
+    section: {
+      ...(stacks.length > 0 ? { screws: stacks } : {}),
+      screwCheck: { ...check, ...(chosen ? { chosen: chosen.id } : {}) },
+    },
     ...(spacer > 0 ? { spacer: leaf('spacer', spacer, 'mm', { path: 'mount.bag.spacers' }) } : {}),
     findings,
   };

@@ -1,6 +1,6 @@
 import type { Misfit, Mount, Screen, ScrewCheck, Stack, Working } from '@steddo/contract';
-import { INSERT_FREE_MM, SAME_MM } from '../tolerances';
-import { leaf, minus, node, sum } from '../working';
+import { INSERT_FREE_MM, SAME_MM } from '../primitives/tolerances';
+import { leaf, minus, node, sum } from '../primitives/working';
 import type { SpacerNeed } from './spacerNeed';
 import { STOCK_LENGTHS_MM, threadOf } from './threads';
 
@@ -24,7 +24,7 @@ interface Insert {
   recess: number;
   pitch: number;
 }
-interface Way {
+interface StackWay {
   washers: number[];
   spacer: number;
 }
@@ -85,7 +85,7 @@ function distinct<T>(all: readonly T[], key: (one: T) => string): T[] {
 }
 
 /** Every choice of washers with no spacer, or with each spacer that is long enough; plainest first. */
-function waysOf(bag: NonNullable<Mount['bag']>, need: SpacerNeed | undefined): Way[] {
+function waysOf(bag: NonNullable<Mount['bag']>, need: SpacerNeed | undefined): StackWay[] {
   const long = (mm: number) => mm > SAME_MM && mm >= (need?.least ?? 0) - SAME_MM;
   const spacers = need ? [...new Set(bag.spacers ?? [])].filter(long).sort((a, b) => a - b) : [0];
   const washers = distinct(subsets(bag.washers ?? []), (w) => w.join());
@@ -99,7 +99,7 @@ function subsets(all: readonly number[]): number[][] {
 
 const total = (all: readonly number[]): number => all.reduce((a, b) => a + b, 0);
 
-function stackOf(length: number, way: Way, insert: Insert, bracket: number): Stack {
+function stackOf(length: number, way: StackWay, insert: Insert, bracket: number): Stack {
   const path = 'mount.bag';
   const stack = sum(
     'screw-stack',
@@ -141,7 +141,7 @@ const better = (a: Stack, b: Stack): number =>
 /** The way that brings a screw nearest to working, and what it then still lacks. */
 function misfitOf(
   screw: { thread: string; length: number },
-  ways: readonly Way[],
+  ways: readonly StackWay[],
   insert: Insert,
   bracket: number,
 ): Misfit {
@@ -166,7 +166,7 @@ function misfitOf(
 function buyFor(
   insert: Insert,
   bracket: number,
-  way: Way | undefined,
+  way: StackWay | undefined,
   need: SpacerNeed | undefined,
 ): ScrewCheck['buy'] {
   const spacer = way?.spacer ?? need?.least ?? 0;

@@ -1,6 +1,6 @@
 import type { Viewer, Working } from '@steddo/contract';
-import { EYE_SEATED_MM, EYE_STANDING_MM } from '../tolerances';
-import { leaf } from '../working';
+import { EYE_SEATED_MM, EYE_STANDING_MM } from '../primitives/tolerances';
+import { leaf } from '../primitives/working';
 
 /**
  * A viewer's eye above the floor, mm. Unmeasured: 1300 seated and 1700 standing (common practice),

@@ -1,5 +1,5 @@
 import type { ViewerAngles } from '@steddo/contract';
-import { COMFORT_CENTRE_DEG } from '../tolerances';
+import { COMFORT_CENTRE_DEG } from '../primitives/tolerances';
 
 /** Whether the picture's centre is within 15 degrees of everybody's resting gaze. */
 export const isComfortable = (angles: readonly ViewerAngles[]): boolean =>

@@ -1,7 +1,7 @@
 import type { Distances, Finding, Job, Working } from '@steddo/contract';
-import { finding } from '../findings';
-import { FILLS_LEAST_DEG, FILLS_MOST_DEG, SHARP_DEG } from '../tolerances';
-import { half, leaf, minus, node } from '../working';
+import { finding } from '../primitives/findings';
+import { FILLS_LEAST_DEG, FILLS_MOST_DEG, SHARP_DEG } from '../primitives/tolerances';
+import { half, leaf, minus, node } from '../primitives/working';
 import { faceOut } from './viewerAngles';
 
 /**

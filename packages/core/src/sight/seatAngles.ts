@@ -1,6 +1,6 @@
 import type { Job, Working } from '@steddo/contract';
-import type { Point } from '../geometry/convex';
-import { leaf, minus, node } from '../working';
+import type { Point } from '../primitives/convex';
+import { leaf, minus, node } from '../primitives/working';
 import { faceOut } from './viewerAngles';
 
 export interface SeatAngle {

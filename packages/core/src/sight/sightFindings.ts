@@ -1,6 +1,6 @@
 import type { Finding, Height, Job, Working } from '@steddo/contract';
-import { finding } from '../findings';
-import { COMFORT_CENTRE_DEG, COMFORT_TOP_DEG } from '../tolerances';
+import { finding } from '../primitives/findings';
+import { COMFORT_CENTRE_DEG, COMFORT_TOP_DEG } from '../primitives/tolerances';
 import { faceOut } from './viewerAngles';
 
 /** Cautions about what the viewers see at the placed height, and viewers who would sit in the set. */

@@ -1,6 +1,6 @@
 import type { Job, Viewer, ViewerAngles, Working } from '@steddo/contract';
-import { RECLINE_SHARE, SET_THICKNESS_MM } from '../tolerances';
-import { leaf, minus, node } from '../working';
+import { RECLINE_SHARE, SET_THICKNESS_MM } from '../primitives/tolerances';
+import { leaf, minus, node } from '../primitives/working';
 import { eyeOf } from './eyeOf';
 
 export interface SetPose {

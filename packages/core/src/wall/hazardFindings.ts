@@ -1,10 +1,10 @@
 import type { Finding, Hazards, Hole, Item, Job, Stud } from '@steddo/contract';
-import { finding } from '../findings';
-import { overlaps, type Spot } from './hazardZones';
+import { finding } from '../primitives/findings';
+import { overlaps, type WallBox } from './hazardZones';
 import { lookedAt, seenAt, type Looked } from './lookedAt';
 
 /** A hole as a spot on the wall: as wide as its lag. */
-const spotOf = ({ x, y, fixing }: Pick<Hole, 'x' | 'y' | 'fixing'>): Spot => {
+const spotOf = ({ x, y, fixing }: Pick<Hole, 'x' | 'y' | 'fixing'>): WallBox => {
   const r = fixing.diameter / 2;
   return { left: x - r, right: x + r, bottom: y - r, top: y + r };
 };
@@ -29,7 +29,7 @@ export function holesWithHazards(job: Job, studs: readonly Stud[], holes: readon
   });
 }
 
-function metAt({ seen }: Hazards, spot: Spot, looked: Looked) {
+function metAt({ seen }: Hazards, spot: WallBox, looked: Looked) {
   const byEye = seenAt(
     seen.filter((s) => s.what !== 'live'),
     spot,

@@ -1,10 +1,10 @@
 import type { HazardSeen, HazardZone, Hazards, Item, ItemKind, Job } from '@steddo/contract';
-import { LIVE_MARGIN_MM, LOOK, LOOK_REACH_MM, SEEN_MARGIN_MM, ZONE_MARGIN_MM } from '../tolerances';
+import { LIVE_MARGIN_MM, LOOK, LOOK_REACH_MM, SEEN_MARGIN_MM, ZONE_MARGIN_MM } from '../primitives/tolerances';
 
-type Way = HazardZone['way'];
+type RunWay = HazardZone['way'];
 interface Serves {
   what: HazardZone['what'];
-  ways: readonly Way[];
+  ways: readonly RunWay[];
 }
 
 /**
@@ -48,13 +48,13 @@ function zonesOf(item: Item, wall: { width: number; height: number }): HazardZon
 }
 
 /** A pipe that is drawn along the wall goes on along it; one drawn upright goes on up and down. */
-function waysOf(item: Item, { what, ways }: Serves): readonly Way[] {
+function waysOf(item: Item, { what, ways }: Serves): readonly RunWay[] {
   if (what !== 'pipe') return ways;
   const upright = item.top - item.bottom >= item.right - item.left;
   return upright ? ['up', 'down', 'at'] : ['left', 'right', 'at'];
 }
 
-function boxOf({ left, right, bottom, top }: Item, way: Way, wall: { width: number; height: number }) {
+function boxOf({ left, right, bottom, top }: Item, way: RunWay, wall: { width: number; height: number }) {
   const m = ZONE_MARGIN_MM;
   const across = { left: left - m, right: right + m };
   const level = { bottom: bottom - m, top: top + m };
@@ -108,12 +108,12 @@ const liveIn = (job: Job): HazardSeen[] =>
       : [],
   );
 
-export interface Spot {
+export interface WallBox {
   left: number;
   right: number;
   bottom: number;
   top: number;
 }
 
-export const overlaps = (a: Spot, b: Spot): boolean =>
+export const overlaps = (a: WallBox, b: WallBox): boolean =>
   a.left <= b.right && b.left <= a.right && a.bottom <= b.top && b.bottom <= a.top;

@@ -1,7 +1,7 @@
 import type { Working } from '@steddo/contract';
-import { cumulative } from '../geometry/normal';
-import { DRILL_SD_MM, EDGE_DIAMETERS } from '../tolerances';
-import { leaf, node } from '../working';
+import { cumulative } from '../primitives/normal';
+import { DRILL_SD_MM, EDGE_DIAMETERS } from '../primitives/tolerances';
+import { leaf, node } from '../primitives/working';
 import type { WallBelief } from './wallBelief';
 import type { WallChances } from './wallChances';
 

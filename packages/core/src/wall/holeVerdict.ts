@@ -1,5 +1,5 @@
 import type { Hole, Verdict } from '@steddo/contract';
-import { HOLE_CAUTION, HOLE_GO } from '../tolerances';
+import { HOLE_CAUTION, HOLE_GO } from '../primitives/tolerances';
 
 /** What a chance of wood means for a hole: 0.98 and more go, from 0.90 caution, below stop. */
 export function holeVerdict(probability: number): Verdict {

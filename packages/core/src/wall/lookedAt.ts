@@ -1,6 +1,6 @@
 import type { HoleHazard, Job, Look, Stud } from '@steddo/contract';
-import { LOOK_REACH_MM, STUD_SPACING_MM } from '../tolerances';
-import { overlaps, type Spot } from './hazardZones';
+import { LOOK_REACH_MM, STUD_SPACING_MM } from '../primitives/tolerances';
+import { overlaps, type WallBox } from './hazardZones';
 
 /** What looks have shown of a spot on the main wall. */
 export interface Looked {
@@ -15,7 +15,7 @@ export interface Looked {
  * A look beside a stud says which of the stud's bays it showed; without that it is the bay that it was
  * made in. Looked at in both bays it is clear; in one, only that side is known.
  */
-export function lookedAt(job: Job, studs: readonly Stud[], spot: Spot): Looked {
+export function lookedAt(job: Job, studs: readonly Stud[], spot: WallBox): Looked {
   const middle = (spot.left + spot.right) / 2;
   const wanted = baysOf(middle, studs);
   const clear = (job.looks ?? []).filter(
@@ -27,7 +27,7 @@ export function lookedAt(job: Job, studs: readonly Stud[], spot: Spot): Looked {
   return { ...(left ? { left } : {}), ...(right ? { right } : {}), state };
 }
 
-const covers = (k: Look, spot: Spot): boolean => {
+const covers = (k: Look, spot: WallBox): boolean => {
   const reach = k.reach ?? LOOK_REACH_MM;
   return spot.bottom >= k.y - reach && spot.top <= k.y + reach;
 };
@@ -58,5 +58,5 @@ function shownBays(k: Look, studs: readonly Stud[]): number[] {
 }
 
 /** The last look or live mark that shows something at a spot. */
-export const seenAt = <S extends Spot>(seen: readonly S[], spot: Spot): S | undefined =>
+export const seenAt = <S extends WallBox>(seen: readonly S[], spot: WallBox): S | undefined =>
   seen.find((s) => overlaps(s, spot));

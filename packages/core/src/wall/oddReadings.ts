@@ -1,4 +1,4 @@
-import { READING_ODD } from '../tolerances';
+import { READING_ODD } from '../primitives/tolerances';
 import { placesOf, weightOf, type Says } from './studWeights';
 import type { WallBelief } from './wallBelief';
 

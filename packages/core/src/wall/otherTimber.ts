@@ -1,5 +1,5 @@
 import type { Backing, Evidence, Nogging, Stud } from '@steddo/contract';
-import { SAME_NOGGING_MM } from '../tolerances';
+import { SAME_NOGGING_MM } from '../primitives/tolerances';
 
 /**
  * Level timbers by their marks: marks close in height are one nogging, and it reaches from stud to stud

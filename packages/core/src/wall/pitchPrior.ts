@@ -1,4 +1,10 @@
-import { ODD_PITCH_SHARE, PITCH_PEAKS_MM, PITCH_RANGE_MM, PITCH_SD_MM, STATED_PITCH_SHARE } from '../tolerances';
+import {
+  ODD_PITCH_SHARE,
+  PITCH_PEAKS_MM,
+  PITCH_RANGE_MM,
+  PITCH_SD_MM,
+  STATED_PITCH_SHARE,
+} from '../primitives/tolerances';
 
 /**
  * How far from the left face of one layout ply to the next, in whole mm: some peaks, each a few taps,

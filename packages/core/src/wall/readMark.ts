@@ -1,6 +1,6 @@
 import type { Evidence, Working } from '@steddo/contract';
-import { CENTRE_SD_MM, EDGE_SD_MM, FASTENER_INSET_MM, OUTLET_SD_MM, SPURIOUS } from '../tolerances';
-import { half, leaf, minus, node, sum } from '../working';
+import { CENTRE_SD_MM, EDGE_SD_MM, FASTENER_INSET_MM, OUTLET_SD_MM, SPURIOUS } from '../primitives/tolerances';
+import { half, leaf, minus, node, sum } from '../primitives/working';
 
 /** One reading turned into an estimate of a stud's centre. */
 export interface Estimate {

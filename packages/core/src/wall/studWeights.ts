@@ -1,5 +1,5 @@
 import type { Evidence, Scan } from '@steddo/contract';
-import { density } from '../geometry/normal';
+import { density } from '../primitives/normal';
 import {
   CENTRE_SD_MM,
   DOUBLE_SHARE,
@@ -8,7 +8,7 @@ import {
   OUTLET_SD_MM,
   PROBE_WRONG,
   SPURIOUS,
-} from '../tolerances';
+} from '../primitives/tolerances';
 
 /** Whole millimetres along the wall, the first at `from`. */
 export interface WallGrid {

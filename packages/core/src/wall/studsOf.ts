@@ -1,6 +1,6 @@
 import type { Build, Job, Stud, Working } from '@steddo/contract';
-import { PITCH_RANGE_MM, SAME_MM, STUD_SHOWN, STUD_WIDTH_MM } from '../tolerances';
-import { half, leaf, minus, node, sum } from '../working';
+import { PITCH_RANGE_MM, SAME_MM, STUD_SHOWN, STUD_WIDTH_MM } from '../primitives/tolerances';
+import { half, leaf, minus, node, sum } from '../primitives/working';
 import { likeliestStuds, type LaidStud } from './likeliestStuds';
 import { readMark, type Estimate } from './readMark';
 import type { StudType } from './studWeights';
@@ -19,7 +19,7 @@ export const studPly = ({ build }: { build: Build }, guessed: Job['guessed']): W
   studWidthOf(build, saidOf(build, guessed, 'studWidth') === undefined);
 
 /** Mean and spread of where a stud's middle is, with the chance that one of that many plies is there. */
-interface Spot {
+interface StudEstimate {
   centre: number;
   sd: number;
   chance: number;
@@ -67,7 +67,7 @@ export function studsOf(belief: WallBelief, plyWidth: Working): Stud[] {
 }
 
 /** Over all widths and both offsets of as many plies as the laid stud has, near where it was laid. */
-function spotOf({ grid, layers }: WallBelief, layer: Layer, laid: LaidStud): Spot {
+function spotOf({ grid, layers }: WallBelief, layer: Layer, laid: LaidStud): StudEstimate {
   const { plies } = layer.types[laid.type]!;
   const about = laid.n + middleOf(layer.types[laid.type]!);
   let [chance, first, second] = [0, 0, 0];

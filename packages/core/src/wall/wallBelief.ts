@@ -1,7 +1,13 @@
 import type { Build, Evidence, Job, Scan } from '@steddo/contract';
-import { drilledEvidence } from '../scheme/drilledHoles';
-import { density } from '../geometry/normal';
-import { NOGGING_HALF_MM, PITCH_RANGE_MM, PLY_WIDTHS_MM, RETURN_STUD_SD_MM, RETURN_STUD_SHARE } from '../tolerances';
+import { drilledEvidence } from './drilledHoles';
+import { density } from '../primitives/normal';
+import {
+  NOGGING_HALF_MM,
+  PITCH_RANGE_MM,
+  PLY_WIDTHS_MM,
+  RETURN_STUD_SD_MM,
+  RETURN_STUD_SHARE,
+} from '../primitives/tolerances';
 import { pitchPrior, pitchTail, type PitchPrior } from './pitchPrior';
 import { logSum, renewal, type Ends } from './renewal';
 import {

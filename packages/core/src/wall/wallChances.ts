@@ -1,4 +1,4 @@
-import { TOGGLE_ROOM_MM } from '../tolerances';
+import { TOGGLE_ROOM_MM } from '../primitives/tolerances';
 import { chanceAt, plyStarts, type Chance } from './holeChance';
 import type { WallBelief } from './wallBelief';
 

@@ -1,32 +1,54 @@
-import type { Finding, Job, Plan } from '@steddo/contract';
-import { WOOD_STEP_MM } from '../tolerances';
+import type { Finding, Hole, Job, Plan } from '@steddo/contract';
+import { finding } from '../primitives/findings';
+import { WOOD_STEP_MM } from '../primitives/tolerances';
 import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
 import type { StudsFound } from './inferStuds';
 import { masonryCourses } from './masonryCourses';
 import { backingOf, noggingsOf } from './otherTimber';
 
+export type WallSections = Pick<Plan, 'studs' | 'wood' | 'odd' | 'noggings' | 'backing' | 'courses'>;
+
+/** Courses of a masonry wall and the backing of a lined one, as far as they were marked. */
+export function solidSections({ room, evidence = [] }: Job): Pick<Plan, 'courses' | 'backing'> {
+  const main = evidence.filter((e) => (e.wall ?? 'main') === 'main');
+  const backing = backingOf(main);
+  const courses = masonryCourses(room.wall.build, main, room.wall);
+  return { ...(backing ? { backing } : {}), ...(courses ? { courses } : {}) };
+}
+
 /** What the readings show of the wall; sections without readings stay absent. */
-export function wallPart(job: Job, base: Plan, found: StudsFound): void {
-  const { studs } = found;
+export function wallPart(job: Job, { studs, wood, odd }: StudsFound): { section: WallSections; findings: Finding[] } {
   const { wall } = job.room;
   const evidence = (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main');
-  const { kind } = wall.build;
-  if (studs.length > 0) base.studs = studs;
-  if (evidence.length + (job.scans ?? []).length > 0 && kind !== 'masonry')
-    base.wood = { step: WOOD_STEP_MM, p: [...found.wood].filter((_, x) => x % WOOD_STEP_MM === 0) };
+  const isRead = evidence.length + (job.scans ?? []).length > 0 && wall.build.kind !== 'masonry';
+  const p = isRead ? [...wood].filter((_, x) => x % WOOD_STEP_MM === 0) : [];
   const noggings = noggingsOf(evidence, studs, wall.width);
-  if (noggings.length > 0) base.noggings = noggings;
-  const backing = backingOf(evidence);
-  if (backing) base.backing = backing;
-  const courses = masonryCourses(wall.build, evidence, wall);
-  if (courses) base.courses = courses;
+  return {
+    section: {
+      ...(studs.length > 0 ? { studs } : {}),
+      ...(isRead ? { wood: { step: WOOD_STEP_MM, p } } : {}),
+      ...(noggings.length > 0 ? { noggings } : {}),
+      ...solidSections(job),
+      ...(odd.length > 0 ? { odd } : {}),
+    },
+    findings: odd.length > 0 ? [finding('evidence-odd', 'caution', 'wall', { ids: odd })] : [],
+  };
 }
 
 /** What has to be expected in the wall, and what looks have shown, at every hole and opening. */
-export function hazardPart(job: Job, base: Plan, { studs }: StudsFound): Finding[] {
+export function hazardPart(
+  job: Job,
+  { studs }: StudsFound,
+  planned: readonly Hole[],
+): { section: Pick<Plan, 'hazards' | 'holes'>; findings: Finding[] } {
   const hazards = hazardsOf(job);
-  if (hazards.zones.length + hazards.seen.length > 0) base.hazards = hazards;
-  if (base.holes) base.holes = holesWithHazards(job, studs, base.holes, hazards);
-  return hazardFindings(job, studs, base.holes ?? [], hazards);
+  const holes = holesWithHazards(job, studs, planned, hazards);
+  return {
+    section: {
+      ...(hazards.zones.length + hazards.seen.length > 0 ? { hazards } : {}),
+      ...(holes.length > 0 ? { holes } : {}),
+    },
+    findings: hazardFindings(job, studs, holes, hazards),
+  };
 }

@@ -4,7 +4,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import type { Mount, Units } from '@steddo/contract';
-import { fieldName, sayFor } from '@steddo/text';
+import { fieldName, wordingFor } from '@steddo/text';
 import { ownMounts, rooms } from '../../data/shared';
 import { useCatalogue } from '../../data/useCatalogue';
 import { Action, IconTap } from '../../ui/Action';
@@ -88,7 +88,7 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
   const preview = mountSchema(units, 'new', before).safeParse({ ...getValues(), ...watch() });
   const shown = preview.success ? preview.data : (before ?? {});
   const missing = preview.success ? toMeasure(preview.data) : [];
-  const say = sayFor({
+  const say = wordingFor({
     units,
     room: { wall: { width: 1, height: 1, build: { kind: 'unknown' } } },
   });

@@ -2,7 +2,7 @@ import type { Control } from 'react-hook-form';
 import { z } from 'zod';
 import type { BuildKind, Mount, MountType, Units } from '@steddo/contract';
 import { fromKg, parseAmount, parseTape, toKg, type LengthUnit } from '@steddo/core';
-import { amountFaultText, rounded, sayFor, tapeFaultText, type Say } from '@steddo/text';
+import { amountFaultText, rounded, wordingFor, tapeFaultText, type Wording } from '@steddo/text';
 import { toMount } from './formToMount';
 
 /** Everything of the form as it was typed. */
@@ -79,7 +79,7 @@ const UNITS = { imperial: 'in', metric: 'mm' } as const;
  * unit of the form unless they name their own; patterns and slots are always mm, as labels have them.
  */
 export function mountSchema(units: Units, id: string, before: Mount | undefined) {
-  const say = sayFor({
+  const say = wordingFor({
     units,
     room: { wall: { width: 1, height: 1, build: { kind: 'unknown' } } },
   });
@@ -160,7 +160,7 @@ const patternText = z.string().transform((text, ctx) => {
   return z.NEVER;
 });
 
-const lengthText = (say: Say, unit: LengthUnit, most: number, negative: boolean) =>
+const lengthText = (say: Wording, unit: LengthUnit, most: number, negative: boolean) =>
   z.string().transform((text, ctx): number => {
     const read = parseTape(text, {
       unit,

@@ -31,7 +31,7 @@ export function useDraft(
       here = false;
     };
     // only what was kept when the page opened
-  }, [key]);
+  }, [key, reset, setUnits]);
   useEffect(() => {
     const { unsubscribe } = watch((values, { type }) => {
       if (type === 'change') void localStore.keep(key, { units, values });

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import type { Job, Plan, School } from '@steddo/contract';
-import { followSchool, offeredHeights, type Offer } from '@steddo/core';
+import type { Job, Plan, HeightRule } from '@steddo/contract';
+import { followHeightRule, offeredHeights, type Offer } from '@steddo/core';
 import { faceScene, sideScene } from '@steddo/drawing';
 import { comfortText, offerTitle } from '@steddo/text';
 import { Drawing } from '../../canvas/Drawing';
@@ -26,8 +26,8 @@ function Offers({ id, wide }: { id: string; wide: boolean }) {
   const offers = useMemo(() => offeredHeights(job), [job]);
   const [at, setAt] = useState(0);
   const back = () => router.replace(`/room/${id}/height`);
-  const take = (school: School | undefined) => {
-    if (school) dispatch(followSchool(job, school));
+  const take = (school: HeightRule | undefined) => {
+    if (school) dispatch(followHeightRule(job, school));
     back();
   };
   const shown = wide ? offers : offers.slice(Math.min(at, offers.length - 1)).slice(0, 1);

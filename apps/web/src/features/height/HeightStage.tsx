@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import type { Job, School } from '@steddo/contract';
-import { SCHOOLS, chooseHeight, followSchool } from '@steddo/core';
+import type { Job, HeightRule } from '@steddo/contract';
+import { HEIGHT_RULES, chooseHeight, followHeightRule } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
@@ -12,8 +12,8 @@ import { ConflictCard } from './ConflictCard';
 import { DistanceTable } from './DistanceTable';
 import { MarksTable } from './MarksTable';
 import { MeasuredOnSet } from './MeasuredOnSet';
-import { SchoolInputs } from './SchoolInputs';
-import { SchoolRow } from './SchoolRow';
+import { HeightRuleInputs } from './HeightRuleInputs';
+import { HeightRuleRow } from './HeightRuleRow';
 import { SettledMarks } from './SettledMarks';
 import { SidewaysPart } from './SidewaysPart';
 
@@ -22,8 +22,8 @@ export function HeightStage() {
   const { id, job, plan, dispatch, readOnly } = useRoomContext();
   const chosen = job.choices?.centreY;
   const conflict = plan.placement?.conflict;
-  const choose = (school: School) => {
-    if (!readOnly) dispatch(followSchool(job, school));
+  const choose = (school: HeightRule) => {
+    if (!readOnly) dispatch(followHeightRule(job, school));
   };
   return (
     <View>
@@ -34,17 +34,17 @@ export function HeightStage() {
         </>
       ) : null}
       <View role="radiogroup" aria-label="schools of height">
-        {SCHOOLS.map((school) => {
+        {HEIGHT_RULES.map((school) => {
           const followed = chosen === undefined && job.aim.height === school;
           return (
             <View key={school}>
-              <SchoolRow
+              <HeightRuleRow
                 school={school}
                 height={plan.heights?.find((h) => h.school === school)}
                 chosen={followed}
                 onChoose={() => choose(school)}
               />
-              {followed ? <SchoolInputs school={school} /> : null}
+              {followed ? <HeightRuleInputs school={school} /> : null}
             </View>
           );
         })}

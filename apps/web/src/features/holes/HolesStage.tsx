@@ -13,7 +13,7 @@ import { LightPart } from './LightPart';
 import { LoadPart } from './LoadPart';
 import { PartsPart } from './PartsPart';
 import { SchemePart } from './SchemePart';
-import { SchoolPart } from './SchoolPart';
+import { PolicyPart } from './PolicyPart';
 
 /** Will it hold, and where exactly: cautions first, the holes in drilling order, then what they rest on. */
 export function HolesStage() {
@@ -54,7 +54,7 @@ export function HolesStage() {
         </Fold>
       ) : null}
       <Fold name="schools: studs or anchors" start={holes.length === 0}>
-        <SchoolPart />
+        <PolicyPart />
       </Fold>
       {plan.loads ? (
         <Fold name="loads on each fastener">

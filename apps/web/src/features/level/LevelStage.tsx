@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Correction, Job, LevelReading } from '@steddo/contract';
 import type { Command } from '@steddo/core';
-import { rounded, type Say } from '@steddo/text';
+import { rounded, type Wording } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
@@ -193,7 +193,7 @@ function Readings() {
   );
 }
 
-function readingWords(r: LevelReading, say: Say): string {
+function readingWords(r: LevelReading, say: Wording): string {
   const turned = r.turned ? ', turned' : '';
   const where = ` on the ${r.on ?? 'plate'}`;
   if (r.instrument === 'digital') return `${say.degrees(r.angle ?? 0)}${where}${turned}`;

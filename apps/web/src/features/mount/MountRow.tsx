@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Ranked } from '@steddo/contract';
-import { fieldName, fitText, typeName, type Say } from '@steddo/text';
+import { fieldName, fitText, typeName, type Wording } from '@steddo/text';
 import { Icon } from '../../ui/Icon';
 import { Switch } from '../../ui/Switch';
 import { Tap } from '../../ui/Tap';
@@ -16,7 +16,7 @@ export interface MountRowProps {
   compared: boolean;
   onChoose: () => void;
   onCompare: () => void;
-  say: Say;
+  say: Wording;
 }
 
 /** One mount of the list: pick it, or open why it is where it is. */
@@ -73,7 +73,7 @@ export function MountRow({ ranked, chosen, compared, onChoose, onCompare, say }:
 }
 
 /** For a mount that fails the rule nearest to passing; else its tightest margin. */
-function lineFor(ranked: Ranked, say: Say): string {
+function lineFor(ranked: Ranked, say: Wording): string {
   if (ranked.nearest) return fitText(ranked.nearest, say);
   const mass = ranked.reasons.find((r) => r.rule === 'mass');
   const pattern = ranked.reasons.find((r) => r.rule === 'pattern');
@@ -81,7 +81,7 @@ function lineFor(ranked: Ranked, say: Say): string {
 }
 
 /** Every rule, what fails first; the one nearest to passing is named as that. */
-function Reasons({ ranked, say }: { ranked: Ranked; say: Say }) {
+function Reasons({ ranked, say }: { ranked: Ranked; say: Wording }) {
   const sorted = [...ranked.reasons].sort((a, b) => Number(a.ok) - Number(b.ok));
   return (
     <View style={{ paddingHorizontal: 16, paddingBottom: 10, gap: 4 }} testID="reasons">

@@ -2,7 +2,7 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { ScrollView, View, useWindowDimensions } from 'react-native';
 import { checkFile, job as jobSchema, type Job } from '@steddo/contract';
 import { applyCommand, plan as makePlan, simulated, tapeOf, type Command } from '@steddo/core';
-import { sayFor } from '@steddo/text';
+import { wordingFor } from '@steddo/text';
 import { Canvas } from '../../canvas/Canvas';
 import { CanvasProvider } from '../../canvas/CanvasContext';
 import { PadProvider, usePad } from '../../pad/PadContext';
@@ -51,7 +51,7 @@ export function PracticeRun({ practice, onChange }: { practice: Practice; onChan
       id: 'practice',
       job: practice.job,
       plan,
-      say: sayFor(practice.job),
+      say: wordingFor(practice.job),
       tape: tapeOf(practice.job.units),
       readOnly: false,
       dispatch,

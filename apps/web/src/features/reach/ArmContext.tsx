@@ -14,8 +14,8 @@ export interface ArmState {
   /** Brings it there in time, along its way from folded. */
   play: (pose: Pose) => void;
   playing: boolean;
-  stand: Place | undefined;
-  setStand: (place: Place | undefined) => void;
+  stand: ArmPlace | undefined;
+  setStand: (place: ArmPlace | undefined) => void;
   map: FloorMap | undefined;
   setMap: (map: FloorMap | undefined) => void;
 }
@@ -24,7 +24,7 @@ interface Pose {
   z: number;
   yaw: number;
 }
-interface Place {
+interface ArmPlace {
   x: number;
   z: number;
 }
@@ -39,7 +39,7 @@ export function ArmProvider({ children }: { children: ReactNode }) {
   const model = useMemo(() => reachModelOf(job, plan), [job, plan]);
   const [wanted, setWanted] = useState<Pose>();
   const [frame, setFrame] = useState<Moved>();
-  const [stand, setStand] = useState<Place>();
+  const [stand, setStand] = useState<ArmPlace>();
   const [map, setMap] = useState<FloorMap>();
   const running = useRef(0);
   useEffect(() => () => cancelAnimationFrame(running.current), []);

@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Fault, Job, Plan, Stage } from '@steddo/contract';
 import type { Command, TapeStyle } from '@steddo/core';
-import type { Say } from '@steddo/text';
+import type { Wording } from '@steddo/text';
 
 /** What every part of a room's screen works with. */
 export interface RoomContextValue {
@@ -9,7 +9,7 @@ export interface RoomContextValue {
   /** The document with the crew's kit where it has none, or what it would be with the drag in hand. */
   job: Job;
   plan: Plan;
-  say: Say;
+  say: Wording;
   tape: TapeStyle;
   readOnly: boolean;
   /** Applies a command; gives the faults and changes nothing when it would not be valid. */

@@ -3,7 +3,7 @@ import { View, useWindowDimensions } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, Plan, Stage } from '@steddo/contract';
 import { applyCommand, newMemory, plan as makePlan, tapeOf, withKit, type Command } from '@steddo/core';
-import { sayFor } from '@steddo/text';
+import { wordingFor } from '@steddo/text';
 import type { RoomState } from '../../data/rooms';
 import { CanvasProvider } from '../../canvas/CanvasContext';
 import { ArmProvider } from '../reach/ArmContext';
@@ -79,7 +79,7 @@ function OpenRoom({ state, children }: { state: RoomState; children: (parts: Roo
       id,
       job,
       plan,
-      say: sayFor(job),
+      say: wordingFor(job),
       tape: tapeOf(job.units),
       readOnly: turn !== 'mine',
       dispatch,

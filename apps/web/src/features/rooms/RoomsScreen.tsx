@@ -4,7 +4,7 @@ import { router } from 'expo-router';
 import { mutate } from 'swr';
 import type { Units } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
-import { findingText, sayFor } from '@steddo/text';
+import { findingText, wordingFor } from '@steddo/text';
 import { newRoom } from '../../data/newRoom';
 import { rooms } from '../../data/shared';
 import { useKit } from '../../data/useKit';
@@ -108,7 +108,7 @@ function RoomRow({ room }: { room: ListedRoom }) {
   const kit = useKit();
   const job = useMemo(() => withKit(room.job, kit), [room.job, kit]);
   const result = useMemo(() => plan(job), [job]);
-  const say = sayFor(job);
+  const say = wordingFor(job);
   const holes = result.holes?.length ?? 0;
   const lacks = result.findings.find((f) => f.level === 'stop') ?? (holes === 0 ? result.findings[0] : undefined);
   const line = lacks ? findingText(lacks, say) : `${holes} holes, in drilling order`;

@@ -5,7 +5,7 @@ import { classText, rounded } from '@steddo/text';
 import { Choice } from '../../ui/Choice';
 import { Txt } from '../../ui/Txt';
 import { useRoomContext } from '../room/RoomContext';
-import type { Step } from './steps';
+import type { SetStep } from './steps';
 
 /** The common hole patterns, width x height between the inserts, mm. */
 const PATTERNS = [
@@ -35,7 +35,7 @@ const PORTS = [
 ] as const;
 
 /** The set's words: pattern, thread, back, plugs. */
-export function SetChoice({ which }: { which: NonNullable<Step['choice']> }) {
+export function SetChoice({ which }: { which: NonNullable<SetStep['choice']> }) {
   const { job, dispatch, readOnly, say } = useRoomContext();
   const { screen } = job;
   switch (which) {

@@ -4,7 +4,7 @@ import type { SetAsk } from '@steddo/drawing';
 import type { Field } from '../../pad/fields';
 
 /** One thing to measure on the set: how, and where its line is on the drawing. */
-export interface Step {
+export interface SetStep {
   id: string;
   title: string;
   how: string;
@@ -20,7 +20,7 @@ const known = (job: Job, field: keyof Screen): boolean =>
   job.screen[field] !== undefined && !job.guessed?.includes(`screen.${field}`);
 
 /** The measuring in the order in which it is done, set lying on its face. */
-export function setSteps(job: Job): Step[] {
+export function setSteps(job: Job): SetStep[] {
   const { screen } = job;
   const f = setFields(job);
   const insert = screen.insert ?? {};

@@ -1,0 +1,18 @@
+import type { Job, Mount, Side } from '@steddo/contract';
+
+/** What hangs where: the set on its mount, and the mount's plate on the wall. mm from the wall's left end and the floor. */
+export interface Hung {
+  job: Job;
+  mount: Mount;
+  centre: { x: number; y: number };
+  /** The set's own edges. */
+  left: number;
+  right: number;
+  bottom: number;
+  top: number;
+  /** The plate's middle. */
+  plateX: number;
+  fold: Side;
+  /** Between bracket and set. */
+  spacer: number;
+}

@@ -1,0 +1,34 @@
+import type { Job, Mount } from '@steddo/contract';
+import { RATED_BOARD_MM } from '../primitives/tolerances';
+import { boardOf } from '../room/wallAt';
+import { plateOf } from './fastenerCapacity';
+import { fromAnchor, HOLLOW_KINDS, MASONRY_KINDS, strengthOf, type Fastener, type Kit } from './kit';
+
+const ultimate = ({ tension = 0, shear = 0 }: Fastener): number => Math.min(tension, shear);
+
+const strongest = (anchors: readonly Fastener[]): Fastener | undefined =>
+  [...anchors].sort((a, b) => ultimate(b) - ultimate(a) || strengthOf(b.kind) - strengthOf(a.kind))[0];
+
+/** The strongest masonry anchor of the kit. */
+export const masonryAnchor = (kit: Kit): Fastener | undefined =>
+  strongest(kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)));
+
+/** The strongest hollow-wall anchor of the kit that is rated for this board and reaches through plate and board. */
+export function bestAnchor(job: Job, mount: Mount, kit: Kit): Fastener | undefined {
+  return strongest(hollowAnchors(job, kit, plateOf(mount) + (job.choices?.packing ?? 0)));
+}
+
+/** Every rated hollow-wall anchor of the kit for this wall and so much in front of its board, mm. */
+export function hollowAnchors(job: Job, kit: Kit, infrontMm: number): Fastener[] {
+  const { build } = job.room.wall;
+  const board = boardOf(build);
+  return kit.anchors
+    .flatMap((a) => fromAnchor(a) ?? [])
+    .filter((a) => HOLLOW_KINDS.has(a.kind) && (a.walls?.includes(build.kind) ?? true))
+    .filter((a) => Boolean(a.tension && a.shear))
+    .filter((a) => a.board === undefined || Math.abs(a.board - board) <= RATED_BOARD_MM)
+    .filter(
+      ({ grip, washer = 0 }) =>
+        !grip || (infrontMm + board + washer >= grip.min && infrontMm + board + washer <= grip.max),
+    );
+}

@@ -1,0 +1,99 @@
+import type { DrillStep, HoleInto, Job, Mount, Working } from '@steddo/contract';
+import { gravityOf } from './lagTables';
+import { SLEEVE_OVERDRILL_MM, THROUGH_BOARD_MM } from '../primitives/tolerances';
+import { leaf, minus, node, sum } from '../primitives/working';
+import type { Fastener } from './kit';
+import { inWall, leadBit, leadDepth } from './leadHole';
+import { frontedBy, overAt } from '../room/wallAt';
+
+/** A fixing where it goes, and into what. mm on the wall. */
+interface FixingAt {
+  x: number;
+  y: number;
+  into: HoleInto;
+  fastener: Fastener;
+}
+
+/** How one hole is bored: with what bit, how deep, how far its screw goes in. mm. */
+export interface Bore {
+  bit: Working;
+  depth: Working;
+  penetration?: Working;
+}
+
+/** The bit and depth of a hole; undefined where no stock bit suits its lag. */
+export function boreOf(job: Job, mount: Mount, place: FixingAt, foremost: number): Bore | undefined {
+  const { fastener, into } = place;
+  const plate = mount.plate!;
+  const { board, packing, build } = overAt(frontedBy(job), place, foremost);
+  const boardLeaf = leaf('board', board, 'mm', { path: 'room.wall.build.board', guess: build.board === undefined });
+  if (into === 'board')
+    return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };
+  const within = inWall(fastener, plate, packing);
+  if (into === 'masonry')
+    return { bit: packBit(place), depth: sum('hole-depth', within, leaf('overdrill', SLEEVE_OVERDRILL_MM, 'mm')) };
+  if (into === 'metal-stud')
+    return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };
+  const penetration = minus('penetration', within, boardLeaf);
+  if (into === 'backing') {
+    const solid = build.thickness;
+    // never out of the other side: a camper's skin is behind it
+    const most =
+      solid === undefined
+        ? []
+        : [
+            sum(
+              'board-and-backing',
+              boardLeaf,
+              leaf('backing-thickness', solid, 'mm', { path: 'room.wall.build.thickness' }),
+            ),
+          ];
+    return { bit: packBit(place), depth: node('hole-depth', 'min', 'mm', [within, ...most]), penetration };
+  }
+  const bit = fastener.kind === 'lag' ? leadBit(fastener, gravityOf(build)) : packBit(place);
+  return bit && { bit, depth: leadDepth(fastener, plate, packing), penetration };
+}
+
+/** The bit that the pack or leaflet asks for; one as thick as the fixing where it is silent. */
+const packBit = ({ fastener }: FixingAt): Working =>
+  leaf('leaflet-bit', fastener.hole ?? fastener.diameter, 'mm', {
+    path: `${fastener.path}.${fastener.path.startsWith('mount') ? 'pilot' : 'hole'}`,
+    guess: fastener.hole === undefined,
+  });
+
+const TOGGLES = new Set(['spring-toggle', 'strap-toggle']);
+const PLUGS = new Set(['plug', 'winged-plug', 'sleeve']);
+
+/** What is done at a hole, in order; the first one is levelled from, and in board it is a test. */
+export function stepsOf(place: FixingAt, first: boolean): DrillStep[] {
+  const washer: DrillStep[] = place.fastener.washer ? ['washer'] : [];
+  const hang: DrillStep[] = first ? ['hang-plate', 'level'] : ['snug'];
+  const { kind } = place.fastener;
+  switch (place.into) {
+    case 'board':
+      return [
+        'test-hole',
+        ...(SELF_DRILLING.has(kind) ? [] : (['drill-board'] as const)),
+        TOGGLES.has(kind) ? 'insert-toggle' : PLUGS.has(kind) ? 'insert-plug' : 'drive-screw',
+        ...washer,
+        'finger-tight',
+        ...hang,
+      ];
+    case 'masonry':
+      return [
+        'drill-masonry',
+        'clear-dust',
+        kind === 'masonry-screw' ? 'cut-thread' : 'set-sleeve',
+        ...washer,
+        ...hang,
+      ];
+    case 'metal-stud':
+      return ['drill-metal', 'drive-screw', ...washer, ...hang];
+    case 'backing':
+      return ['pilot', 'drive-screw', ...washer, ...hang];
+    default:
+      return ['pilot', kind === 'lag' ? 'lag' : 'drive-screw', ...washer, ...hang];
+  }
+}
+
+const SELF_DRILLING = new Set(['screw-in', 'splitting-screw']);

@@ -1,0 +1,33 @@
+import type { Working } from '@steddo/contract';
+import { WORKINGS } from '../primitives/arithmetic';
+import { RATING_FACTOR } from '../primitives/tolerances';
+import { leaf, node } from '../primitives/working';
+import type { Capacity } from './fastenerCapacity';
+import { PERMANENT } from './lagTables';
+import { bearingMpa, leastYield, yieldLoad } from './lagYield';
+import { pullCapacity } from './lagWithdrawal';
+
+/** What a fastener may hold, as trees of arithmetic: the same formulas as in the search, with their names. */
+
+/** Straight out: a lag's withdrawal, or a quarter of its pack's rating. */
+export const pullWorking = (capacity: Capacity, path: string): Working =>
+  capacity.by === 'rating'
+    ? ratingWorking('pull-held', capacity.ultimate.tension, `${path}.tension`)
+    : pullCapacity(WORKINGS, capacity.size, capacity.gravity, capacity.hold.thread);
+
+/** In the wall's plane: the governing mode's yield load over its reduction, times the duration factor. */
+export function shearWorking(capacity: Capacity, path: string, angleDeg: number): Working {
+  if (capacity.by === 'rating') return ratingWorking('shear-held', capacity.ultimate.shear, `${path}.shear`);
+  const input = { ...capacity.input, angleDeg };
+  const least = leastYield(input);
+  const load = yieldLoad(WORKINGS, input, leaf('bearing', bearingMpa(input), 'ratio'), least.mode);
+  return node('shear-held', '*', 'N', [
+    node('yield-reduced', '/', 'N', [load, leaf('yield-reduction', least.reduction, 'ratio')]),
+    leaf('duration', PERMANENT, 'ratio'),
+    ...(capacity.rows < 1 ? [leaf('row-spacing', capacity.rows, 'ratio')] : []),
+  ]);
+}
+
+/** A pack's ultimate rating, as it may be used. */
+export const ratingWorking = (label: string, ultimate: number, path: string): Working =>
+  node(label, '/', 'N', [leaf('pack-rating', ultimate, 'N', { path }), leaf('rating-factor', RATING_FACTOR, 'count')]);

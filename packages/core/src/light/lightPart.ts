@@ -1,0 +1,179 @@
+import type { Finding, HoleInto, Item, Job, Light, Working } from '@steddo/contract';
+import { hollowAnchors } from '../fixing/anchors';
+import { ratingWorking } from '../fixing/capacityWorkings';
+import { exactShear, fastenerCapacity, utilisation } from '../fixing/fastenerCapacity';
+import { fromAnchor, kitOf, MASONRY_KINDS, type Fastener, type Kit } from '../fixing/kit';
+import { WORKINGS } from '../primitives/arithmetic';
+import { finding } from '../primitives/findings';
+import type { Part } from '../primitives/part';
+import { GRAVITY_N_PER_KG, HOLE_CAUTION, HOLE_GO, LIGHT_KG, LIGHT_OUT_MM } from '../primitives/tolerances';
+import { leaf, minus, node } from '../primitives/working';
+import { onMainWall } from '../room/itemRules';
+import { wallAt } from '../room/wallAt';
+import type { StudsFound } from '../wall/inferStuds';
+
+/** By how many fixings a light thing hangs when nobody has said. */
+const USUAL_FIXINGS = 2;
+
+/** How wide a thin screw needs its wood, mm: for the chance of wood at a light fixing. */
+const LIGHT_SHANK_MM = 5;
+
+/**
+ * The light things of a wall (a picture, a shelf, a soundbar's bracket): what each fixing has to hold and what
+ * in the kit holds it there, best first. The weight acts half as far out as the thing stands; each fixing is
+ * pulled with m g out / (lever count), the lever from its lower edge up to the fixings.
+ * A shelf of 6 kg, 200 deep, on two fixings 120 above its lower edge: 24.5 N each, 29.4 N down.
+ */
+export function lightPart(job: Job, found: StudsFound): Part<Light[]> {
+  const things = onMainWall(job.room.objects).filter((o) => o.mass !== undefined);
+  if (things.length === 0) return { findings: [] };
+  const all = things.map((thing) => lightOf(job, found, kitOf(job), thing));
+  return { section: all.map((l) => l.light), findings: all.flatMap((l) => l.findings) };
+}
+
+function lightOf(job: Job, found: StudsFound, kit: Kit, thing: Item): { light: Light; findings: Finding[] } {
+  const mass = thing.mass!;
+  const count = thing.fixings ?? USUAL_FIXINGS;
+  const path = (field: string) => `room.objects.${thing.id}.${field}`;
+  const weight = node('light-weight', '*', 'N', [
+    leaf('light-mass', mass, 'kg', { path: path('mass') }),
+    leaf('gravity', GRAVITY_N_PER_KG, 'ratio'),
+  ]);
+  const out =
+    thing.out === undefined
+      ? leaf('light-out', LIGHT_OUT_MM / 2, 'mm', { path: path('out'), guess: true })
+      : node('light-out', '/', 'mm', [
+          leaf('object-out', thing.out, 'mm', { path: path('out') }),
+          leaf('two', 2, 'count'),
+        ]);
+  const n = leaf('light-count', count, 'count', { path: path('fixings'), guess: thing.fixings === undefined });
+  const y = fixingHeight(thing);
+  const lever = minus(
+    'light-lever',
+    leaf('fixing-height', y, 'mm'),
+    leaf('object-bottom', thing.bottom, 'mm', { path: path('bottom') }),
+  );
+  const shear = node('light-shear', '/', 'N', [weight, n]);
+  const tension = node('light-pull', '/', 'N', [
+    node('light-moment', '*', 'Nmm', [weight, out]),
+    node('lever-count', '*', 'mm', [lever, n]),
+  ]);
+  const at = placesOf(thing, count, y, found);
+  const choices = choicesFor({ job, kit, thing, tension, shear, at, heavy: mass > LIGHT_KG, y });
+  const best = choices[0];
+  const ok = best !== undefined && best.utilisation <= 1;
+  const sure = ok && at.every((a) => (best.into === 'stud' ? a.wood : best.into === 'board' ? a.hollow : 1) >= HOLE_GO);
+  return {
+    light: {
+      object: thing.id,
+      mass,
+      count,
+      choices,
+      at,
+      tension,
+      shear,
+      verdict: ok ? (sure ? 'go' : 'caution') : 'stop',
+    },
+    findings: findingsFor(thing, mass, best),
+  };
+}
+
+/** A low thing hangs by its middle, a tall one by its upper quarter. */
+const fixingHeight = ({ bottom, top }: Item): number => {
+  const tall = top - bottom;
+  return tall > TALL_MM ? top - tall / 4 : (bottom + top) / 2;
+};
+const TALL_MM = 250;
+
+/** Evenly along the thing, with half a step left at its ends. */
+function placesOf({ left, right }: Item, count: number, y: number, { chances }: StudsFound): Light['at'] {
+  return Array.from({ length: count }, (_, i) => {
+    const x = left + ((right - left) * (i + 0.5)) / count;
+    return {
+      x,
+      y,
+      wood: Math.min(1, chances.at(x, LIGHT_SHANK_MM).lands),
+      hollow: chances.clear(x, 2 * LIGHT_SHANK_MM),
+    };
+  });
+}
+
+interface Asked {
+  job: Job;
+  kit: Kit;
+  thing: Item;
+  tension: Working;
+  shear: Working;
+  at: Light['at'];
+  heavy: boolean;
+  y: number;
+}
+
+type Choice = Light['choices'][number];
+
+/** Wood where every fixing meets it; else, and only for what is light, the anchors by what they leave in hand. */
+function choicesFor(asked: Asked): Choice[] {
+  const { job, kit, at, heavy } = asked;
+  const here = wallAt(job.room.wall, at[0]!.x, asked.y).build;
+  if (here.kind === 'masonry')
+    return rated(
+      asked,
+      kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)),
+      'masonry',
+    );
+  if (here.kind !== 'timber-stud' && here.kind !== 'metal-stud') return [];
+  const wood = here.kind === 'timber-stud' && at.every((a) => a.wood >= HOLE_CAUTION) ? lagChoice(asked) : [];
+  const sound = here.state !== 'patched' && here.state !== 'wet' && here.cover !== 'none';
+  return [...wood, ...(sound && !heavy ? rated(asked, hollowAnchors(job, kit, 0), 'board') : [])];
+}
+
+function rated({ tension, shear }: Asked, anchors: readonly Fastener[], into: HoleInto): Choice[] {
+  const choices = anchors.flatMap((a): Choice[] => {
+    if (!a.tension || !a.shear) return [];
+    const may = {
+      tension: ratingWorking('pull-held', a.tension, `${a.path}.tension`),
+      shear: ratingWorking('shear-held', a.shear, `${a.path}.shear`),
+    };
+    const working = utilisation(WORKINGS, 'rating', { tension, shear }, may);
+    return [{ into, kind: a.kind, ...(a.id ? { id: a.id } : {}), utilisation: working.value, working }];
+  });
+  return choices.sort((a, b) => Number(a.utilisation > 1) - Number(b.utilisation > 1) || b.utilisation - a.utilisation);
+}
+
+/** Thickness of a light thing's bracket, mm. Ours. */
+const BRACKET_MM = 2;
+
+/** The thinnest lag of the kit that bites deep enough behind this board. */
+function lagChoice({ job, kit, tension, shear, at, y }: Asked): Choice[] {
+  const place = { x: at[0]!.x, y };
+  const seat = { wall: job.room.wall, packing: 0, plateMm: BRACKET_MM, into: 'stud', at: place } as const;
+  const foremost = wallAt(job.room.wall, place.x, y).face;
+  for (const lag of [...kit.lags].sort((a, b) => a.diameter - b.diameter || a.length - b.length)) {
+    // screwed on without a washer, through a hole of its own
+    const fastener: Fastener = { ...lag, kind: 'lag', washer: undefined, path: `lags.${lag.id}` };
+    const capacity = fastenerCapacity({ ...seat, foremost, fastener, slot: { height: 0 }, apart: Infinity });
+    if (typeof capacity === 'string') continue;
+    const may = {
+      tension: leaf('pull-held', capacity.tension, 'N'),
+      shear: leaf('shear-held', exactShear(capacity, 0).allowable, 'N'),
+    };
+    // shares added as an anchor's are, which is on the safe side of the standard's own way
+    const working = utilisation(WORKINGS, 'rating', { tension, shear }, may);
+    return [{ into: 'stud', kind: 'lag', id: lag.id, utilisation: working.value, working }];
+  }
+  return [];
+}
+
+function findingsFor(thing: Item, massKg: number, best: Choice | undefined): Finding[] {
+  const object = thing.id;
+  const heavy =
+    massKg > LIGHT_KG
+      ? [finding('light-heavy', 'caution', 'holes', { object, massKg, limitKg: LIGHT_KG }, 'common practice')]
+      : [];
+  if (!best) return heavy.length > 0 ? heavy : [finding('light-no-rating', 'caution', 'holes', { object })];
+  const percent = Math.ceil(best.utilisation * 100);
+  return [
+    ...heavy,
+    ...(best.utilisation > 1 ? [finding('light-too-great', 'caution', 'holes', { object, percent })] : []),
+  ];
+}

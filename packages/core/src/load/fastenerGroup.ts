@@ -1,0 +1,29 @@
+import { SAME_MM } from '../primitives/tolerances';
+
+/** Fasteners of one plate and what the plate bears against. Lengths mm, on the wall. */
+export interface FastenerGroup {
+  points: readonly { x: number; y: number }[];
+  /** The plate's outline: what it turns about where the fasteners give no line of their own. */
+  plate?: { left: number; right: number; bottom: number; top: number } | undefined;
+  /** Masonry, backing and packing bear at the plate's edge; board only where a fastener draws it to the stud. */
+  solid: boolean;
+}
+
+export const middleOf = (points: FastenerGroup['points']): { x: number; y: number } => ({
+  x: points.reduce((s, p) => s + p.x, 0) / points.length,
+  y: points.reduce((s, p) => s + p.y, 0) / points.length,
+});
+
+/** Which way the plate is pulled off the wall: at its top, or at one side. */
+export type Pulled = 'up' | 'left' | 'right';
+
+/** Each fastener above the line that the plate turns about, or to one side of it, mm; undefined where there is none. */
+export function leverArms({ points, plate, solid }: FastenerGroup, pulled: Pulled): number[] | undefined {
+  const along = points.map((p) => (pulled === 'up' ? p.y : pulled === 'left' ? -p.x : p.x));
+  const outer = Math.min(...along);
+  const oneLine = Math.max(...along) - outer < SAME_MM;
+  if (!solid && !oneLine) return along.map((a) => a - outer);
+  if (!plate) return undefined;
+  const edge = pulled === 'up' ? plate.bottom : pulled === 'left' ? -plate.right : plate.left;
+  return along.map((a) => Math.max(0, a - edge));
+}

@@ -1,0 +1,84 @@
+import type { Mount, Screen } from '@steddo/contract';
+import { moves } from '../arm/arm';
+import type { Arithmetic } from '../primitives/arithmetic';
+import { GRAVITY_N_PER_KG, HANDLING, MOUNT_MASS_KG } from '../primitives/tolerances';
+import type { Push } from './groupForces';
+
+/** What hangs on the plate, N: with the set, and what of the mount stays at the plate (absent: nothing). */
+export interface Weights<N> {
+  hung: N;
+  still?: N;
+}
+
+/** All of the mount moves with the set where nobody has said what does: the heavier case. */
+export function weightsOf<N>(a: Arithmetic<N>, screen: Pick<Screen, 'mass'>, mount: Mount): Weights<N> {
+  const whole = mount.mass ?? (moves(mount) ? MOUNT_MASS_KG.moving : MOUNT_MASS_KG.still);
+  const moving = Math.min(whole, mount.movingMass ?? whole);
+  const guess = mount.mass === undefined;
+  const weight = (label: string, kg: N) => a.node(label, '*', 'N', [kg, a.leaf('gravity', GRAVITY_N_PER_KG, 'ratio')]);
+  const set = a.leaf('set-mass', screen.mass, 'kg', { path: 'screen.mass' });
+  const given = mount.movingMass === undefined ? 'mass' : 'movingMass';
+  const movingMass = a.leaf('mount-moving-mass', moving, 'kg', { path: `mount.${given}`, guess });
+  const all = a.leaf('mount-mass', whole, 'kg', { path: 'mount.mass', guess });
+  return {
+    hung: a.node('hung-weight', '+', 'N', [weight('set-weight', set), weight('moving-weight', movingMass)]),
+    ...(whole > moving
+      ? { still: weight('still-weight', a.node('mount-still-mass', '-', 'kg', [all, movingMass])) }
+      : {}),
+  };
+}
+
+export type Handling = 'none' | 'left' | 'right';
+
+/** A mount with an arm is pushed about by hand; one that stays where it is carries its weight. */
+export const handlingsOf = (mount: Mount): Handling[] => (moves(mount) ? ['none', 'left', 'right'] : ['none']);
+
+/** A pose as its pushes need it: the set's heart and its front's lower edge, packing included in what is out. mm. */
+export interface PushPose<N> {
+  x: N;
+  out: N;
+  frontX: N;
+  frontOut: N;
+}
+
+/** Where on the wall the pushes act: mm from its left end and the floor. */
+export interface PushPlace {
+  middle: { x: number; y: number };
+  plate: { x: number; y: number };
+  centreY: number;
+  bottomY: number;
+  packing: number;
+}
+
+/** The forces of a pose: weights, and a hand that leans on the front's lower edge and pushes it aside. */
+export function pushesOf<N>(
+  a: Arithmetic<N>,
+  at: PushPlace,
+  weights: Weights<N>,
+  pose: PushPose<N>,
+  handling: Handling,
+): Push<N>[] {
+  const mm = (label: string, value: number) => a.leaf(label, value, 'mm');
+  const aside = (x: N) => a.node('aside', '-', 'mm', [x, mm('fasteners-x', at.middle.x)]);
+  const above = (label: string, y: number) =>
+    a.node('above', '-', 'mm', [mm(label, y), mm('fasteners-y', at.middle.y)]);
+  const pushes: Push<N>[] = [
+    { down: weights.hung, right: aside(pose.x), up: above('set-centre', at.centreY), out: pose.out },
+  ];
+  if (weights.still !== undefined)
+    pushes.push({
+      down: weights.still,
+      right: aside(mm('plate-x', at.plate.x)),
+      up: above('plate-middle', at.plate.y),
+      out: a.leaf('packing', at.packing, 'mm', { path: 'choices.packing' }),
+    });
+  if (handling !== 'none')
+    pushes.push({
+      down: a.leaf('handling-down', HANDLING.downN, 'N'),
+      side: a.leaf('handling-side', handling === 'right' ? HANDLING.sideN : -HANDLING.sideN, 'N'),
+      right: aside(pose.frontX),
+      up: above('set-bottom', at.bottomY),
+      out: pose.frontOut,
+    });
+  return pushes;
+}

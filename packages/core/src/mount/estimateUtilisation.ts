@@ -1,0 +1,111 @@
+import type { Fit, Mount, Screen } from '@steddo/contract';
+import { armOf, moves, reachOf } from '../arm/arm';
+import { spread } from '../plate/chooseSlots';
+import { fromMount } from '../fixing/kit';
+import { usableSlots } from '../plate/usableSlots';
+import type { Wall } from '../room/wallAt';
+import { SET_THICKNESS_MM, STUD_SPACING_MM } from '../primitives/tolerances';
+import { middleOf } from '../load/fastenerGroup';
+import { worstLoad } from '../load/worstLoad';
+import { fastenerCapacity, plateOf, type YieldTable } from '../fixing/fastenerCapacity';
+import type { LoadPose } from '../load/loadPoses';
+
+/**
+ * What the worst fastener of a mount has to hold, over what it may, without looking for its place: its own
+ * fixings in the outermost rows of one column, or of two as far apart as the studs, the set before their
+ * middle, its arm straight out, straight aside and halfway. For judging thousands of mounts.
+ * Undefined where the plate is not measured, or nothing is rated for this wall.
+ */
+export function estimateUtilisation(
+  mount: Mount,
+  screen: Screen,
+  wall: Wall,
+  packing: number,
+  table?: YieldTable,
+): number | undefined {
+  const fastener = fromMount(mount, wall.build.kind);
+  const count = mount.walls[wall.build.kind]?.fixing?.count;
+  const { plate } = mount;
+  const into = INTO[wall.build.kind];
+  if (!fastener || !count || !plate?.slots?.length || !into) return undefined;
+  const slots = usableSlots({ mount, fixing: fastener }).map((s) => s.slot);
+  const rows = [...new Set(slots.map((s) => s.y))].sort((a, b) => b - a);
+  const columns = columnsOf(mount, wall.build, slots);
+  const perColumn = Math.min(rows.length, Math.ceil(count / columns.length));
+  if (perColumn === 0) return undefined;
+  const ys = spread(rows, perColumn);
+  const points = columns.flatMap((x) => ys.map((y) => ({ x, y })));
+  const capacity = fastenerCapacity({
+    wall,
+    packing,
+    plateMm: plateOf(mount),
+    fastener,
+    into,
+    at: { x: wall.width / 2, y: wall.height / 2 },
+    slot: slots[0]!,
+    foremost: 0,
+    apart: ys.length > 1 ? ys[0]! - ys[1]! : Infinity,
+  });
+  if (typeof capacity === 'string') return undefined;
+  const half = plate.width / 2;
+  const group = {
+    points,
+    solid: into === 'masonry' || into === 'backing',
+    plate: { left: -half, right: half, bottom: 0, top: plate.height },
+  };
+  const middle = plate.height / 2;
+  const at = {
+    middle: middleOf(points),
+    plate: { x: 0, y: middle },
+    centreY: middle,
+    bottomY: middle - (screen.height ?? screen.diagonal / 2) / 2,
+    packing: 0,
+  };
+  const load = { screen, mount, group, capacities: points.map(() => capacity), at };
+  return worstLoad(load, roughPoses(mount, screen), table)?.utilisation;
+}
+
+const INTO: Partial<Record<Wall['build']['kind'], 'stud' | 'metal-stud' | 'masonry' | 'backing'>> = {
+  'timber-stud': 'stud',
+  'metal-stud': 'metal-stud',
+  masonry: 'masonry',
+  'timber-backing': 'backing',
+  'metal-backing': 'backing',
+};
+
+function columnsOf(mount: Mount, build: Wall['build'], slots: readonly { x: number }[]): number[] {
+  const [left, right] = [Math.min(...slots.map((s) => s.x)), Math.max(...slots.map((s) => s.x))];
+  const studs = build.kind === 'timber-stud' || build.kind === 'metal-stud';
+  const wanted = studs ? (mount.studs?.count ?? 2) : 2;
+  if (wanted < 2 || right - left < 1) return [(left + right) / 2];
+  if (!studs) return [left, right];
+  const apart = build.spacing ?? STUD_SPACING_MM;
+  return Array.from({ length: wanted }, (_, i) => (i - (wanted - 1) / 2) * apart);
+}
+
+function roughPoses(mount: Mount, screen: Screen): LoadPose[] {
+  const thick = screen.thickness ?? SET_THICKNESS_MM;
+  const pose = (x: number, back: number): LoadPose => ({
+    x,
+    standoff: back + thick / 2,
+    frontX: x,
+    frontStandoff: back + thick,
+    extension: back,
+    yaw: 0,
+  });
+  if (!moves(mount)) return [pose(0, mount.depth.folded)];
+  const arm = armOf(mount, 0, 'left')!;
+  const [root, r] = [arm.root, arm.a + arm.b];
+  const slant = Math.SQRT1_2 * r;
+  return [
+    pose(root.x, reachOf(mount)),
+    ...(r > 0 ? [pose(root.x + r, mount.depth.folded), pose(root.x + slant, root.z + slant + arm.head)] : []),
+  ];
+}
+
+/** The rule for the list of mounts: over 1 a caution, because this room may keep the arm from its worst pose. */
+export function holdsRule(use: number | undefined): Fit[] {
+  if (use === undefined) return [];
+  const ok = use <= 1;
+  return [{ rule: 'holds', ok, level: ok ? 'info' : 'caution', value: use, limit: 1, margin: 1 - use, unit: 'ratio' }];
+}

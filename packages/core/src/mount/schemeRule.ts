@@ -1,0 +1,55 @@
+import type { Fit, Job, Mount } from '@steddo/contract';
+import type { YieldTable } from '../fixing/fastenerCapacity';
+import { passes } from '../load/checkFastening';
+import { frameOf, wantedHeight } from '../placement/frameOf';
+import { spotAt } from '../placement/placeSet';
+import { planPlate } from '../plate/planPlate';
+import { chooseScheme } from '../scheme/chooseScheme';
+import { hungOf, platesOf } from '../scheme/schemePart';
+import { settingOf } from '../scheme/schemeSearch';
+import { outlineOf } from '../screen/outlineOf';
+import type { StudsFound } from '../wall/inferStuds';
+import { solidSections } from '../wall/wallPart';
+
+/** So many of the list are given the whole search. */
+export const SCHEMED = 20;
+
+/**
+ * A mount with the whole scheme search, as if it were picked: whether its holes find wood and hold. For the
+ * first of a list; absent where its plate is not measured or the set finds no height with it.
+ */
+export function schemeRule(mount: Mount, job: Job, found: StudsFound, yieldTable: YieldTable): Fit[] {
+  if (!mount.plate?.slots?.length) return [];
+  const { plateX: _, armHole: _a, scheme: _s, ...choices } = job.choices ?? {};
+  const { measured: _m, ...rest } = job;
+  const other: Job = { ...rest, mount, choices };
+  const framed = frameOf(other, outlineOf(job.screen, job.guessed ?? []));
+  if (!framed.ok) return [];
+  const { centreX } = framed.frame;
+  const frame = { ...framed.frame, plateX: planPlate(other, mount, found, centreX).x.value };
+  const wanted = wantedHeight(frame).section;
+  const spot = wanted && spotAt(frame, wanted);
+  if (!spot || spot.conflict) return [];
+  const plates = platesOf(frame, spot, mount);
+  const setting = settingOf({ job: other, mount, found, plan: solidSections(job), centreX, plates, yieldTable });
+  if ('code' in setting) return [];
+  const { best } = chooseScheme(setting, hungOf(frame, spot, mount), 0);
+  if (!best)
+    return found.studs.length === 0
+      ? []
+      : [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1 }];
+  const use = best.checked.ok ? best.checked.worst.utilisation : Infinity;
+  const ok = passes(best.checked);
+  return [
+    {
+      rule: 'scheme',
+      ok,
+      level: ok ? 'info' : 'stop',
+      value: Number.isFinite(use) ? use : 'none',
+      limit: 1,
+      margin: Number.isFinite(use) ? 1 - use : -1,
+      unit: 'ratio',
+      axis: best.candidate.way.kind,
+    },
+  ];
+}

@@ -1,0 +1,293 @@
+import type { HoleInto, Mount, SchemeKind, Working } from '@steddo/contract';
+import type { Fastener } from '../fixing/kit';
+import { SAME_MM } from '../primitives/tolerances';
+import { mayDrill, type DoneHole, type DrilledHoles } from '../wall/drilledHoles';
+import type { UsableSlot } from './usableSlots';
+
+/** One way of holding a plate: what goes into the timber or the solid wall, and what into the hollow. */
+export interface FixingWay {
+  kind: SchemeKind;
+  into: HoleInto;
+  /** Into studs, masonry or backing; absent where only the board holds. */
+  main?: Fastener;
+  board?: Fastener;
+  count: number;
+}
+
+/** Where a stud would be drilled, and the chance that the hole is all in one ply. */
+export interface Aim {
+  x: Working;
+  chance: number;
+}
+
+/** What slots are chosen by. */
+export interface SlotSetting {
+  mount: Mount;
+  /** One for each stud, for a screw of a diameter. */
+  aims: (diameter: number) => readonly Aim[];
+  /** The slots that a screw of a diameter goes through. */
+  slots: (diameter: number) => readonly UsableSlot[];
+  drilled: DrilledHoles;
+  /** That the wall is there what a fixing is made for: a zone may be another kind. */
+  isWallFor: (into: HoleInto, x: number, y: number) => boolean;
+  /** That a hole for the fastener meets there what it is meant for. */
+  chanceFor: (into: HoleInto, fastener: Fastener, x: number, y: number) => number;
+  /** That a screw of a diameter at x is all in one ply. */
+  chanceOf: (x: number, diameter: number) => number;
+}
+
+/** One hole of a candidate: where, through which slot, into what, with what. mm on the wall. */
+export interface HolePlace {
+  x: number;
+  y: number;
+  slot: number;
+  into: HoleInto;
+  fastener: Fastener;
+  chance: number;
+  stud?: number;
+  /** The line up the wall that it belongs to: its stud's. */
+  line?: number;
+  /** It is there already. */
+  done?: DoneHole;
+}
+
+/** A plate at one place, to be given its holes. */
+export interface PlateHere {
+  setting: SlotSetting;
+  way: FixingWay;
+  x: number;
+  bottom: number;
+  studs: readonly number[];
+}
+
+interface Held {
+  done: DoneHole;
+  at: UsableSlot;
+}
+
+interface Chosen {
+  places: HolePlace[];
+  unused: DoneHole[];
+  lift: number;
+}
+
+/**
+ * The holes of a plate at one place: for every stud as many rows as it needs, the outermost first; in board,
+ * masonry and backing the outermost columns of slots. Holes that are there keep their slots, and the plate
+ * moves up or down to them. Undefined where some stud or column finds too few slots.
+ */
+export function chooseSlots(here: PlateHere): Chosen | undefined {
+  const { held, lift } = holdDone(here);
+  const places = placesOf(here, held, lift);
+  if (!places) return undefined;
+  const used = new Set(places.flatMap((p) => p.done?.id ?? []));
+  return { places, lift, unused: here.setting.drilled.done.filter((d) => !used.has(d.id)) };
+}
+
+function placesOf(here: PlateHere, held: readonly Held[], lift: number): HolePlace[] | undefined {
+  const { way, studs } = here;
+  const solid = studs.length === 0;
+  if (solid) return inColumns(here, held, lift, way.main ?? way.board!, way.into, way.count, undefined);
+  const perStud = way.kind === 'lags-and-anchors' ? Math.ceil(way.count / 2) : Math.ceil(way.count / studs.length);
+  const inWood: HolePlace[] = [];
+  for (const stud of studs) {
+    const column = overStud(here, held, lift, stud, perStud);
+    if (!column) return undefined;
+    inWood.push(...column);
+  }
+  if (way.kind !== 'lags-and-anchors') return inWood;
+  const beside = inColumns(here, held, lift, way.board!, 'board', way.count - perStud, inWood[0]!.x);
+  return beside && [...inWood, ...beside];
+}
+
+/** Slots over the holes that are there, in the order in which they were drilled, as far as one height serves them. */
+function holdDone(here: PlateHere): { held: Held[]; lift: number } {
+  const { setting, way, x, bottom } = here;
+  const held: Held[] = [];
+  let [lo, hi] = [-Infinity, Infinity];
+  for (const done of setting.drilled.done) {
+    const fastener = done.into === 'board' ? way.board : way.main;
+    if (!fastener || (done.into !== 'board' && done.into !== way.into)) continue;
+    const slots = slotsFor(here, fastener).filter((s) => !held.some((h) => h.at.index === s.index));
+    const over = slots.filter((s) => Math.abs(done.x - x - s.slot.x) <= s.travel + SAME_MM);
+    const at = nearest(over, (s) => Math.abs(done.y - bottom - s.slot.y));
+    if (!at) continue;
+    const play = (at.slot.height - fastener.diameter) / 2;
+    const needs = done.y - bottom - at.slot.y;
+    const [from, to] = [Math.max(lo, needs - play), Math.min(hi, needs + play)];
+    if (from > to + SAME_MM) continue;
+    [lo, hi] = [from, to];
+    held.push({ done, at });
+  }
+  // the play of the slots first; what goes beyond it takes the plate along, its bolts in the middle again
+  const lift = held.length === 0 || (lo <= 0 && hi >= 0) ? 0 : (lo + hi) / 2;
+  return { held, lift };
+}
+
+const slotsFor = ({ setting }: PlateHere, fastener: Fastener): readonly UsableSlot[] =>
+  setting.slots(fastener.diameter);
+
+function nearest<T>(list: readonly T[], off: (t: T) => number): T | undefined {
+  return list.reduce<T | undefined>((best, t) => (best === undefined || off(t) < off(best) ? t : best), undefined);
+}
+
+/** A hole that is there belongs to the stud that it is in: no further from its middle than a ply is wide, mm. */
+const SAME_STUD_MM = 30;
+
+function overStud(
+  here: PlateHere,
+  held: readonly Held[],
+  lift: number,
+  stud: number,
+  wanted: number,
+): HolePlace[] | undefined {
+  const { setting, way, x, bottom } = here;
+  const fastener = way.main!;
+  const aim = setting.aims(fastener.diameter)[stud]!;
+  const own = held.filter((h) => h.done.into === way.into && Math.abs(h.done.x - aim.x.value) <= SAME_STUD_MM);
+  const rows = new Map<number, HolePlace>();
+  for (const s of slotsFor(here, fastener)) {
+    const off = Math.abs(aim.x.value - x - s.slot.x);
+    if (off > s.travel + SAME_MM) continue;
+    const y = bottom + lift + s.slot.y;
+    if (!mayDrill(setting.drilled, way.into, { x: aim.x.value, y }, fastener.diameter)) continue;
+    if (!setting.isWallFor(way.into, aim.x.value, y)) continue;
+    const other = rows.get(s.slot.y);
+    if (other && Math.abs(aim.x.value - x - slotX(setting, other.slot)) <= off) continue;
+    rows.set(s.slot.y, {
+      x: aim.x.value,
+      y,
+      slot: s.index,
+      into: way.into,
+      fastener,
+      chance: aim.chance,
+      line: aim.x.value,
+      stud,
+    });
+  }
+  for (const { done, at } of own) {
+    const chance = setting.chanceOf(done.x, fastener.diameter);
+    rows.set(at.slot.y, {
+      x: done.x,
+      y: done.y,
+      slot: at.index,
+      into: way.into,
+      fastener,
+      chance,
+      stud,
+      line: aim.x.value,
+      done,
+    });
+  }
+  const list = [...rows.entries()].sort((a, b) => b[0] - a[0]).map(([, place]) => place);
+  return list.length < wanted ? undefined : pickRows(list, wanted);
+}
+
+const slotX = ({ mount }: SlotSetting, index: number): number => mount.plate!.slots![index]!.x;
+
+/** Holes that are there, then the outermost rows: of rows 9, 5, 1 two are 9 and 1. */
+function pickRows(rows: readonly HolePlace[], wanted: number): HolePlace[] {
+  const done = rows.filter((p) => p.done);
+  if (done.length === 0) return spread(rows, wanted);
+  const open = rows.filter((p) => !p.done);
+  const chosen = [...done];
+  while (chosen.length < wanted && open.length > 0) {
+    // furthest from what is there already
+    const gap = (p: HolePlace) => Math.min(...chosen.map((c) => Math.abs(c.y - p.y)));
+    const next = open.reduce((best, p) => (gap(p) > gap(best) ? p : best));
+    open.splice(open.indexOf(next), 1);
+    chosen.push(next);
+  }
+  return chosen.sort((a, b) => b.y - a.y);
+}
+
+/** The outermost first: `spread([9, 5, 1], 2)` is [9, 1]. */
+export function spread<T>(rows: readonly T[], wanted: number): T[] {
+  if (wanted <= 0) return [];
+  if (wanted === 1) return rows.slice(0, 1);
+  return Array.from({ length: wanted }, (_, i) => rows[Math.round((i * (rows.length - 1)) / (wanted - 1))]!);
+}
+
+/** Holes through the plate's own columns of slots: the outermost first, or the furthest from what is in wood. */
+function inColumns(
+  here: PlateHere,
+  held: readonly Held[],
+  lift: number,
+  fastener: Fastener,
+  into: HoleInto,
+  count: number,
+  woodX: number | undefined,
+): HolePlace[] | undefined {
+  if (count <= 0) return [];
+  const slots = slotsFor(here, fastener);
+  const columns = [...new Set(slots.map((s) => s.slot.x))].map((x) =>
+    columnAt(
+      here,
+      held,
+      lift,
+      fastener,
+      into,
+      slots.filter((s) => s.slot.x === x),
+    ),
+  );
+  const away = (c: HolePlace[]) => (woodX === undefined ? Math.abs(c[0]!.x - here.x) : Math.abs(c[0]!.x - woodX));
+  const usable = columns.filter((c) => c.length > 0 && (woodX === undefined || away(c) >= LEAST_STANCE_MM));
+  const perColumn = usable.length === 1 || woodX !== undefined ? count : Math.min(2, count);
+  const order = [...usable].sort((a, b) => Number(hasDone(b)) - Number(hasDone(a)) || away(b) - away(a));
+  const sides = woodX === undefined ? bothSides(order, here.x) : order;
+  const places: HolePlace[] = [];
+  for (const column of sides) {
+    const left = count - places.length;
+    if (left <= 0) break;
+    places.push(...pickRows(column, Math.min(perColumn, left, column.length)));
+  }
+  return places.length < count ? undefined : places;
+}
+
+/** Anchors beside a stud stand at least so far from it, mm. Ours. */
+const LEAST_STANCE_MM = 80;
+
+const hasDone = (column: readonly HolePlace[]): boolean => column.some((p) => p.done);
+
+/** Outermost left and right in turn, so that the plate stands on both sides. */
+function bothSides(order: readonly HolePlace[][], x: number): HolePlace[][] {
+  const left = order.filter((c) => c[0]!.x < x);
+  const right = order.filter((c) => c[0]!.x >= x);
+  const first = hasDone(right[0] ?? []) && !hasDone(left[0] ?? []) ? [right, left] : [left, right];
+  return Array.from({ length: Math.max(left.length, right.length) }, (_, i) =>
+    first.flatMap((side) => (side[i] ? [side[i]] : [])),
+  ).flat();
+}
+
+function columnAt(
+  here: PlateHere,
+  held: readonly Held[],
+  lift: number,
+  fastener: Fastener,
+  into: HoleInto,
+  slots: readonly UsableSlot[],
+): HolePlace[] {
+  const { setting, x, bottom } = here;
+  const rows = slots.flatMap((s): HolePlace[] => {
+    const there = held.find((h) => h.at.index === s.index && h.done.into === into)?.done;
+    if (there) return [{ x: there.x, y: there.y, slot: s.index, into, fastener, chance: 1, done: there }];
+    const y = bottom + lift + s.slot.y;
+    const tried = [0, -s.travel, s.travel]
+      .map((by) => x + s.slot.x + by)
+      .filter(
+        (at) =>
+          mayDrill(setting.drilled, into, { x: at, y }, fastener.hole ?? fastener.diameter) &&
+          setting.isWallFor(into, at, y),
+      )
+      .map((at) => ({ at, chance: setting.chanceFor(into, fastener, at, y) }));
+    const best = tried.reduce<(typeof tried)[number] | undefined>(
+      (b, t) => (!b || t.chance > b.chance + SAME_CHANCE ? t : b),
+      undefined,
+    );
+    return best ? [{ x: best.at, y, slot: s.index, into, fastener, chance: best.chance }] : [];
+  });
+  return rows.sort((a, b) => b.y - a.y);
+}
+
+/** A hole leaves the middle of its slot only for a chance that is better by so much. Ours. */
+const SAME_CHANCE = 0.02;

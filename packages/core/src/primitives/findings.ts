@@ -1,0 +1,182 @@
+import type { Finding, Level, HeightRule, Stage } from '@steddo/contract';
+
+/** Judgements are data: a code, how serious, where, and the values. Words for them are in @steddo/text. */
+export interface FindingValues {
+  'loads-checked': { percent: number };
+  'load-too-great': { percent: number; hole: string; governs: string };
+  'load-unknown': Record<string, never>;
+  'no-rating': { kind: string };
+  'no-fixing': { kind: string };
+  'never-in-board': { kind: string };
+  'lag-off-table': { diameterMm: number };
+  'lag-too-short': { threadMm: number; needMm: number };
+  'lag-past-stud': { byMm: number };
+  'lags-too-close': { apartMm: number; needMm: number };
+  'rated-for-board': { boardMm: number; ratedMm: number };
+  'grip-outside': { thickMm: number; minMm: number; maxMm: number };
+  'head-through-slot': { headMm: number; slotMm: number };
+  'board-unsound': { state: string };
+  'anchors-refused': Record<string, never>;
+  'arm-on-anchors-refused': Record<string, never>;
+  'large-on-anchors-refused': { diagonalMm: number; limitMm: number };
+  'arm-on-anchors': { percent: number; tensionN: number; allowableN: number; anchors: number };
+  'large-on-anchors': {
+    diagonalMm: number;
+    percent: number;
+    tensionN: number;
+    allowableN: number;
+    anchors: number;
+  };
+  'studs-not-sought': Record<string, never>;
+  'anchors-missing': Record<string, never>;
+  'not-all-in-studs': { kind: string };
+  'angled-lag': { offMm: number };
+  'scheme-gone': { scheme: string };
+  'hole-unusable': { hole: string };
+  'plate-follows-holes': { liftMm: number };
+  'board-doubtful': { holes: string[]; percent: number };
+  'test-hole-first': Record<string, never>;
+  'joints-unmarked': { percent: number };
+  'in-joint': { holes: string[] };
+  'backing-edges-unmarked': { holes: string[] };
+  'backing-missed': { holes: string[] };
+  'bit-to-get': { bitMm: number };
+  'faces-uneven': { stepMm: number };
+  'corner-one-wall': Record<string, never>;
+  'least-change': { kind: string; byMm: number; to: string };
+  'light-heavy': { object: string; massKg: number; limitKg: number };
+  'light-no-rating': { object: string };
+  'light-too-great': { object: string; percent: number };
+  'nobody-looked': { holes: number };
+  'looked-one-side': { holes: string[] };
+  'hole-in-zone': { holes: string[]; what: string; way: string; object: string };
+  'seen-at-hole': { holes: string[]; what: string };
+  'seen-at-opening': { object: string; what: string };
+  'opening-unlooked': { object: string; from: string; what: string };
+  'felt-something': { hole: string; xMm: number; yMm: number };
+  'finder-limits': Record<string, never>;
+  'still-guessed': { paths: string[] };
+  'outline-off-diagonal': { axis: string; measuredMm: number; expectedMm: number; percent: number };
+  'mass-above-class': { patternClass: string; massKg: number; limitKg: number };
+  'thread-off-class': { patternClass: string; thread: string; takes: string[] };
+  'insert-to-measure': { fields: string[] };
+  'bag-unknown': { fields: string[] };
+  'spacer-needed': { why: 'back' | 'plugs' | 'behind'; leastMm: number };
+  'screw-none': {
+    thread: string;
+    fromMm: number;
+    toMm: number;
+    lengthMm: number;
+    spacerMm: number;
+  };
+  'insert-too-shallow': { depthMm: number; needMm: number };
+  'stack-gone': { stack: string };
+  'mount-needed': Record<string, never>;
+  'mount-mass': { massKg: number; limitKg: number; marginKg: number };
+  'mount-pattern': { axis: string; valueMm: number; limitMm: number; shortMm: number };
+  'mount-size': { diagonalMm: number; minMm: number; maxMm: number };
+  'mount-wall': { kind: string; takes: string[] };
+  'mount-covering': { boardMm: number; limitMm: number };
+  'mount-spacing': { spacingMm: number; minMm: number; maxMm: number };
+  'mount-plate-room': { shortMm: number };
+  'mount-reach': { viewer: string; degrees: number; limit: number };
+  'mount-tilt': { way: string; neededDeg: number; limitDeg: number };
+  'mount-people': { people: number; massKg: number };
+  'lift-people': { people: number; massKg: number };
+  'extension-arms-needed': { widthMm: number; heightMm: number };
+  'mount-to-measure': { fields: string[] };
+  'arm-hole-missing': { armHole: number; count: number };
+  'wall-kind-unknown': Record<string, never>;
+  'school-needs-object': { school: HeightRule; object: string };
+  'school-needs-value': { school: HeightRule; field: string };
+  'school-needs-eyes': { school: HeightRule; viewers: string[] };
+  'centre-needs-object': { object: string };
+  'height-conflict': {
+    constraints: string[];
+    /** What would give way least, in pairs with `amountsMm`; empty when nothing gives enough. */
+    relax: string[];
+    amountsMm: number[];
+    atMm: number;
+    /** Or so far sideways, positive to the right; zero when that does not help either. */
+    sidewaysMm: number;
+  };
+  'height-moved': { school: string; wantedMm: number; gotMm: number; by: string };
+  'sideways-conflict': { constraints: string[] };
+  'sideways-moved': { wantedMm: number; gotMm: number; by: string };
+  'lift-on-short': { object: string; haveMm: number; needMm: number };
+  'sits-near': { viewer: string; distanceMm: number; fromMm: number; toMm: number; fills: number };
+  'sits-far': { viewer: string; distanceMm: number; fromMm: number; toMm: number; fills: number };
+  'centre-off-rest': { viewer: string; degrees: number; limit: number };
+  'top-too-high': { viewer: string; degrees: number; limit: number };
+  'viewer-inside-set': { viewer: string; distanceMm: number; outMm: number };
+  'measured-differs': { to: string; measuredMm: number; geometryMm: number; differenceMm: number };
+  'measured-unused': { to: string };
+  'plate-beyond-slide': { shiftMm: number; slideMm: number };
+  'studs-needed': { found: number; needed: number };
+  'no-stud-in-slots': { shortMm: number };
+  'slots-too-few': { needed: number; found: number };
+  'stud-doubtful': { hole: string; percent: number };
+  'evidence-odd': { ids: string[] };
+  'bit-outside-band': { bitMm: number; fromMm: number; toMm: number; usedMm: number };
+  'no-bit': { fromMm: number; toMm: number };
+  'arm-unknown': Record<string, never>;
+  'arm-links-many': { links: number };
+  'arm-differs': { what: 'folded' | 'extended'; labelMm: number; linkageMm: number };
+  'seat-poor': { viewer: string; degrees: number; limit: number; by: string; neededMm: number };
+  'seats-apart': { viewer: string; worst: number; apart: number };
+  'swing-near': { where: 'below' | 'above'; gapMm: number; by: string };
+  'lead-short': { what: string; lengthMm: number; runMm: number };
+  'plug-behind': { object: string; needMm: number; haveMm: number };
+  'folded-blocked': { by: string; edgeMm: number };
+  'over-walkway': { outMm: number; bottomMm: number };
+  'corner-out': { outMm: number };
+  'level-not-turned': { on: string };
+  'level-good': { riseMm: number; spanMm: number };
+  'level-off': { riseMm: number; spanMm: number; high: string };
+  'level-beyond-slots': { needMm: number; playMm: number };
+}
+
+export type FindingCode = keyof FindingValues;
+
+/** Only these stops may be acknowledged; the rest stand until the job changes. */
+const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>([
+  'stud-doubtful',
+  'mount-reach',
+  'mount-tilt',
+  'mount-people',
+  'arm-on-anchors',
+  'large-on-anchors',
+]);
+
+/**
+ * Makes a finding. Its level says: `info` worth knowing, `caution` mind this, `stop` do not go on.
+ * `finding('load-unknown', 'stop', 'holes', {})`.
+ */
+export function finding<C extends FindingCode>(
+  code: C,
+  level: Level,
+  stage: Stage,
+  values: FindingValues[C],
+  source?: string,
+): Finding {
+  return {
+    code,
+    level,
+    stage,
+    values: values as Finding['values'],
+    ...(source === undefined ? {} : { source }),
+    acknowledgeable: level === 'stop' && ACKNOWLEDGEABLE.has(code),
+    acknowledged: false,
+  };
+}
+
+/** Marks what the job has acknowledged; only findings that can be acknowledged take it. */
+export function acknowledge(findings: Finding[], codes: readonly string[]): Finding[] {
+  return findings.map((f) => (f.acknowledgeable && codes.includes(f.code) ? { ...f, acknowledged: true } : f));
+}
+
+/** The worst of the findings; an acknowledged stop counts as a caution. */
+export function verdictOf(findings: readonly Finding[]): 'go' | 'caution' | 'stop' {
+  if (findings.some((f) => f.level === 'stop' && !f.acknowledged)) return 'stop';
+  return findings.some((f) => f.level !== 'info') ? 'caution' : 'go';
+}

@@ -1,0 +1,99 @@
+import type { Drilled, Evidence, HoleInto, Job } from '@steddo/contract';
+import { METAL_OFF_MM, SPOILED_MM, TOGGLE_ROOM_MM } from '../primitives/tolerances';
+
+/** A hole that is there and may be used. */
+export interface DoneHole {
+  id: string;
+  x: number;
+  y: number;
+  into: HoleInto;
+}
+
+/** What has been drilled: holes to be used, and places where nothing holds any more. */
+export interface DrilledHoles {
+  done: DoneHole[];
+  spoiled: { id: string; x: number; y: number; keepOff: number }[];
+  /** Lines up the wall where the drill met the opposite of what it was sent for, and how far they reach aside, mm. */
+  wood: number[];
+  hollow: number[];
+  /** Holes that went where nothing can use them. */
+  off?: DoneHole[];
+  /** How often the plan had to be made anew: each time the holes still to come get numbers of their own. */
+  round: number;
+}
+
+const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
+
+const onMain = (drilled: Job['drilled']): Drilled[] => (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
+
+/** What a hole was made for, when nobody wrote it down: what this wall is drilled for first. */
+const USUAL_INTO: Record<Job['room']['wall']['build']['kind'], HoleInto> = {
+  'timber-stud': 'stud',
+  'metal-stud': 'metal-stud',
+  masonry: 'masonry',
+  'timber-backing': 'backing',
+  'metal-backing': 'backing',
+  unknown: 'stud',
+};
+
+/** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
+export function drilledHoles(job: Job): DrilledHoles {
+  const all = onMain(job.drilled);
+  const last = all.filter((d, i) => !all.slice(i + 1).some((o) => o.hole === d.hole));
+  const usual = USUAL_INTO[job.room.wall.build.kind];
+  return {
+    done: last.filter((d) => USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual })),
+    spoiled: all.filter((d) => !USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) })),
+    wood: all.filter((d) => foundBy(d) === 'wood').map((d) => d.x),
+    hollow: all.filter((d) => foundBy(d) === 'hollow').map((d) => d.x),
+    round: all.filter((d) => d.result !== 'good').length,
+  };
+}
+
+/** Metal may be a plate that guards a cable: further off than from a hole that only did not hold. */
+const keepOff = ({ result }: Drilled): number =>
+  result === 'metal' || result === 'felt-something' ? METAL_OFF_MM : SPOILED_MM;
+
+/** Far enough from every hole that did not hold. */
+const isSound = ({ spoiled }: DrilledHoles, x: number, y: number): boolean =>
+  spoiled.every((s) => Math.hypot(s.x - x, s.y - y) >= s.keepOff);
+
+/** A stud reaches so far aside of a place where wood was met, and a hollow so far of where none was, mm. Ours. */
+const WOOD_REACHES_MM = 19;
+const HOLLOW_REACHES_MM = 8;
+
+/**
+ * Whether a new hole may be tried at a place: off every spoiled one, no anchor up or down the stud that a
+ * drill has met, no lag on a line where a drill has met nothing.
+ */
+export function mayDrill(drilled: DrilledHoles, into: HoleInto, at: { x: number; y: number }, holeMm: number): boolean {
+  if (!isSound(drilled, at.x, at.y)) return false;
+  const near = (lines: readonly number[], reach: number) => lines.some((x) => Math.abs(x - at.x) < reach + holeMm / 2);
+  if (into === 'board') return !near(drilled.wood, WOOD_REACHES_MM + TOGGLE_ROOM_MM);
+  if (into === 'stud' || into === 'metal-stud') return !near(drilled.hollow, HOLLOW_REACHES_MM);
+  return true;
+}
+
+/**
+ * What the drill has shown about the wall: wood where a lag bit or where a toggle met a stud, hollow where
+ * a lag found nothing; as wide as it is it counts as two thin probes. A hole whose purpose nobody wrote down says
+ * only what its result says.
+ */
+export function drilledEvidence(drilled: Job['drilled']): Evidence[] {
+  return onMain(drilled).flatMap((d): Evidence[] => {
+    const found = foundBy(d);
+    if (!found) return [];
+    const probe = { kind: 'probe' as const, x: d.x, y: d.y, found };
+    return [
+      { ...probe, id: `drilled:${d.hole}` },
+      { ...probe, id: `drilled:${d.hole}:wide` },
+    ];
+  });
+}
+
+function foundBy({ result, into }: Drilled): 'wood' | 'hollow' | undefined {
+  if (result === 'stud') return 'wood';
+  if (result === 'hollow') return 'hollow';
+  if (result !== 'good' && result !== 'drifted') return undefined;
+  return into === 'stud' ? 'wood' : into === 'board' ? 'hollow' : undefined;
+}

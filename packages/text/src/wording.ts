@@ -1,0 +1,17 @@
+import type { Unit } from '@steddo/contract';
+
+/** How values are worded in one job: its units, and the names of its things. */
+export interface Wording {
+  length: (mm: number) => string;
+  mass: (kg: number) => string;
+  degrees: (deg: number) => string;
+  force: (newtons: number) => string;
+  value: (value: number, unit: Unit) => string;
+  /** The name of a viewer or a thing on the wall, by id. */
+  thing: (id: string) => string;
+}
+
+/** Rounded for reading only: `rounded(2.34567, 1)` is `2.3`. */
+export const rounded = (value: number, places: number): string => String(Number(value.toFixed(places)) + 0);
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
