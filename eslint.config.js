@@ -130,6 +130,7 @@ export default tseslint.config(
     },
     rules: {
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
+      'import-x/no-duplicates': ['error', { 'prefer-inline': true }],
       'no-warning-comments': ['error', { terms: ['prettier-ignore'], location: 'anywhere' }],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',

@@ -62,7 +62,6 @@ export { plateMayCover, setMayCover } from './room/itemRules';
 export { holeState, holeVerdict } from './wall/holeVerdict';
 export { eyeOf } from './sight/eyeOf';
 export { faceOut } from './sight/viewerAngles';
-export { CEILING_GAP_MM, COMFORT_CENTRE_DEG, RECLINE_SHARE, SNAP_MM } from './primitives/tolerances';
 export { armHoles, slotRows } from './placement/chain';
 export { isComfortable } from './sight/isComfortable';
 export { pictureDistances } from './sight/pictureDistances';
@@ -94,7 +93,6 @@ export { standAt, type Reach } from './arm/reachTable';
 export { bestPose, reachNeeded } from './reach/seatPose';
 export { cornersOf, faceOf, type Pose, type SetShape } from './arm/setShape';
 export { meetsOnWay, motionTo, turnAt, wallTurn, waysTo } from './arm/sweep';
-export { COVERAGE_STEP_MM, DRILL_SD_MM, POOR_DEG, USUAL_OUT_MM } from './primitives/tolerances';
 
 // instruments, real or simulated, and practice
 export { hiddenWall, type HiddenWall, type Run } from './instruments/hiddenWall';
@@ -115,3 +113,11 @@ export { FIXING_POLICIES, fixingPolicies, type PolicySays } from './compare/fixi
 export { restsOnGuess } from './room/guesses';
 export type { FindingCode, FindingValues } from './primitives/findings';
 export { evaluate, leaf, leaves, node } from './primitives/working';
+export { CEILING_GAP_MM } from './placement/heightLimits';
+export { COMFORT_CENTRE_DEG } from './sight/isComfortable';
+export { RECLINE_SHARE } from './sight/viewerAngles';
+export { SNAP_MM } from './edit/snapBox';
+export { COVERAGE_STEP_MM } from './reach/coverage';
+export { DRILL_SD_MM } from './wall/holeChance';
+export { POOR_DEG } from './reach/seatServices';
+export { USUAL_OUT_MM } from './arm/obstacles';

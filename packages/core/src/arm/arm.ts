@@ -1,7 +1,7 @@
 import type { Mount, Side } from '@steddo/contract';
-import { SAME_MM } from '../primitives/tolerances';
 import { toRad } from '../primitives/convert';
 import type { Point } from '../primitives/convex';
+import { SAME_MM } from '../primitives/epsilons';
 
 /**
  * The linkage seen from above. z runs out of the wall, angles from straight out, positive to the right.

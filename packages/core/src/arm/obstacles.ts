@@ -1,6 +1,19 @@
-import type { Item, Job } from '@steddo/contract';
+import type { Item, ItemKind, Job } from '@steddo/contract';
 import { quarterDisc, rectangle, type Plane, type Polygon } from '../primitives/convex';
-import { USUAL_OUT_MM } from '../primitives/tolerances';
+
+/** How far things on a wall stand out when nobody has measured it, mm. Ours. */
+export const USUAL_OUT_MM: Partial<Record<ItemKind, number>> = {
+  outlet: 5,
+  switch: 5,
+  data: 5,
+  furniture: 400,
+  cabinet: 330,
+  shelf: 250,
+  mantel: 200,
+  chimney: 300,
+  curtain: 100,
+  soundbar: 90,
+};
 
 /** What the set may not cross, from above; `by` names it: `own-wall`, `wall:left`, `object:o2`, `floor:f1`, `door:o3`. */
 export type Obstacle = (Plane | Polygon) & { by: string };

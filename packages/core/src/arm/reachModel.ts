@@ -1,6 +1,5 @@
 import type { Job, Side, Working } from '@steddo/contract';
 import { boxGap, type Bounds, type Point } from '../primitives/convex';
-import { LONGER_MM, SET_THICKNESS_MM } from '../primitives/tolerances';
 import { toDeg, toRad } from '../primitives/convert';
 import { memo } from '../primitives/memo';
 import { leaf, minus, node } from '../primitives/working';
@@ -9,6 +8,10 @@ import type { Hung } from './hung';
 import { obstaclesAt, standingIn, type Band, type Obstacle } from './obstacles';
 import { reachTable, standAt, type Reach, type ReachTable, type Stand } from './reachTable';
 import { extensionOf, faceOf, offAxis, radiusOf, type Pose, type SetShape } from './setShape';
+import { SET_THICKNESS_MM } from '../room/usualSizes';
+
+/** How much further an arm could come out for it to be called too short, mm. Ours. */
+export const LONGER_MM = 1500;
 
 /** The arm of a job with everything around it, ready to be asked. */
 export interface ReachModel {

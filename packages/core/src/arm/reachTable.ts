@@ -1,9 +1,11 @@
 import type { Point } from '../primitives/convex';
-import { REACH_STEP_MM } from '../primitives/tolerances';
 import type { Arm } from './arm';
 import type { Obstacle } from './obstacles';
 import type { SetShape } from './setShape';
 import { meetsOnWay, turnAt, waysTo, type Turn, type ArmWay } from './sweep';
+
+/** Grid of the set's joint over the floor on which poses are tried, and that of the coverage map, mm. */
+export const REACH_STEP_MM = 40;
 
 /** Everything that decides where the set can go. */
 export interface Reach {

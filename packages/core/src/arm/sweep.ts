@@ -1,8 +1,11 @@
 import { boxGap, type Bounds, type Plane, type Point, type Polygon } from '../primitives/convex';
-import { SAME_MM, TOUCH_MM } from '../primitives/tolerances';
 import { jointsFor, reachedBy, type Arm, type Joints } from './arm';
 import type { Obstacle } from './obstacles';
 import { cornersOf, radiusOf, type Pose, type SetShape } from './setShape';
+import { SAME_MM } from '../primitives/epsilons';
+
+/** The set nearer to a thing than this counts as touching it on its way, mm. Ours. */
+const TOUCH_MM = 0.5;
 
 /** Where the pivot is at each share of its way, and how far it goes at most per share, mm. */
 export interface ArmWay {

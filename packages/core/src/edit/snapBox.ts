@@ -1,5 +1,7 @@
-import type { TapeStyle } from '../primitives/formatTape';
-import { onDivision } from '../primitives/formatTape';
+import { type TapeStyle, onDivision } from '../primitives/formatTape';
+
+/** A thing this close pulls a dragged edge or middle to it, mm on the wall. Ours. */
+export const SNAP_MM = 25;
 
 export interface SnapBox {
   left: number;

@@ -1,7 +1,6 @@
 import type { Job, Mount } from '@steddo/contract';
-import { RATED_BOARD_MM } from '../primitives/tolerances';
 import { boardOf } from '../room/wallAt';
-import { plateOf } from './fastenerCapacity';
+import { plateOf, RATED_BOARD_MM } from './fastenerCapacity';
 import { fromAnchor, HOLLOW_KINDS, MASONRY_KINDS, strengthOf, type Fastener, type Kit } from './kit';
 
 const ultimate = ({ tension = 0, shear = 0 }: Fastener): number => Math.min(tension, shear);

@@ -1,10 +1,15 @@
 import type { DrillStep, HoleInto, Job, Mount, Working } from '@steddo/contract';
 import { gravityOf } from './lagTables';
-import { SLEEVE_OVERDRILL_MM, THROUGH_BOARD_MM } from '../primitives/tolerances';
 import { leaf, minus, node, sum } from '../primitives/working';
 import type { Fastener } from './kit';
 import { inWall, leadBit, leadDepth } from './leadHole';
 import { frontedBy, overAt } from '../room/wallAt';
+
+/** How deep a bay is behind the board at least for a toggle, and how deep a hole through board goes beyond it, mm. Ours. */
+const THROUGH_BOARD_MM = 10;
+
+/** A hole in masonry goes beyond its sleeve, mm. Ours. */
+const SLEEVE_OVERDRILL_MM = 10;
 
 /** A fixing where it goes, and into what. mm on the wall. */
 interface FixingAt {

@@ -1,8 +1,7 @@
 import type { Working } from '@steddo/contract';
 import { WORKINGS } from '../primitives/arithmetic';
-import { RATING_FACTOR } from '../primitives/tolerances';
 import { leaf, node } from '../primitives/working';
-import type { Capacity } from './fastenerCapacity';
+import { type Capacity, RATING_FACTOR } from './fastenerCapacity';
 import { PERMANENT } from './lagTables';
 import { bearingMpa, leastYield, yieldLoad } from './lagYield';
 import { pullCapacity } from './lagWithdrawal';

@@ -2,7 +2,6 @@ import type { Mount } from '@steddo/contract';
 import type { FindingCode } from '../primitives/findings';
 import { HOLLOW_KINDS, type Fastener } from './kit';
 import { overAt, type Fronted } from '../room/wallAt';
-import { PLATE_THICKNESS_MM, RATED_BOARD_MM, RATING_FACTOR, SAME_MM, STUD_DEPTH_MM } from '../primitives/tolerances';
 import {
   gravityOf,
   lagSizeOf,
@@ -15,6 +14,17 @@ import {
 import { NUMBERS, type Arithmetic } from '../primitives/arithmetic';
 import { lagHold, pullCapacity, type LagHold } from './lagWithdrawal';
 import { leastYield, yieldTable, type YieldInput } from './lagYield';
+import { SAME_MM } from '../primitives/epsilons';
+
+/** A pack's ultimate rating is divided by this. Common practice for hollow-wall and masonry anchors. */
+export const RATING_FACTOR = 4;
+
+/** A pack's rating is for its board; another thickness by more is another rating, mm. Ours. */
+export const RATED_BOARD_MM = 1;
+
+/** Sheet steel of a plate, and depth of a stud, when nobody has measured them, mm. Ours; 2 x 4, common practice. */
+export const PLATE_THICKNESS_MM = 3;
+export const STUD_DEPTH_MM = 89;
 
 /** What one fastener may hold where it sits, N, and how pull and shear go together. */
 export type Capacity =

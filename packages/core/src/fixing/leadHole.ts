@@ -1,8 +1,12 @@
 import type { Plate, Working } from '@steddo/contract';
 import { lagSizeOf } from './lagTables';
-import { PILOT_OVERDRILL_MM, PLATE_THICKNESS_MM, SAME_MM } from '../primitives/tolerances';
 import { leaf, minus, sum } from '../primitives/working';
 import type { Fastener } from './kit';
+import { PLATE_THICKNESS_MM } from './fastenerCapacity';
+import { SAME_MM } from '../primitives/epsilons';
+
+/** Drilled deeper than the screw goes, mm. Ours. */
+const PILOT_OVERDRILL_MM = 5;
 
 /** Stock bits, mm: sixty-fourths of an inch from 1/8 to 3/8. */
 const STOCK_BITS_MM = Array.from({ length: 17 }, (_, i) => ((i + 8) / 64) * 25.4);

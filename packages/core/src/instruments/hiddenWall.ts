@@ -1,6 +1,6 @@
 import type { Item, Job } from '@steddo/contract';
-import { PITCH_PEAKS_MM, STUD_WIDTH_MM } from '../primitives/tolerances';
 import { seeded, type Random } from './random';
+import { PITCH_PEAKS_MM, STUD_WIDTH_MM } from '../primitives/wallFacts';
 
 /** A cable or pipe in a wall: upright at one x, or level at one y, from here to there. mm. */
 export interface Run {

@@ -1,7 +1,7 @@
-import { CENTRE_SD_MM, EDGE_SD_MM, PROBE_WRONG, SPURIOUS } from '../primitives/tolerances';
 import { facesAt, type HiddenWall, type Run } from './hiddenWall';
 import type { CameraView, FinderKind, Instruments, Pass, Poked } from './instruments';
 import { seeded, type Random } from './random';
+import { CENTRE_SD_MM, EDGE_SD_MM, PROBE_WRONG, SPURIOUS } from '../primitives/wallFacts';
 
 /** A magnet is waved so far up and down, and holds on so near to a screw, mm. Ours. */
 const MAGNET_WAVE_MM = 150;

@@ -1,9 +1,12 @@
 import type { Correction, Finding, LevelGroup, LevelReading, LevelResult, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { LEVEL_GOOD_MM, LEVEL_SEEN_MM } from '../primitives/tolerances';
 import { toRad } from '../primitives/convert';
 import type { Part } from '../primitives/part';
 import { leaf, node } from '../primitives/working';
+
+/** Levelness over the set's width: good, and seen by everybody, mm. Ours. */
+const LEVEL_GOOD_MM = 1;
+const LEVEL_SEEN_MM = 3;
 
 /** What the level needs to know of the plan: spans and play, mm. */
 export interface LevelContext {

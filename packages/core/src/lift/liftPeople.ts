@@ -1,4 +1,5 @@
-import { TWO_PEOPLE_MM } from '../primitives/tolerances';
+/** From this diagonal on two people lift, mm (50 in). Common practice. */
+const TWO_PEOPLE_MM = 1270;
 
 /** Load constant of the revised NIOSH equation, kg (Waters et al. 1993, from memory). */
 const LOAD_KG = 23;

@@ -6,11 +6,16 @@ import { fromAnchor, kitOf, MASONRY_KINDS, type Fastener, type Kit } from '../fi
 import { WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
-import { GRAVITY_N_PER_KG, HOLE_CAUTION, HOLE_GO, LIGHT_KG, LIGHT_OUT_MM } from '../primitives/tolerances';
 import { leaf, minus, node } from '../primitives/working';
 import { onMainWall } from '../room/itemRules';
 import { wallAt } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
+import { GRAVITY_N_PER_KG } from '../primitives/convert';
+import { HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
+
+/** What is light, kg (20 lb), and how far out a light thing's weight is when nobody has said, mm. Common practice, ours. */
+const LIGHT_KG = 9.0718474;
+const LIGHT_OUT_MM = 100;
 
 /** By how many fixings a light thing hangs when nobody has said. */
 const USUAL_FIXINGS = 2;

@@ -1,4 +1,4 @@
-import { SAME_MM } from '../primitives/tolerances';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** Fasteners of one plate and what the plate bears against. Lengths mm, on the wall. */
 export interface FastenerGroup {

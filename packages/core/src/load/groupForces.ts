@@ -1,6 +1,6 @@
 import type { Arithmetic } from '../primitives/arithmetic';
-import { SAME_MM } from '../primitives/tolerances';
 import { leverArms, middleOf, type FastenerGroup, type Pulled } from './fastenerGroup';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** One force on the set: N down and, where a hand pushes, N to the right; mm from the fasteners' middle and out of the wall. */
 export interface Push<N> {

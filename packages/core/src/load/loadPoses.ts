@@ -2,8 +2,8 @@ import { armOf, moves, reachedBy, type Arm } from '../arm/arm';
 import type { Hung } from '../arm/hung';
 import type { ReachModel } from '../arm/reachModel';
 import { extensionOf, faceOf, setPoint, type Pose, type SetShape } from '../arm/setShape';
-import { SET_THICKNESS_MM } from '../primitives/tolerances';
 import { toDeg } from '../primitives/convert';
+import { SET_THICKNESS_MM } from '../room/usualSizes';
 
 /** Where a pose puts the set's weight, and where a hand would lean on it. mm from the wall's left end and out of the wall. */
 export interface LoadPose {

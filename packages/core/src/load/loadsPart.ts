@@ -6,13 +6,14 @@ import { pullWorking, shearWorking } from '../fixing/capacityWorkings';
 import { exactShear, utilisation, type Capacity } from '../fixing/fastenerCapacity';
 import { NUMBERS, WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
-import { REACH_STEP_MM, SET_THICKNESS_MM } from '../primitives/tolerances';
 import { leaf, node, sum } from '../primitives/working';
 import { checkFastening, type Carrying, type Checked, type Fastening } from './checkFastening';
 import { groupForces } from './groupForces';
 import { reachablePoses, type LoadPose } from './loadPoses';
 import { pushesOf, weightsOf, type PushPose } from './setPushes';
 import type { WorstLoad } from './worstLoad';
+import { REACH_STEP_MM } from '../arm/reachTable';
+import { SET_THICKNESS_MM } from '../room/usualSizes';
 
 /**
  * What every fastener of the chosen scheme has to hold in the worst pose that this room leaves the arm, against

@@ -1,8 +1,14 @@
 import type { Mount, Screen } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import type { Arithmetic } from '../primitives/arithmetic';
-import { GRAVITY_N_PER_KG, HANDLING, MOUNT_MASS_KG } from '../primitives/tolerances';
 import type { Push } from './groupForces';
+import { GRAVITY_N_PER_KG } from '../primitives/convert';
+
+/** Handling of a set on an arm, N: leaning on its front's lower edge, and pushing it sideways. Ours. */
+const HANDLING = { downN: 100, sideN: 50 } as const;
+
+/** Mass of a mount when nobody has weighed it, kg, by what it does. Ours. */
+const MOUNT_MASS_KG = { still: 5, moving: 12 } as const;
 
 /** What hangs on the plate, N: with the set, and what of the mount stays at the plate (absent: nothing). */
 export interface Weights<N> {

@@ -1,7 +1,6 @@
 import type { Hole, Job, Plan, Side } from '@steddo/contract';
 import { boardOf } from '../room/wallAt';
-import { LOOK, LOOK_REACH_MM } from '../primitives/tolerances';
-import { overlaps } from '../wall/hazardZones';
+import { overlaps, LOOK, LOOK_REACH_MM } from '../wall/hazardZones';
 import { lookedAt } from '../wall/lookedAt';
 import { bayAt } from '../wall/otherTimber';
 

@@ -1,6 +1,9 @@
 import { density } from '../primitives/normal';
-import { CENTRE_SD_MM, EDGE_SD_MM, NEXT_LOOK, PROBE_WRONG, SPURIOUS } from '../primitives/tolerances';
 import type { Possible } from './possibleStuds';
+import { CENTRE_SD_MM, EDGE_SD_MM, PROBE_WRONG, SPURIOUS } from '../primitives/wallFacts';
+
+/** Where to look next: within this of the holes, every so often, mm; and the least that a look has to bring. */
+export const NEXT_LOOK = { withinMm: 80, stepMm: 5, leastGain: 0.005, readingStepMm: 4 } as const;
 
 /** What somebody could do next at one stud. */
 export type LookKind = 'probe' | 'edge' | 'centre';

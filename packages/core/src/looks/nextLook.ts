@@ -2,11 +2,13 @@ import type { Job, Looking, NextLook, Plan } from '@steddo/contract';
 import { plateSearch } from '../plate/planPlate';
 import type { Aim } from '../plate/chooseSlots';
 import { plateOptions, studsNeeded, type LagSetting } from '../plate/plateSearch';
-import { EDGE_SD_MM, HOLE_CAUTION, HOLE_GO, NEXT_LOOK, STUD_SPACING_MM, STUD_WIDTH_MM } from '../primitives/tolerances';
 import { leaf } from '../primitives/working';
 import { inferStuds, readingsOf, type StudsFound } from '../wall/inferStuds';
-import { lookOutcomes, type LookKind } from './lookOutcomes';
+import { lookOutcomes, type LookKind, NEXT_LOOK } from './lookOutcomes';
 import { bestAim, columnChance, possibleStuds, type Possible } from './possibleStuds';
+import { EDGE_SD_MM, STUD_WIDTH_MM } from '../primitives/wallFacts';
+import { HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
+import { STUD_SPACING_MM } from '../room/usualSizes';
 
 /** The looks worth taking, best first, and how sure the holes are without any. */
 export interface NextLooks {

@@ -1,8 +1,8 @@
 import type { Stud } from '@steddo/contract';
-import { EDGE_DIAMETERS, PITCH_RANGE_MM } from '../primitives/tolerances';
-import { landing, plyStarts } from '../wall/holeChance';
+import { landing, plyStarts, EDGE_DIAMETERS } from '../wall/holeChance';
 import type { StudType } from '../wall/studWeights';
 import type { WallBelief } from '../wall/wallBelief';
+import { PITCH_RANGE_MM } from '../wall/pitchPrior';
 
 /** One way in which a stud may be there: its type, its layout ply's left face, and the chance of it. */
 export interface Possible {

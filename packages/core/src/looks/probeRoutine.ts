@@ -1,6 +1,9 @@
 import type { Evidence, Side, Working } from '@steddo/contract';
-import { POKE_FINE_MM, POKE_STEP_MM } from '../primitives/tolerances';
 import { half, leaf, minus, node, sum } from '../primitives/working';
+
+/** A poke goes 3/4 in in from an edge to the middle, and an edge is known to 1/8 in. Common practice, ours. */
+const POKE_STEP_MM = 19.05;
+const POKE_FINE_MM = 3.2;
 
 /** How far the poking has come: the next poke, the edges found, and the middle that they give. */
 export interface ProbeStep {

@@ -4,11 +4,11 @@ import { spread } from '../plate/chooseSlots';
 import { fromMount } from '../fixing/kit';
 import { usableSlots } from '../plate/usableSlots';
 import type { Wall } from '../room/wallAt';
-import { SET_THICKNESS_MM, STUD_SPACING_MM } from '../primitives/tolerances';
 import { middleOf } from '../load/fastenerGroup';
 import { worstLoad } from '../load/worstLoad';
 import { fastenerCapacity, plateOf, type YieldTable } from '../fixing/fastenerCapacity';
 import type { LoadPose } from '../load/loadPoses';
+import { SET_THICKNESS_MM, STUD_SPACING_MM } from '../room/usualSizes';
 
 /**
  * What the worst fastener of a mount has to hold, over what it may, without looking for its place: its own

@@ -8,11 +8,11 @@ import { anglesAt, edges, spotAt, tiltOf } from '../placement/placeSet';
 import { roughRoom, type RoughRoom } from '../reach/roughReach';
 import { outlineOf } from '../screen/outlineOf';
 import { seatAngles } from '../sight/seatAngles';
-import { SET_THICKNESS_MM } from '../primitives/tolerances';
 import { liftLimitKg } from '../lift/liftPeople';
 import { newMountMemory, type MountMemory } from './mountMemory';
 import type { RoomForPlate } from './plateRoom';
 import type { Seats } from './typeAdvice';
+import { SET_THICKNESS_MM } from '../room/usualSizes';
 
 /** What the room asks of any mount, worked out once for the whole catalogue. */
 export interface FitContext {

@@ -1,11 +1,14 @@
 import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
-import { COVERING_LIMIT_MM, PATTERN_MM } from '../primitives/tolerances';
 import { holdsRule } from './estimateUtilisation';
 import { boardOf } from '../room/wallAt';
 import type { FitContext } from './fitContext';
 import { liftPeople } from '../lift/liftPeople';
 import { plateRoomRule } from './plateRoom';
 import { seatRules } from './seatRules';
+import { PATTERN_MM } from '../screen/patternClass';
+
+/** Wall covering that a mount takes when its label says nothing, mm (5/8 in). Common practice. */
+const COVERING_LIMIT_MM = 16;
 
 /**
  * Every fit rule of one mount against this set and this wall, each with its margin.

@@ -1,9 +1,9 @@
 import type { Fit, Item, Mount, Plate } from '@steddo/contract';
 import { freeNear, type FreeNear } from '../primitives/freeNear';
 import { leastRelaxation, type Forbidden } from '../primitives/intervals';
-import { SAME_MM } from '../primitives/tolerances';
 import { armHoles } from '../placement/chain';
 import { blockedPlate } from '../placement/blockedPlate';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** What of the room decides whether a plate fits between the obstacles: worked out once, plain numbers, mm. */
 export interface RoomForPlate {

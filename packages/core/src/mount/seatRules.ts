@@ -1,7 +1,12 @@
 import type { Fit, Mount, MountType } from '@steddo/contract';
 import { roughOff, type RoughRoom } from '../reach/roughReach';
-import { ACROSS_MIND_DEG, ACROSS_TURN_DEG, TILT_PLAIN_DEG, TILT_STOP_DEG } from '../primitives/tolerances';
-import type { Seats } from './typeAdvice';
+import { type Seats, ACROSS_TURN_DEG, TILT_PLAIN_DEG } from './typeAdvice';
+
+/** Seats further across than this ask for a set that turns; from this on plainer mounts are a caution. */
+const ACROSS_MIND_DEG = 20;
+
+/** Tilt that nobody misses, degrees; and tilt lacking by so much that the picture is past its comfort band. */
+const TILT_STOP_DEG = 15;
 
 /**
  * What the seats ask, of one mount: how far off straight its worst seat stays when the set is

@@ -2,7 +2,12 @@ import type { Advice, Working } from '@steddo/contract';
 import type { RoughRoom } from '../reach/roughReach';
 import { reachNeeded } from '../reach/seatPose';
 import type { SeatAngle } from '../sight/seatAngles';
-import { ACROSS_TURN_DEG, TILT_PLAIN_DEG } from '../primitives/tolerances';
+
+/** Seats further across than this ask for a set that turns; from this on plainer mounts are a caution. */
+export const ACROSS_TURN_DEG = 30;
+
+/** Tilt that nobody misses, degrees; and tilt lacking by so much that the picture is past its comfort band. */
+export const TILT_PLAIN_DEG = 5;
 
 /** What the seats ask of any mount, worked out once for the whole catalogue. */
 export interface Seats {

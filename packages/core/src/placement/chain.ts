@@ -1,7 +1,9 @@
 import type { Finding, Job, Measured, Mount, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { MEASURED_CHECK_MM } from '../primitives/tolerances';
 import { half, leaf, minus, node, sum } from '../primitives/working';
+
+/** A measured value further than this from the geometry means that something is upside down, mm. Ours. */
+const MEASURED_CHECK_MM = 5;
 
 /**
  * The chain of sums from the set's bottom edge to hook and plate, for one arm hole.

@@ -1,9 +1,12 @@
 import type { Item, Job, Plate, Working } from '@steddo/contract';
 import type { Forbidden } from '../primitives/intervals';
-import { CEILING_GAP_MM, LIFT_ON_MM } from '../primitives/tolerances';
 import { half, leaf, minus, sum } from '../primitives/working';
 import { isUnder, openFor } from './blockedPlate';
 import { onMainWall, plateMayCover, setMayCover } from '../room/itemRules';
+
+/** Left free under a ceiling, and the rise to lift the set over the hooks, mm. Ours. */
+export const CEILING_GAP_MM = 50;
+export const LIFT_ON_MM = 25;
 
 /** What the height of the set's centre may not be, given where the set and its plate are sideways. */
 export interface HeightInput {

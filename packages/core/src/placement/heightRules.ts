@@ -1,9 +1,14 @@
 import type { Finding, Item, Job, HeightRule, Viewer, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { eyeOf } from '../sight/eyeOf';
-import { ABOVE_GAP_MM, BOTTOM_BAND_MM, EYE_STANDING_MM } from '../primitives/tolerances';
+import { eyeOf, EYE_STANDING_MM } from '../sight/eyeOf';
 import { half, leaf, minus, node, sum } from '../primitives/working';
 import { onMainWall, setMayCover } from '../room/itemRules';
+
+/** Bottom edge above whatever stands below, mm (8 in). Common practice. */
+const ABOVE_GAP_MM = 203.2;
+
+/** Bottom edge in a living room, mm (42 to 48 in). Common practice. */
+const BOTTOM_BAND_MM = { from: 1066.8, to: 1219.2 } as const;
 
 /** The centre height that a school of practice asks for, before the room has its say. */
 export type Wish = { ok: true; centre: Working } | { ok: false; finding: Finding };

@@ -1,7 +1,8 @@
 import type { Finding, Job } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { LIFT_ON_MM, SAME_MM } from '../primitives/tolerances';
 import { onMainWall, setMayCover } from '../room/itemRules';
+import { LIFT_ON_MM } from './heightLimits';
+import { SAME_MM } from '../primitives/epsilons';
 
 /**
  * The set has to rise over its hooks before it drops: a shelf or cabinet just above it leaves less

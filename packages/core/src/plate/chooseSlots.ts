@@ -1,8 +1,8 @@
 import type { HoleInto, Mount, SchemeKind, Working } from '@steddo/contract';
 import type { Fastener } from '../fixing/kit';
-import { SAME_MM } from '../primitives/tolerances';
 import { mayDrill, type DoneHole, type DrilledHoles } from '../wall/drilledHoles';
 import type { UsableSlot } from './usableSlots';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** One way of holding a plate: what goes into the timber or the solid wall, and what into the hollow. */
 export interface FixingWay {

@@ -1,12 +1,12 @@
 import type { Finding, Fixing, Job, Mount, Side, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { foldOffsetOf } from '../arm/arm';
-import { SAME_MM } from '../primitives/tolerances';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../primitives/working';
 import { HOLLOW_KINDS, MASONRY_KINDS } from '../fixing/kit';
 import type { Aim } from './chooseSlots';
 import { lagSetting, placePlate, studsNeeded, type LagSetting, type PlateOnStuds, type PlateSpot } from './plateSearch';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** Step one, before the height is known: the plate sideways over the studs. */
 export interface PlatePlan {

@@ -1,9 +1,9 @@
 import type { Fixing, Mount, Side, Slot, Working } from '@steddo/contract';
-import { SAME_MM } from '../primitives/tolerances';
 import { leaf, minus, sum } from '../primitives/working';
 import { holeVerdict } from '../wall/holeVerdict';
 import { chooseSlots, type Aim, type SlotSetting, type FixingWay } from './chooseSlots';
 import { usableSlots, type UsableSlot } from './usableSlots';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** Where the plate may sit for each fold: nominal centre and the slide of the set on it. */
 export interface PlateSpot {

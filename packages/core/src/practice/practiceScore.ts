@@ -1,7 +1,7 @@
 import type { Job } from '@steddo/contract';
 import { facesAt, type HiddenWall } from '../instruments/hiddenWall';
 import { runAt } from '../instruments/simulated';
-import { EDGE_DIAMETERS } from '../primitives/tolerances';
+import { EDGE_DIAMETERS } from '../wall/holeChance';
 
 /** What somebody did at a practice wall. mm. */
 export interface PracticeLog {

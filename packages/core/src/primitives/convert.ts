@@ -1,3 +1,5 @@
+/** Standard gravity, m/s2: exact by definition. */
+export const GRAVITY_N_PER_KG = 9.80665;
 /** The only place where lengths and masses change unit. Both factors are exact by definition (1959). */
 export const MM_PER_INCH = 25.4;
 export const KG_PER_POUND = 0.45359237;

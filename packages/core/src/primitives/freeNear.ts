@@ -1,4 +1,4 @@
-import { SAME_MM } from './tolerances';
+import { SAME_MM } from './epsilons';
 
 export interface FreeNear {
   at: number;

@@ -1,5 +1,5 @@
-import { SAME_MM } from './tolerances';
 import type { Working } from '@steddo/contract';
+import { SAME_MM } from './epsilons';
 
 /**
  * Exact unions of intervals on a line, each edge remembering what put it there.

@@ -1,8 +1,10 @@
 import type { Job, Mount, ReachPlan, Working } from '@steddo/contract';
-import { JOINT_CABLE_MM } from '../primitives/tolerances';
 import { leaf, minus, node, sum } from '../primitives/working';
 import { reachOf, type Arm } from '../arm/arm';
 import type { Point } from '../primitives/convex';
+
+/** Cable that a joint takes up so that it can turn, mm. Ours. */
+const JOINT_CABLE_MM = 100;
 
 export interface CableRun {
   cableSlack: Working;

@@ -3,6 +3,9 @@ import { toDeg } from '../primitives/convert';
 import { reachTable, type Reach, type Stand } from '../arm/reachTable';
 import { aimAt, faceOf, offAxis } from '../arm/setShape';
 
+/** Grid of the set's joint over the floor on which poses are tried, and that of the coverage map, mm. */
+export const COVERAGE_STEP_MM = 50;
+
 /** The floor as a grid of cells, each by its middle, mm. */
 export interface FloorGrid {
   left: number;

@@ -1,7 +1,17 @@
 import type { Finding, Job, Mount, ReachPlan } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { LABEL_DIFFERS_MM, PLUG_MM, POOR_DEG, SAME_MM, SWING_GAP_MM } from '../primitives/tolerances';
 import { linkageFold, linkageReach } from '../arm/arm';
+import { POOR_DEG } from './seatServices';
+import { SAME_MM } from '../primitives/epsilons';
+
+/** Label and linkage may differ by so much before somebody should measure again, mm. Ours. */
+const LABEL_DIFFERS_MM = 15;
+
+/** Wanted between the set and what is under or over it anywhere on its way, mm. Ours. */
+const SWING_GAP_MM = 25;
+
+/** A plug standing out of its outlet, when nobody has measured it, mm. Ours. */
+const PLUG_MM = 40;
 
 /** Label and linkage that do not tell the same story: somebody should measure again. */
 export function labelFindings(mount: Mount): Finding[] {

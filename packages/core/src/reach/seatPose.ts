@@ -1,8 +1,11 @@
 import type { Point } from '../primitives/convex';
-import { FACES_DEG, SAME_MM } from '../primitives/tolerances';
 import { toRad } from '../primitives/convert';
 import { besides, standAt, type Reach, type ReachTable, type Stand } from '../arm/reachTable';
 import { aimAt, extensionOf, offAxis, type Pose, type SetShape } from '../arm/setShape';
+import { SAME_MM } from '../primitives/epsilons';
+
+/** A seat this far off the set's axis or less is faced, degrees. Ours. */
+const FACES_DEG = 0.5;
 
 /** A pose with what it gives. */
 export interface Served extends Pose {

@@ -1,12 +1,14 @@
 import type { Job, SeatPose } from '@steddo/contract';
 import { eyeOf } from '../sight/eyeOf';
-import { LONGER_MM, POOR_DEG } from '../primitives/tolerances';
 import { toDeg, toRad } from '../primitives/convert';
 import { leaf, minus, node } from '../primitives/working';
-import { posed, seatAxis, type ReachModel, type Seat } from '../arm/reachModel';
+import { posed, seatAxis, type ReachModel, type Seat, LONGER_MM } from '../arm/reachModel';
 import { reachTable, type Reach } from '../arm/reachTable';
 import { bestPose, isFaced, reachNeeded, type Served } from './seatPose';
 import { faceOf, type Pose } from '../arm/setShape';
+
+/** Further off axis than this a seat is poorly served, degrees. Ours. */
+export const POOR_DEG = 30;
 
 /** Where the search for what is to blame may be coarser, mm. */
 const BLAME_STEP_MM = 80;

@@ -1,6 +1,8 @@
 import type { Job, Working } from '@steddo/contract';
-import { WALKWAY } from '../primitives/tolerances';
 import { outOf } from '../arm/obstacles';
+
+/** Out of the wall at most, with an edge between these heights over a walkway, mm: 4, 27, 80 in (ADA 2010, 307.2). */
+const WALKWAY = { outMm: 101.6, fromMm: 685.8, toMm: 2032 } as const;
 
 /**
  * Whether the folded set sticks out over a walkway: its front more than 4 in (101.6 mm) out of the

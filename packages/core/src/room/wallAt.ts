@@ -1,5 +1,7 @@
 import type { Build, Job } from '@steddo/contract';
-import { BOARD_MM } from '../primitives/tolerances';
+
+/** Board on a stud wall when nobody has measured it, mm (1/2 in). Common practice. */
+const BOARD_MM = 12.7;
 
 /** The wall as it is at one place: its build, and how far its face stands in front of the rest, mm. */
 export interface WallHere {

@@ -1,6 +1,5 @@
 import type { Hole, Job, Mount, Working } from '@steddo/contract';
-import { EDGE_DIAMETERS } from '../primitives/tolerances';
-import { holeChance } from '../wall/holeChance';
+import { holeChance, EDGE_DIAMETERS } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, node, sum } from '../primitives/working';
 import { boreOf, stepsOf } from '../fixing/boreOf';

@@ -1,11 +1,11 @@
 import type { Job, LeastChange, Mount, Ranked, Working } from '@steddo/contract';
-import { SAME_MM } from '../primitives/tolerances';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, sum } from '../primitives/working';
 import { plateSearch } from '../plate/planPlate';
 import type { Kit } from '../fixing/kit';
 import { plateOptions, type LagSetting } from '../plate/plateSearch';
 import { policyOf } from './ways';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** A job changed in one thing, and whether the holes pass then. */
 export type Tries = (job: Job, centreX: Working) => boolean;

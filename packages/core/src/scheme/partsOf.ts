@@ -1,6 +1,6 @@
 import type { Hole, Part } from '@steddo/contract';
-import { LOOK } from '../primitives/tolerances';
 import type { Fastener, Kit } from '../fixing/kit';
+import { LOOK } from '../wall/hazardZones';
 
 /** Two bits this close are the same bit, mm. */
 const SAME_BIT_MM = 0.08;

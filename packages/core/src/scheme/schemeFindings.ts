@@ -2,15 +2,20 @@ import type { Finding, Hole, Job } from '@steddo/contract';
 import { finding, type FindingCode } from '../primitives/findings';
 import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread } from '../fixing/lagTables';
 import { lagHold } from '../fixing/lagWithdrawal';
-import { overLag, type NoCapacity, type ScrewSeat } from '../fixing/fastenerCapacity';
-import { ANCHOR_SET_MM, ANGLED_MM, FACE_STEP_MM, HOLE_CAUTION, HOLE_GO, STUD_DEPTH_MM } from '../primitives/tolerances';
-import { holeVerdict } from '../wall/holeVerdict';
+import { overLag, type NoCapacity, type ScrewSeat, STUD_DEPTH_MM } from '../fixing/fastenerCapacity';
+import { holeVerdict, HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
 import { kitOf } from '../fixing/kit';
 import { inBand, leadBand } from '../fixing/leadHole';
 import type { Candidate, Setting } from './schemeSearch';
 import { overAt, wallAt } from '../room/wallAt';
 import { bitFor } from './partsOf';
-import { policyOf, type NoWay } from './ways';
+import { policyOf, type NoWay, ANCHOR_SET_MM } from './ways';
+
+/** A stud that misses the slots by no more tempts somebody to drive the lag at an angle, mm. Ours. */
+const ANGLED_MM = 15;
+
+/** Faces of the wall that differ by more under one plate have to be packed, mm. Ours. */
+const FACE_STEP_MM = 1;
 
 /** What there is to say about a chosen scheme besides its load. */
 export function schemeFindings(setting: Setting, candidate: Candidate, holes: readonly Hole[]): Finding[] {

@@ -10,7 +10,6 @@ import { hangsAt, sidewaysLimits, type Frame, type Spot } from '../placement/pla
 import type { PlatePlan } from '../plate/planPlate';
 import { finding } from '../primitives/findings';
 import { asPairs, feasible } from '../primitives/intervals';
-import { SAME_MM } from '../primitives/tolerances';
 import { half, leaf, minus, named, sum } from '../primitives/working';
 import type { StudsFound } from '../wall/inferStuds';
 import { chooseScheme, fasteningOf, keyOf, type Scheme, type Schemes } from './chooseScheme';
@@ -20,6 +19,7 @@ import { partsOf } from './partsOf';
 import { angledFinding, noCapacityFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
 import { settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
 import { refusedBy, policyOf } from './ways';
+import { SAME_MM } from '../primitives/epsilons';
 
 /** What the scheme makes of a spot: the plate's place, the holes, and the set where it hangs from them. */
 export interface SchemeMade {

@@ -8,16 +8,19 @@ import { plateCentres, studSets, studsNeeded, type PlateSetting, type PlateSpot 
 import { usableSlots } from '../plate/usableSlots';
 import type { FindingCode } from '../primitives/findings';
 import { memo } from '../primitives/memo';
-import { HOLE_CAUTION, PLATE_STEP_MM, SAME_MM, SPOILED_MM } from '../primitives/tolerances';
 import { leaf, minus, sum } from '../primitives/working';
 import { onMainWall, plateMayCover } from '../room/itemRules';
 import { wallAt } from '../room/wallAt';
-import { drilledHoles, type DoneHole, type DrilledHoles } from '../wall/drilledHoles';
+import { drilledHoles, type DoneHole, type DrilledHoles, SPOILED_MM } from '../wall/drilledHoles';
 import { hazardsOf } from '../wall/hazardZones';
-import { holeVerdict } from '../wall/holeVerdict';
+import { holeVerdict, HOLE_CAUTION } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
 import { backingChance, unitChance } from '../wall/solidChance';
 import { isRefusal, kindRank, refusedBy, policyOf, waysOf, type NoWay } from './ways';
+import { SAME_MM } from '../primitives/epsilons';
+
+/** Plates of boards are tried at every so many millimetres of the set's slide. */
+const PLATE_STEP_MM = 5;
 
 /** Where a plate may hang up and down: one arm hole, and where that puts its bottom. */
 export interface PlateAt {

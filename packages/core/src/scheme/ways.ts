@@ -4,7 +4,9 @@ import { bestAnchor, masonryAnchor } from '../fixing/anchors';
 import { fromMount, HOLLOW_KINDS, MASONRY_KINDS, type Kit } from '../fixing/kit';
 import type { FixingWay } from '../plate/chooseSlots';
 import type { FindingCode } from '../primitives/findings';
-import { ANCHOR_SET_MM } from '../primitives/tolerances';
+
+/** Largest sets on hollow-wall anchors, mm: 55 in on up to four, 65 in on more. Common practice, two rules. */
+export const ANCHOR_SET_MM = { few: 1397, many: 1651, fewCount: 4 } as const;
 
 export type FixingPolicy = NonNullable<NonNullable<Job['fixing']>['school']>;
 

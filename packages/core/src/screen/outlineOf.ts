@@ -1,7 +1,9 @@
 import type { Finding, Screen, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { OUTLINE_SHARE } from '../primitives/tolerances';
 import { leaf, node } from '../primitives/working';
+
+/** Outline further than this share from 16:9 of the diagonal is worth a caution. Ours. */
+const OUTLINE_SHARE = 0.04;
 
 export interface Outline {
   width: Working;

@@ -1,6 +1,8 @@
 import type { Extent, Finding, Screen } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { PATTERN_MM } from '../primitives/tolerances';
+
+/** Two pattern widths closer than this are the same pattern, mm: inserts are drilled to the millimetre. */
+export const PATTERN_MM = 1;
 
 /** Classes of the flat-display mounting interface standard (VESA FDMI, from memory). */
 export interface PatternClass {

@@ -1,8 +1,7 @@
 import type { Finding, Mount, Screen } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { INSERT_FREE_MM } from '../primitives/tolerances';
 import { patternClass } from './patternClass';
-import { stackNeeds, type Stacking } from './stackScrews';
+import { stackNeeds, type Stacking, INSERT_FREE_MM } from './stackScrews';
 import { threadOf } from './threads';
 
 /** What there is to say about the screws: what to measure, what to buy, what nobody sells. */

@@ -1,6 +1,6 @@
 import type { Item, Mount, Screen, ScrewCheck } from '@steddo/contract';
-import { SAME_MM } from '../primitives/tolerances';
 import { leaf, minus } from '../primitives/working';
+import { SAME_MM } from '../primitives/epsilons';
 
 export type SpacerNeed = NonNullable<ScrewCheck['spacer']>;
 

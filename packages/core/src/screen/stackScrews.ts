@@ -1,8 +1,11 @@
 import type { Misfit, Mount, Screen, ScrewCheck, Stack, Working } from '@steddo/contract';
-import { INSERT_FREE_MM, SAME_MM } from '../primitives/tolerances';
 import { leaf, minus, node, sum } from '../primitives/working';
 import type { SpacerNeed } from './spacerNeed';
 import { STOCK_LENGTHS_MM, threadOf } from './threads';
+import { SAME_MM } from '../primitives/epsilons';
+
+/** Left free between the screw's end and the bottom of the insert, mm. Ours. */
+export const INSERT_FREE_MM = 1;
 
 /**
  * Which screw of the bag, with which washers and spacer, fills the insert without bottoming out.

@@ -1,6 +1,9 @@
 import type { Viewer, Working } from '@steddo/contract';
-import { EYE_SEATED_MM, EYE_STANDING_MM } from '../primitives/tolerances';
 import { leaf } from '../primitives/working';
+
+/** Eyes when nobody has measured them, mm. Common practice: seated 130 cm, standing 170 cm. */
+const EYE_SEATED_MM = 1300;
+export const EYE_STANDING_MM = 1700;
 
 /**
  * A viewer's eye above the floor, mm. Unmeasured: 1300 seated and 1700 standing (common practice),

@@ -1,5 +1,7 @@
 import type { ViewerAngles } from '@steddo/contract';
-import { COMFORT_CENTRE_DEG } from '../primitives/tolerances';
+
+/** Picture's centre within this of the resting gaze, degrees: ergonomic practice. */
+export const COMFORT_CENTRE_DEG = 15;
 
 /** Whether the picture's centre is within 15 degrees of everybody's resting gaze. */
 export const isComfortable = (angles: readonly ViewerAngles[]): boolean =>

@@ -1,8 +1,14 @@
 import type { Distances, Finding, Job, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { FILLS_LEAST_DEG, FILLS_MOST_DEG, SHARP_DEG } from '../primitives/tolerances';
 import { half, leaf, minus, node } from '../primitives/working';
 import { faceOut } from './viewerAngles';
+
+/** Degrees of view that a picture should fill at least and at most: common practice, from memory. */
+const FILLS_LEAST_DEG = 30;
+const FILLS_MOST_DEG = 40;
+
+/** What a sharp eye tells apart, degrees: one minute of arc (ITU-R BT.500 and BT.2022, from memory). */
+const SHARP_DEG = 1 / 60;
 
 /**
  * How far from the set's face its viewers would sit: where the picture fills 40 and 30 degrees

@@ -1,7 +1,10 @@
 import type { Finding, Height, Job, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { COMFORT_CENTRE_DEG, COMFORT_TOP_DEG } from '../primitives/tolerances';
 import { faceOut } from './viewerAngles';
+import { COMFORT_CENTRE_DEG } from './isComfortable';
+
+/** Picture's top within this of level, degrees: SMPTE EG 18, from memory. */
+const COMFORT_TOP_DEG = 35;
 
 /** Cautions about what the viewers see at the placed height, and viewers who would sit in the set. */
 export function sightFindings(angles: Height['angles'], job: Job, spacer?: Working): Finding[] {

@@ -1,7 +1,10 @@
 import type { Job, Viewer, ViewerAngles, Working } from '@steddo/contract';
-import { RECLINE_SHARE, SET_THICKNESS_MM } from '../primitives/tolerances';
 import { leaf, minus, node } from '../primitives/working';
 import { eyeOf } from './eyeOf';
+import { SET_THICKNESS_MM } from '../room/usualSizes';
+
+/** Share of the recline by which the resting gaze rises. Ours. */
+export const RECLINE_SHARE = 0.3;
 
 export interface SetPose {
   centreX: Working;

@@ -1,5 +1,13 @@
 import type { Drilled, Evidence, HoleInto, Job } from '@steddo/contract';
-import { METAL_OFF_MM, SPOILED_MM, TOGGLE_ROOM_MM } from '../primitives/tolerances';
+
+/** Kept from a hole that did not hold, mm. Ours. */
+export const SPOILED_MM = 20;
+
+/** A toggle wants so much hollow beside its hole, mm. Ours. */
+export const TOGGLE_ROOM_MM = 10;
+
+/** Kept from where a drill met metal or something that nobody could name, mm. Ours. */
+const METAL_OFF_MM = 60;
 
 /** A hole that is there and may be used. */
 export interface DoneHole {

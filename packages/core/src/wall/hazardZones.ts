@@ -1,5 +1,19 @@
 import type { HazardSeen, HazardZone, Hazards, Item, ItemKind, Job } from '@steddo/contract';
-import { LIVE_MARGIN_MM, LOOK, LOOK_REACH_MM, SEEN_MARGIN_MM, ZONE_MARGIN_MM } from '../primitives/tolerances';
+
+/** Cables and pipes run straight from what they serve, this much beside it, mm. Ours; local rules differ. */
+const ZONE_MARGIN_MM = 50;
+
+/** A hole nearer than this to something seen in the wall is in it, mm. Ours. */
+const SEEN_MARGIN_MM = 50;
+
+/** A live signal is this vague, mm. Ours. */
+const LIVE_MARGIN_MM = 75;
+
+/** How far a camera sees up and down the bay, when nobody said, mm. Ours. */
+export const LOOK_REACH_MM = 300;
+
+/** A look: drilled 5/16 in, worked wider to 1/2 in, 3 in beside the line; for what it is good. Common practice. */
+export const LOOK = { drillMm: 7.94, wideMm: 12.7, besideMm: 76.2 } as const;
 
 type RunWay = HazardZone['way'];
 interface Serves {

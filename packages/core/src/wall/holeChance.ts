@@ -1,9 +1,14 @@
 import type { Working } from '@steddo/contract';
 import { cumulative } from '../primitives/normal';
-import { DRILL_SD_MM, EDGE_DIAMETERS } from '../primitives/tolerances';
 import { leaf, node } from '../primitives/working';
 import type { WallBelief } from './wallBelief';
 import type { WallChances } from './wallChances';
+
+/** Where the drill lands against the mark, mm (one standard deviation). Ours. */
+export const DRILL_SD_MM = 1.5;
+
+/** Clearance of the shank's centre from the ply's edge, in diameters (NDS 12.5.1, from memory). */
+export const EDGE_DIAMETERS = 1.5;
 
 /**
  * Chance that a lag at `x` has wood of one ply for 1.5 diameters on both sides of its centre (NDS 12.5.1,

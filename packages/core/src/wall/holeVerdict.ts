@@ -1,5 +1,8 @@
 import type { Hole, Verdict } from '@steddo/contract';
-import { HOLE_CAUTION, HOLE_GO } from '../primitives/tolerances';
+
+/** Chance that a hole is in wood, from which it is go, and from which it is a caution. Ours. */
+export const HOLE_GO = 0.98;
+export const HOLE_CAUTION = 0.9;
 
 /** What a chance of wood means for a hole: 0.98 and more go, from 0.90 caution, below stop. */
 export function holeVerdict(probability: number): Verdict {

@@ -1,6 +1,6 @@
 import type { HoleHazard, Job, Look, Stud } from '@steddo/contract';
-import { LOOK_REACH_MM, STUD_SPACING_MM } from '../primitives/tolerances';
-import { overlaps, type WallBox } from './hazardZones';
+import { overlaps, type WallBox, LOOK_REACH_MM } from './hazardZones';
+import { STUD_SPACING_MM } from '../room/usualSizes';
 
 /** What looks have shown of a spot on the main wall. */
 export interface Looked {

@@ -1,6 +1,8 @@
-import { READING_ODD } from '../primitives/tolerances';
 import { placesOf, weightOf, type Says } from './studWeights';
 import type { WallBelief } from './wallBelief';
+
+/** A stud less likely than this is not shown, and a reading less likely its stud's is odd. Ours. */
+const READING_ODD = 0.5;
 
 /**
  * The readings that go against all the others: an edge, centre, screw or outlet that most likely belongs

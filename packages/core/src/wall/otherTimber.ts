@@ -1,5 +1,7 @@
 import type { Backing, Evidence, Nogging, Stud } from '@steddo/contract';
-import { SAME_NOGGING_MM } from '../primitives/tolerances';
+
+/** Nogging marks this close in height are one nogging, mm. Ours. */
+const SAME_NOGGING_MM = 40;
 
 /**
  * Level timbers by their marks: marks close in height are one nogging, and it reaches from stud to stud

@@ -1,10 +1,10 @@
-import {
-  ODD_PITCH_SHARE,
-  PITCH_PEAKS_MM,
-  PITCH_RANGE_MM,
-  PITCH_SD_MM,
-  STATED_PITCH_SHARE,
-} from '../primitives/tolerances';
+import { PITCH_PEAKS_MM } from '../primitives/wallFacts';
+
+/** Pitches of studs: 16 and 24 in, 400 and 600 mm; how true they are set; the odd ones. Ours. */
+const PITCH_SD_MM = 6;
+export const PITCH_RANGE_MM = { from: 138, to: 800 } as const;
+const ODD_PITCH_SHARE = 0.1;
+const STATED_PITCH_SHARE = 0.7;
 
 /**
  * How far from the left face of one layout ply to the next, in whole mm: some peaks, each a few taps,

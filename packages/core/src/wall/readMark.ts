@@ -1,6 +1,12 @@
 import type { Evidence, Working } from '@steddo/contract';
-import { CENTRE_SD_MM, EDGE_SD_MM, FASTENER_INSET_MM, OUTLET_SD_MM, SPURIOUS } from '../primitives/tolerances';
 import { half, leaf, minus, node, sum } from '../primitives/working';
+import { CENTRE_SD_MM, EDGE_SD_MM, SPURIOUS } from '../primitives/wallFacts';
+
+/** Errors of the finders, mm (one standard deviation). Ours. */
+export const OUTLET_SD_MM = 6;
+
+/** A board screw sits at least this far inside its stud's edges, mm. Ours. */
+export const FASTENER_INSET_MM = 6;
 
 /** One reading turned into an estimate of a stud's centre. */
 export interface Estimate {

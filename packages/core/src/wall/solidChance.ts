@@ -1,6 +1,12 @@
 import type { Backing, Build, Course } from '@steddo/contract';
 import { USUAL_JOINT_MM } from './masonryCourses';
-import { BACKING_EDGE_MM, BACKING_UNMARKED, JOINT_MM } from '../primitives/tolerances';
+
+/** Kept from a mortar joint, mm. Ours. */
+const JOINT_MM = 30;
+
+/** Kept from the edge of a backing, mm; and what is taken of backing whose edges nobody has marked. Ours. */
+const BACKING_EDGE_MM = 20;
+const BACKING_UNMARKED = 0.95;
 
 /** Sizes of units whose own nobody has measured, mm: metric brick and block with 10 mm joints. Common practice. */
 const USUAL_UNITS = {

@@ -1,11 +1,15 @@
 import type { Build, Job, Stud, Working } from '@steddo/contract';
-import { PITCH_RANGE_MM, SAME_MM, STUD_SHOWN, STUD_WIDTH_MM } from '../primitives/tolerances';
 import { half, leaf, minus, node, sum } from '../primitives/working';
 import { likeliestStuds, type LaidStud } from './likeliestStuds';
 import { readMark, type Estimate } from './readMark';
 import type { StudType } from './studWeights';
-import type { Layer, WallBelief } from './wallBelief';
-import { saidOf, woodAlong } from './wallBelief';
+import { type Layer, type WallBelief, saidOf, woodAlong } from './wallBelief';
+import { PITCH_RANGE_MM } from './pitchPrior';
+import { SAME_MM } from '../primitives/epsilons';
+import { STUD_WIDTH_MM } from '../primitives/wallFacts';
+
+/** A stud less likely than this is not shown, and a reading less likely its stud's is odd. Ours. */
+const STUD_SHOWN = 0.5;
 
 /** Width of a ply as a number with its origin: the job's, or the usual one as a guess. */
 export const studWidthOf = (build: Build, guess = build.studWidth === undefined): Working =>

@@ -1,14 +1,7 @@
 import type { Build, Evidence, Job, Scan } from '@steddo/contract';
 import { drilledEvidence } from './drilledHoles';
 import { density } from '../primitives/normal';
-import {
-  NOGGING_HALF_MM,
-  PITCH_RANGE_MM,
-  PLY_WIDTHS_MM,
-  RETURN_STUD_SD_MM,
-  RETURN_STUD_SHARE,
-} from '../primitives/tolerances';
-import { pitchPrior, pitchTail, type PitchPrior } from './pitchPrior';
+import { pitchPrior, pitchTail, type PitchPrior, PITCH_RANGE_MM } from './pitchPrior';
 import { logSum, renewal, type Ends } from './renewal';
 import {
   leftFace,
@@ -20,6 +13,21 @@ import {
   type StudType,
   type WallGrid,
 } from './studWeights';
+import { STUD_WIDTH_MM } from '../primitives/wallFacts';
+
+/** Widths of a ply when nobody has measured it, mm, and how usual each is: 1 1/2 in, 45 and 50 mm. Ours. */
+const PLY_WIDTHS_MM = [
+  { width: STUD_WIDTH_MM, share: 0.85 },
+  { width: 45, share: 0.1 },
+  { width: 50, share: 0.05 },
+] as const;
+
+/** A stud stands in a corner against a return wall so often; how true it is set there, mm. Ours. */
+const RETURN_STUD_SHARE = 0.6;
+const RETURN_STUD_SD_MM = 6;
+
+/** A wood probe this near to a nogging's middle may have met the nogging, mm: half of 38, and the hand. Ours. */
+const NOGGING_HALF_MM = 25;
 
 /** What the readings are of: one wall, with what is known of how it was built. Lengths mm. */
 export interface WallInput {

@@ -1,6 +1,6 @@
-import { TOGGLE_ROOM_MM } from '../primitives/tolerances';
 import { chanceAt, plyStarts, type Chance } from './holeChance';
 import type { WallBelief } from './wallBelief';
+import { TOGGLE_ROOM_MM } from './drilledHoles';
 
 /** What a wall's belief says of holes: asked at many places for one plate, and kept with the belief. */
 export interface WallChances {

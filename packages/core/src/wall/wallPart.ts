@@ -1,11 +1,13 @@
 import type { Finding, Hole, Job, Plan } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { WOOD_STEP_MM } from '../primitives/tolerances';
 import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
 import type { StudsFound } from './inferStuds';
 import { masonryCourses } from './masonryCourses';
 import { backingOf, noggingsOf } from './otherTimber';
+
+/** P(wood) goes into the plan file every so often along the wall, mm. Ours. */
+const WOOD_STEP_MM = 5;
 
 export type WallSections = Pick<Plan, 'studs' | 'wood' | 'odd' | 'noggings' | 'backing' | 'courses'>;
 

@@ -1,5 +1,4 @@
-import type { Mount } from '@steddo/contract';
-import { checkFile, mount as format } from '@steddo/contract';
+import { type Mount, checkFile, mount as format } from '@steddo/contract';
 import { demoCatalogue } from '@steddo/samples';
 import { EMPTY, mountSchema, type MountField, type MountTyped } from './mountForm';
 import { idFor, keepUntouched, typedOf } from './mountToForm';
