@@ -26,6 +26,7 @@ export type {
   Distances,
   Finding,
   Fit,
+  FitOf,
   FitRule,
   Height,
   Level,

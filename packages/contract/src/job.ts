@@ -84,6 +84,8 @@ const aim = z.strictObject({
 });
 
 const measured = z.strictObject({
+  /** Given when it is written, so that edits of two devices can meet; older files have none. */
+  id: id.optional(),
   from: z.enum(['bottom', 'top']),
   to: z
     .string()
@@ -93,6 +95,7 @@ const measured = z.strictObject({
 
 const levelReading = z
   .strictObject({
+    id: id.optional(),
     instrument: z.enum(['spirit', 'digital']),
     length: size.optional(),
     gap: length.optional(),
@@ -183,7 +186,7 @@ export const job = z
         }),
       )
       .optional(),
-    floorHeights: z.array(z.strictObject({ x: coordinate, drop: coordinate })).optional(),
+    floorHeights: z.array(z.strictObject({ id: id.optional(), x: coordinate, drop: coordinate })).optional(),
     levelReadings: z.array(levelReading).max(400).optional(),
     record: z
       .strictObject({
@@ -196,7 +199,7 @@ export const job = z
   })
   .superRefine((value, ctx) => {
     const seen = new Map<string, string>();
-    const lists: [string, { id: string }[] | undefined][] = [
+    const lists: [string, { id?: string | undefined }[] | undefined][] = [
       ['room.wall.zones', value.room.wall.zones],
       ['room.viewers', value.room.viewers],
       ['room.objects', value.room.objects],
@@ -208,9 +211,13 @@ export const job = z
       ['lags', value.lags],
       ['bits', value.bits],
       ['leads', value.leads],
+      ['measured', value.measured],
+      ['levelReadings', value.levelReadings],
+      ['floorHeights', value.floorHeights],
     ];
     for (const [where, list] of lists)
       list?.forEach((entry, index) => {
+        if (entry.id === undefined) return;
         const first = seen.get(entry.id);
         if (first !== undefined)
           ctx.addIssue({

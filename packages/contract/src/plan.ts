@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { mountType } from './catalogue';
 import { reach } from './reachPlan';
-import { school, share, side } from './parts';
+import { buildKind, school, share, side } from './parts';
 import { screwCheck, stack } from './screwPlan';
-import { hole, leastChange, light, loads, scheme } from './schemePlan';
+import { hole, leastChange, light, loads, scheme, schemeKind } from './schemePlan';
 import { backing, course, hazards, looking, nextLook, nogging } from './wallPlan';
-import { unit, working } from './working';
+import { type unit, working } from './working';
 
 /** What follows from a job: the plan file. Lengths mm, forces N, probabilities 0 to 1, angles degrees. */
 
@@ -28,35 +28,36 @@ export const finding = z.strictObject({
   acknowledged: z.boolean(),
 });
 
-export const fitRule = z.enum([
-  'mass',
-  'pattern',
-  'screen-size',
-  'wall-kind',
-  'covering',
-  'stud-spacing',
-  'plate-room',
-  'tilt',
-  'reach',
-  'people',
-  /** What its fixings hold, in closed form, wherever they may go. */
-  'holds',
-  /** What they hold where they find wood: the whole search, for the first of the list. */
-  'scheme',
-]);
+const judgedBy = { ok: z.boolean(), level, margin: num, message: z.string().optional() };
+/** A rule about one number against its limit. */
+const measuredFit = <R extends string, U extends z.infer<typeof unit>>(rule: R, of: U) =>
+  z.strictObject({ rule: z.literal(rule), ...judgedBy, value: num, limit: num, unit: z.literal(of) });
 
-export const fit = z.strictObject({
-  rule: fitRule,
-  ok: z.boolean(),
-  level,
-  value: z.union([num, z.string()]),
-  limit: z.union([num, z.string()]),
-  margin: num,
-  unit: unit.optional(),
-  /** Which side of the rule was tightest, such as pattern height against the largest. */
-  axis: z.string().optional(),
-  message: z.string().optional(),
-});
+/** One rule of whether a mount fits, with its margin; `axis` says which side of it was tightest. */
+export const fit = z.discriminatedUnion('rule', [
+  measuredFit('mass', 'kg'),
+  measuredFit('pattern', 'mm').extend({ axis: z.enum(['width', 'height']) }),
+  measuredFit('screen-size', 'mm').extend({ axis: z.enum(['largest', 'smallest']) }),
+  z.strictObject({ rule: z.literal('wall-kind'), ...judgedBy, value: buildKind, limit: z.string() }),
+  measuredFit('covering', 'mm'),
+  measuredFit('stud-spacing', 'mm'),
+  measuredFit('plate-room', 'mm'),
+  measuredFit('tilt', 'deg').extend({ axis: z.enum(['down', 'up']) }),
+  /** Of its worst seat, by the viewer's id. */
+  measuredFit('reach', 'deg').extend({ axis: z.string() }),
+  measuredFit('people', 'count'),
+  /** What its fixings hold, in closed form, wherever they may go. */
+  measuredFit('holds', 'ratio'),
+  /** What they hold where they find wood: the whole search, for the first of the list. */
+  z.strictObject({
+    rule: z.literal('scheme'),
+    ...judgedBy,
+    value: z.union([num, z.literal('none')]),
+    limit: num,
+    unit: z.literal('ratio').optional(),
+    axis: schemeKind.optional(),
+  }),
+]);
 
 const ranked = z.strictObject({
   id: z.string(),
@@ -271,7 +272,9 @@ export type Level = z.infer<typeof level>;
 export type Verdict = z.infer<typeof verdict>;
 export type Stage = z.infer<typeof stage>;
 export type Fit = z.infer<typeof fit>;
-export type FitRule = z.infer<typeof fitRule>;
+export type FitRule = Fit['rule'];
+/** The fit of one rule. */
+export type FitOf<R extends FitRule> = Extract<Fit, { rule: R }>;
 export type Ranked = z.infer<typeof ranked>;
 export type Height = z.infer<typeof height>;
 export type ViewerAngles = z.infer<typeof viewerAngles>;

@@ -53,11 +53,11 @@ export const hazards = z.strictObject({
 
 /** Where to look next for the holes, with what, and how much surer they are afterwards on average. */
 export const nextLook = z.strictObject({
-  kind: z.string(),
+  kind: z.enum(['edge', 'centre', 'probe']),
   x: num,
   y: num,
   gain: num,
-  reason: z.string(),
+  reason: z.enum(['find-first', 'is-it-there', 'sharpen', 'tell-edge', 'settle']),
   /** For a scan: from where to where. */
   from: num.optional(),
   to: num.optional(),

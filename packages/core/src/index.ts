@@ -24,6 +24,8 @@ export type { LengthUnit, MassUnit } from './primitives/convert';
 
 // edits of the job document
 export { applyCommand, type Applied, type Command } from './edit/command';
+export { freeId } from './edit/freeId';
+export type { JobPath } from './edit/jobPath';
 export { chooseHeight } from './edit/chooseHeight';
 export { offeredHeights, type Offer } from './compare/offeredHeights';
 export { followHeightRule } from './edit/followHeightRule';
@@ -58,7 +60,7 @@ export { hazardsOf } from './wall/hazardZones';
 export { lookedAt } from './wall/lookedAt';
 export { nextLooks, type NextLooks } from './looks/nextLook';
 export { HEIGHT_RULES } from './placement/heightRules';
-export { plateMayCover, setMayCover } from './room/itemRules';
+export { plateMayCover, setMayCover } from './room/roomThings';
 export { holeState, holeVerdict } from './wall/holeVerdict';
 export { eyeOf } from './sight/eyeOf';
 export { faceOut } from './sight/viewerAngles';
@@ -113,6 +115,7 @@ export { FIXING_POLICIES, fixingPolicies, type PolicySays } from './compare/fixi
 export { restsOnGuess } from './room/guesses';
 export type { FindingCode, FindingValues } from './primitives/findings';
 export { evaluate, leaf, leaves, node } from './primitives/working';
+export type { Term } from './primitives/terms';
 export { CEILING_GAP_MM } from './placement/heightLimits';
 export { COMFORT_CENTRE_DEG } from './sight/isComfortable';
 export { RECLINE_SHARE } from './sight/viewerAngles';
@@ -120,4 +123,6 @@ export { SNAP_MM } from './edit/snapBox';
 export { COVERAGE_STEP_MM } from './reach/coverage';
 export { DRILL_SD_MM } from './wall/holeChance';
 export { POOR_DEG } from './reach/seatServices';
-export { USUAL_OUT_MM } from './arm/obstacles';
+export { FIXING_KINDS } from './fixing/fixingKinds';
+export { ROOM_THINGS } from './room/roomThings';
+export { WALL_KINDS } from './room/wallKinds';

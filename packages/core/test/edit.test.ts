@@ -8,6 +8,7 @@ import {
   replaceJob,
   stepHistory,
   type Command,
+  type JobPath,
 } from '../src';
 import { testJob } from './jobs';
 
@@ -23,7 +24,7 @@ const commands: fc.Arbitrary<Command> = fc.oneof(
       id: fc.constantFrom('e1', 'l0', 'r1'),
       x: fc.integer({ min: 0, max: 3000 }),
     })
-    .map(({ id, x, ...c }) => ({ ...c, path: `evidence.${id}`, value: { id, x } })),
+    .map(({ id, x, ...c }) => ({ ...c, path: `evidence.${id}` as const, value: { id, x } })),
   fc.record({
     do: fc.constant('drop' as const),
     path: fc.constantFrom(
@@ -32,7 +33,7 @@ const commands: fc.Arbitrary<Command> = fc.oneof(
       'evidence.r1',
       'mount',
       'room.objects.o1',
-      'nowhere.at.all',
+      'choices.at.all' as JobPath,
     ),
   }),
 );
@@ -51,7 +52,7 @@ describe('commands', () => {
       true,
     );
     expect(after.room === job.room || after.room.viewers === job.room.viewers).toBe(false);
-    expect(applyCommand(job, { do: 'drop', path: 'nowhere.at.all' }).job).toBe(job);
+    expect(applyCommand(job, { do: 'drop', path: 'looks.at.all' }).job).toBe(job);
   });
   it('find list entries by id, and make what is missing on the way', () => {
     const { job } = applyCommand(testJob(), { do: 'put', path: 'choices.centreY', value: 1400 });
@@ -70,7 +71,7 @@ describe('commands', () => {
     expect(() => applyCommand(testJob(), { do: 'put', path: 'evidence.e1', value: { id: 'e2' } })).toThrow(TypeError);
   });
   it('refuse a path through a plain value', () => {
-    expect(() => applyCommand(testJob(), { do: 'put', path: 'title.deeper', value: 1 })).toThrow(TypeError);
+    expect(() => applyCommand(testJob(), { do: 'put', path: 'title.deeper' as JobPath, value: 1 })).toThrow(TypeError);
   });
   it('are undone by their inverse, whatever they were', () => {
     fc.assert(

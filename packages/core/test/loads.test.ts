@@ -131,17 +131,17 @@ describe('the forces of a fastener group', () => {
         aside.forEach((pose, k) => {
           const one = forcesOf(group, [pose])!;
           const [p] = asPushes(group, [pose]);
-          const known = (label: string, value: number) => WORKINGS.leaf(label, value, 'mm');
+          const known = (value: number) => WORKINGS.leaf('lever', value, 'mm');
           const worked = groupForces(
             WORKINGS,
             group,
             [
               {
-                down: known('down', p!.down),
-                side: known('side', p!.side!),
-                right: known('right', p!.right),
-                up: known('up', p!.up),
-                out: known('out', p!.out),
+                down: known(p!.down),
+                side: known(p!.side!),
+                right: known(p!.right),
+                up: known(p!.up),
+                out: known(p!.out),
               },
             ],
             'left',

@@ -1,4 +1,4 @@
-import type { Job, NextLook } from '@steddo/contract';
+import type { NextLook, Job } from '@steddo/contract';
 import { hiddenWall, plan, practiceWall, simulated, untouched } from '@steddo/core';
 import { breakfastBar, guestRoom } from '@steddo/samples';
 import { bayScene, faceScene, hiddenScene, type Scene, type Shape } from '../src';
@@ -65,7 +65,7 @@ describe('the inside of the wall, drawn', () => {
     expect(byId(s, 'k1').role).toBe('look-met');
   });
   it('where to look next: a pass as a line, a poke as a mark', () => {
-    const look = {
+    const look: NextLook = {
       kind: 'edge',
       x: 1700,
       y: 1500,

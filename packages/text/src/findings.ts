@@ -1,6 +1,6 @@
 import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
-import { bindingName, buildName, holeList, schoolName } from './names';
+import { bindingName, buildName, holeList, heightRuleName } from './names';
 import { bitText } from './bits';
 import { HOLD_SENTENCES } from './holdFindings';
 import { seenName, servedName, wayName } from './looks';
@@ -83,11 +83,11 @@ const SENTENCES: Sentences = {
   'wall-kind-unknown': () => 'Say what the wall is before holes can be given.',
   'school-needs-object': (v, say) =>
     v.object === ''
-      ? `"${schoolName(v.school)}" needs the thing that stands below the set.`
-      : `"${schoolName(v.school)}" points at ${say.thing(v.object)}, which is not in the room.`,
-  'school-needs-value': (v, say) => `"${schoolName(v.school)}" needs: ${fieldName(v.field, say)}.`,
+      ? `"${heightRuleName(v.school)}" needs the thing that stands below the set.`
+      : `"${heightRuleName(v.school)}" points at ${say.thing(v.object)}, which is not in the room.`,
+  'school-needs-value': (v, say) => `"${heightRuleName(v.school)}" needs: ${fieldName(v.field, say)}.`,
   'school-needs-eyes': (v) =>
-    `"${schoolName(v.school)}" needs the eye height of ${list(v.viewers)}: there is no common figure for lying or leaning back.`,
+    `"${heightRuleName(v.school)}" needs the eye height of ${list(v.viewers)}: there is no common figure for lying or leaning back.`,
   'centre-needs-object': (v, say) => `The centre line is set by ${say.thing(v.object)}, which is not in the room.`,
   'height-conflict': (v, say) =>
     `No height works: ${conflictNames(v.constraints, say)} cannot all be kept. ${relaxText(v, say)}`,
@@ -207,5 +207,3 @@ export function findingText(finding: Finding, say: Wording): string {
     ((v: Finding['values'], say: Wording) => string) | undefined;
   return sentence ? sentence(finding.values, say) : finding.code;
 }
-
-export const knownFindings = (): string[] => Object.keys(SENTENCES);

@@ -1,4 +1,4 @@
-import type { Fit } from '@steddo/contract';
+import type { Fit, FitOf } from '@steddo/contract';
 import { buildName } from './names';
 import { rounded, type Wording } from './wording';
 
@@ -20,49 +20,47 @@ export function fitText(fit: Fit, say: Wording): string {
         : `${say.length(by)} ${fit.axis === 'largest' ? 'over its largest' : 'under its smallest'} size`;
     case 'wall-kind':
       return fit.ok
-        ? `made for a ${buildName(String(fit.value))}`
+        ? `made for a ${buildName(fit.value)}`
         : fit.value === 'unknown'
           ? 'what the wall is has not been said'
-          : `not made for a ${buildName(String(fit.value))}`;
+          : `not made for a ${buildName(fit.value)}`;
     case 'covering':
       return fit.ok ? `covering thin enough by ${say.length(by)}` : `covering ${say.length(by)} too thick`;
     case 'plate-room':
       return fit.ok ? plateWords(fit, say) : `its plate is ${say.length(by)} short of room`;
     case 'reach':
       return fit.ok
-        ? `every seat within ${say.degrees(Number(fit.value))} of straight`
-        : `leaves ${say.thing(fit.axis ?? '')} ${say.degrees(Number(fit.value))} off straight`;
+        ? `every seat within ${say.degrees(fit.value)} of straight`
+        : `leaves ${say.thing(fit.axis)} ${say.degrees(fit.value)} off straight`;
     case 'tilt':
       return tiltWords(fit, say);
     case 'people':
-      return fit.value === 1 ? 'one can lift the set' : `${String(fit.value)} people lift the set`;
+      return fit.value === 1 ? 'one can lift the set' : `${fit.value} people lift the set`;
     case 'holds':
       return fit.ok
         ? `its fixings have ${percent(fit.value)} of what they may hold at worst`
         : `its fixings would have ${percent(fit.value)} of what they may hold`;
     case 'scheme':
+      if (fit.value === 'none') return 'searched: no holes that hold on this wall';
       return fit.ok
         ? `searched: holes found, ${percent(fit.value)} of what they may hold`
-        : fit.value === 'none'
-          ? 'searched: no holes that hold on this wall'
-          : `searched: ${percent(fit.value)} of what its fixings may hold`;
+        : `searched: ${percent(fit.value)} of what its fixings may hold`;
     case 'stud-spacing':
       return fit.ok ? 'stud spacing fits' : `stud spacing off by ${say.length(by)}`;
   }
 }
 
-const percent = (use: string | number): string => `${Math.ceil(Number(use) * 100)} %`;
+const percent = (use: number): string => `${Math.ceil(use * 100)} %`;
 
 /** The mount's pattern is short of a larger set; a smaller set is short of the mount. */
-const short = (fit: Fit): string =>
-  typeof fit.value === 'number' && typeof fit.limit === 'number' && fit.value < fit.limit ? 'too small' : 'short';
+const short = ({ value, limit }: FitOf<'pattern'>): string => (value < limit ? 'too small' : 'short');
 
-const plateWords = (fit: Fit, say: Wording): string =>
-  Number(fit.value) > 0.5
-    ? `its plate fits with the set moved ${say.length(Number(fit.value))}`
+const plateWords = (fit: FitOf<'plate-room'>, say: Wording): string =>
+  fit.value > 0.5
+    ? `its plate fits with the set moved ${say.length(fit.value)}`
     : `its plate fits, free over ${say.length(fit.margin)}`;
 
-function tiltWords(fit: Fit, say: Wording): string {
+function tiltWords(fit: FitOf<'tilt'>, say: Wording): string {
   const lacking = say.degrees(Math.abs(fit.margin));
   if (!fit.ok) return `tilts ${lacking} too little`;
   if (fit.margin >= 0) return `tilts enough, ${lacking} to spare`;

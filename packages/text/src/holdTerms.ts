@@ -1,5 +1,7 @@
+import type { Term } from '@steddo/core';
+
 /** The words for the parts of a load's working. */
-export const HOLD_TERMS: Record<string, string> = {
+export const HOLD_TERMS = {
   'drilled-x': 'hole, as drilled',
   'drilled-y': 'hole, as drilled',
   'hole-across': 'hole from the left',
@@ -143,4 +145,4 @@ export const HOLD_TERMS: Record<string, string> = {
   'lever-count': 'lever times fixings',
   'below-line': 'below the level line through the first hole',
   'from-first': 'right of the first hole',
-};
+} satisfies Partial<Record<Term, string>>;

@@ -1,10 +1,12 @@
-import type { DrillStep, Hole, Part, SchemeKind, SchemePlan } from '@steddo/contract';
+import type { DrillStep, Fixing, Hole, Part, SchemeKind, SchemePlan } from '@steddo/contract';
 import { bitText } from './bits';
 import { rounded, type Wording } from './wording';
+import type { FixingPolicy } from '@steddo/core';
+import { wordOf } from './wordOf';
 
 /** Words for what holds a plate: schemes, fixings, parts, what is done at a hole. */
 
-const FIXINGS: Record<string, string> = {
+const FIXINGS: Record<Fixing['kind'], string> = {
   lag: 'lag screw',
   bolt: 'bolt',
   plug: 'plastic plug',
@@ -18,7 +20,7 @@ const FIXINGS: Record<string, string> = {
   'masonry-screw': 'masonry screw',
   'self-tapping': 'self-tapping screw',
 };
-export const fixingName = (kind: string): string => FIXINGS[kind] ?? kind;
+export const fixingName = wordOf(FIXINGS);
 
 const SCHEMES: Record<SchemeKind, string> = {
   'lags-in-studs': 'Lags in studs',
@@ -31,7 +33,7 @@ const SCHEMES: Record<SchemeKind, string> = {
 };
 export const schemeName = (kind: SchemeKind): string => SCHEMES[kind];
 
-const SCHOOLS: Record<string, { name: string; says: string }> = {
+const POLICIES: Record<FixingPolicy, { name: string; says: string }> = {
   'studs-only': { name: 'Studs only', says: 'Never hollow-wall anchors for a screen.' },
   'stud-first': {
     name: 'Stud first',
@@ -42,8 +44,12 @@ const SCHOOLS: Record<string, { name: string; says: string }> = {
     says: 'Anywhere that the pack rating allows, over four. An arm or a large set has to be acknowledged.',
   },
 };
-export const fixingPolicyText = (school: string): { name: string; says: string } =>
-  SCHOOLS[school] ?? { name: school, says: '' };
+export const fixingPolicyText = (policy: FixingPolicy): { name: string; says: string } => POLICIES[policy];
+
+const isPolicy = (name: string): name is FixingPolicy => name in POLICIES;
+
+/** What a policy is called. */
+export const policyName = (name: string): string => (isPolicy(name) ? POLICIES[name].name : name);
 
 /** What the scheme costs, in a line: `1 in left, wood 98 of 100, holds 31 %, 4 holes, bit 7/32 in`. */
 export function schemePrice(scheme: SchemePlan, say: Wording): string {
@@ -75,7 +81,7 @@ export function changeText(kind: string, byMm: number, to: string, say: Wording)
     case 'other-mount':
       return `take another mount: ${to}`;
     case 'other-school':
-      return `"${fixingPolicyText(to).name}" would allow another way`;
+      return `"${policyName(to)}" would allow another way`;
     default:
       return 'pack a level timber across two studs and fix the plate to that';
   }

@@ -1,6 +1,6 @@
 /** Findings, workings, marks and faults as sentences: one place for screen, print and speech. */
 export { bitText } from './bits';
-export { findingText, knownFindings, measuredName, small, stopText } from './findings';
+export { findingText, measuredName, small, stopText } from './findings';
 export { fitText } from './fits';
 export { amountFaultText, tapeFaultText } from './faults';
 export {
@@ -13,7 +13,7 @@ export {
   itemName,
   levelWord,
   markName,
-  schoolName,
+  heightRuleName,
   stageName,
   typeName,
   verdictWord,
@@ -23,7 +23,7 @@ export { planFile } from './planFile';
 export { offText, poseText, tiltText } from './reach';
 export { wordingFor } from './wordingFor';
 export { capital, rounded, type Wording } from './wording';
-export { knownTerms, termOf } from './terms';
+export { termOf } from './terms';
 export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';
 export { COMPARED_ROWS, adviceText, type ComparedRow } from './mounts';

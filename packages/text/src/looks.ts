@@ -1,10 +1,11 @@
-import type { Looking, NextLook } from '@steddo/contract';
+import type { HazardSeen, HazardZone, Look, Looking, NextLook } from '@steddo/contract';
 import type { GuidedLook, LookStep } from '@steddo/core';
 import { capital, type Wording } from './wording';
+import { wordOf } from './wordOf';
 
 /** Words for what is in a wall, for looking into it, and for what a finder says. */
 
-const SEEN: Record<string, string> = {
+const SEEN: Record<Look['found'] | HazardSeen['what'], string> = {
   cable: 'a cable',
   pipe: 'a pipe',
   duct: 'a duct',
@@ -14,28 +15,29 @@ const SEEN: Record<string, string> = {
   clear: 'nothing',
 };
 /** What was seen: `a cable`. */
-export const seenName = (what: string): string => SEEN[what] ?? what;
+export const seenName = wordOf(SEEN);
 
-const SERVED: Record<string, string> = {
+const SERVED: Record<HazardZone['what'], string> = {
   cable: 'cables',
   pipe: 'pipes',
   duct: 'a duct or flue',
   gas: 'a gas pipe',
 };
 /** What a thing on the wall is served by: `cables`. */
-export const servedName = (what: string): string => SERVED[what] ?? what;
+export const servedName = wordOf(SERVED);
 
-const WAYS: Record<string, string> = {
+const WAYS: Record<HazardZone['way'], string> = {
   up: 'up from',
   down: 'down from',
   left: 'sideways, left of',
   right: 'sideways, right of',
   at: 'right behind',
+  behind: 'behind',
 };
 /** Which way from the thing: `up from`. */
-export const wayName = (way: string): string => WAYS[way] ?? way;
+export const wayName = wordOf(WAYS);
 
-const WITH: Record<string, string> = {
+const WITH: Record<NextLook['kind'], string> = {
   edge: 'slide the edge finder',
   centre: 'slide the centre finder',
   probe: 'poke with the small drill',
@@ -47,10 +49,10 @@ export function nextLookText(look: NextLook, say: Pick<Wording, 'length'>): stri
     look.from === undefined || look.to === undefined
       ? `at ${say.length(look.x)} from the left`
       : `from ${say.length(look.from)} to ${say.length(look.to)} from the left`;
-  return `${capital(WITH[look.kind] ?? look.kind)} ${where}, ${say.length(look.y)} up.`;
+  return `${capital(WITH[look.kind])} ${where}, ${say.length(look.y)} up.`;
 }
 
-const REASONS: Record<string, string> = {
+const REASONS: Record<NextLook['reason'], string> = {
   'find-first': 'No studs are known where the plate goes: mark both edges of each one that it shows.',
   'is-it-there': 'It tells whether there is a stud at all.',
   sharpen: 'The stud is there; where its middle is could be surer.',
@@ -65,7 +67,7 @@ export function nextLookWhy(look: NextLook, now: number): string {
       ? ` All holes in wood: ${percent(now)} now, about ${percent(Math.min(1, now + look.gain))} after it.`
       : '';
   const shows = look.kind !== 'probe' ? '' : look.hidden ? ' The plate hides the hole.' : ' The hole has to be filled.';
-  return `${REASONS[look.reason] ?? ''}${gain}${shows}`.trim();
+  return `${REASONS[look.reason]}${gain}${shows}`.trim();
 }
 
 /** Why it asks no more. */

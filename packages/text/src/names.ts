@@ -1,7 +1,18 @@
-import type { Distances, Hole, ItemKind, Level, MountType, HeightRule, Stage, Verdict } from '@steddo/contract';
+import type {
+  BuildKind,
+  Distances,
+  Hole,
+  ItemKind,
+  Level,
+  MountType,
+  HeightRule,
+  Stage,
+  Verdict,
+} from '@steddo/contract';
 import type { Wording } from './wording';
+import { wordOf } from './wordOf';
 
-const BUILDS: Record<string, string> = {
+const BUILDS: Record<BuildKind, string> = {
   'timber-stud': 'timber stud wall',
   'metal-stud': 'metal stud wall',
   masonry: 'masonry wall',
@@ -9,9 +20,9 @@ const BUILDS: Record<string, string> = {
   'metal-backing': 'wall with metal backing',
   unknown: 'wall nobody has named',
 };
-export const buildName = (kind: string): string => BUILDS[kind] ?? kind;
+export const buildName = wordOf(BUILDS);
 
-const SCHOOLS: Record<HeightRule, string> = {
+const RULES: Record<HeightRule, string> = {
   eyes: 'centre at the eyes',
   'bottom-band': 'bottom edge in a band',
   above: 'gap above furniture',
@@ -20,7 +31,7 @@ const SCHOOLS: Record<HeightRule, string> = {
   vote: 'hold it up and vote',
   standing: 'eyes of people standing',
 };
-export const schoolName = (school: HeightRule): string => SCHOOLS[school];
+export const heightRuleName = (rule: HeightRule): string => RULES[rule];
 
 export const verdictWord: Record<Verdict, string> = { go: 'go', caution: 'mind', stop: 'stop' };
 export const levelWord: Record<Level, string> = { info: 'note', caution: 'mind', stop: 'stop' };
@@ -102,7 +113,20 @@ const MARKS: Record<string, string> = {
 };
 export const markName = (id: string): string => MARKS[id] ?? id;
 
-const ITEMS: Partial<Record<ItemKind, string>> = {
+const ITEMS: Record<ItemKind, string> = {
+  outlet: 'outlet',
+  switch: 'switch',
+  furniture: 'furniture',
+  cabinet: 'cabinet',
+  shelf: 'shelf',
+  mantel: 'mantel',
+  window: 'window',
+  curtain: 'curtain',
+  door: 'door',
+  vent: 'vent',
+  pipe: 'pipe',
+  gas: 'gas',
+  soundbar: 'soundbar',
   data: 'data plate',
   opening: 'fireplace opening',
   chimney: 'chimney breast',
@@ -110,7 +134,7 @@ const ITEMS: Partial<Record<ItemKind, string>> = {
   other: 'something else',
 };
 /** What a thing on the wall is called while nobody has named it. */
-export const itemName = (kind: ItemKind): string => ITEMS[kind] ?? kind;
+export const itemName = (kind: ItemKind): string => ITEMS[kind];
 
 /** What a distance from the picture is good for. */
 export const distanceRule: Record<Distances['bounds'][number]['rule'], string> = {

@@ -1,7 +1,8 @@
+import type { Term } from '@steddo/core';
 import { HOLD_TERMS } from './holdTerms';
 
 /** The words for the parts of a working, and for what binds a place. One place for screen, print and speech. */
-const TERMS: Record<string, string> = {
+const TERMS: Record<Term, string> = {
   two: 'two',
   diagonal: 'diagonal',
   'set-width': "set's width",
@@ -107,7 +108,6 @@ const TERMS: Record<string, string> = {
   'object-middle': 'its middle',
   'object-left': 'its left edge',
   'object-right': 'its right edge',
-  'object-bottom': 'its bottom',
   'object-top': 'its top',
   'between-end': 'stated end',
   'between-middle': 'middle of the space between',
@@ -180,6 +180,10 @@ const TERMS: Record<string, string> = {
   'mark-centre': 'centre marked',
   'mark-outlet-side': "outlet's side marked",
   'mark-fastener': 'board screw marked',
+  'mark-joint': 'marked joint',
+  'mark-nogging': 'marked nogging',
+  'mark-backing-edge': 'marked edge of the backing',
+  'mark-live': 'live signal',
   'mark-probe': 'wood probed',
   'half-stud': 'half a stud',
   'stud-width': "stud's width",
@@ -232,8 +236,7 @@ const TERMS: Record<string, string> = {
   ...HOLD_TERMS,
 };
 
-/** Words for a label of a working; an unknown label is a mistake that the tests find. */
-export const termOf = (label: string): string => TERMS[label] ?? label;
+const isTerm = (label: string): label is Term => label in TERMS;
 
-/** Every label that has words. */
-export const knownTerms = (): string[] => Object.keys(TERMS);
+/** Words for a label of a working; a file from elsewhere may have one that is not ours. */
+export const termOf = (label: string): string => (isTerm(label) ? TERMS[label] : label);

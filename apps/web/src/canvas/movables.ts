@@ -1,5 +1,5 @@
 import type { Job, Viewer } from '@steddo/contract';
-import { measure, moveBox, moveFloor, type Command, type SnapBox } from '@steddo/core';
+import { measure, moveBox, moveFloor, type Command, type SnapBox, type JobPath } from '@steddo/core';
 import { HEAD_MM } from '@steddo/drawing';
 import { itemName, type Wording } from '@steddo/text';
 
@@ -15,7 +15,7 @@ export interface Movable {
 
 /** On the wall: its things, and the parts of it that differ. */
 export function wallMovables(job: Job): Movable[] {
-  const entry = (id: string, path: string, name: string, box: SnapBox): Movable => ({
+  const entry = (id: string, path: JobPath, name: string, box: SnapBox): Movable => ({
     id,
     path,
     name,
@@ -33,7 +33,7 @@ export function wallMovables(job: Job): Movable[] {
 /** From above, where the wall runs along the top and y is minus the distance: what stands on the floor, and people. */
 export function floorMovables(job: Job, middle: number): Movable[] {
   const things = (job.room.floor ?? []).map((f): Movable => {
-    const path = `room.floor.${f.id}`;
+    const path = `room.floor.${f.id}` as const;
     return {
       id: f.id,
       path,
@@ -50,7 +50,7 @@ function personMovable(v: Viewer, middle: number): Movable[] {
   const { distance } = v;
   if (distance === undefined) return [];
   const x = v.x ?? middle;
-  const path = `room.viewers.${v.id}`;
+  const path = `room.viewers.${v.id}` as const;
   return [
     {
       id: v.id,

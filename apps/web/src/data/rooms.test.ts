@@ -83,7 +83,7 @@ function bench() {
 const settle = async () => {
   for (let i = 0; i < 60; i++) await Promise.resolve();
 };
-const rename = (value: string) => ({ do: 'put' as const, path: 'title', value });
+const rename = (value: string) => ({ do: 'put' as const, path: 'title' as const, value });
 
 describe('rooms', () => {
   it('send edits in order, each as its own version', async () => {

@@ -1,19 +1,6 @@
-import type { Item, ItemKind, Job } from '@steddo/contract';
+import type { Item, Job } from '@steddo/contract';
+import { ROOM_THINGS } from '../room/roomThings';
 import { quarterDisc, rectangle, type Plane, type Polygon } from '../primitives/convex';
-
-/** How far things on a wall stand out when nobody has measured it, mm. Ours. */
-export const USUAL_OUT_MM: Partial<Record<ItemKind, number>> = {
-  outlet: 5,
-  switch: 5,
-  data: 5,
-  furniture: 400,
-  cabinet: 330,
-  shelf: 250,
-  mantel: 200,
-  chimney: 300,
-  curtain: 100,
-  soundbar: 90,
-};
 
 /** What the set may not cross, from above; `by` names it: `own-wall`, `wall:left`, `object:o2`, `floor:f1`, `door:o3`. */
 export type Obstacle = (Plane | Polygon) & { by: string };
@@ -78,7 +65,7 @@ function carries(item: Item, plate: { x: number; width: number } | undefined): b
 }
 
 /** How far a thing stands out of its wall, mm: measured, or what is usual for its kind. */
-export const outOf = (item: Item): number => item.out ?? USUAL_OUT_MM[item.kind] ?? 0;
+export const outOf = (item: Item): number => item.out ?? ROOM_THINGS[item.kind].outMm;
 
 function itemShapes(item: Item, wallWidth: number): Obstacle[] {
   const out = outOf(item);

@@ -1,12 +1,13 @@
 import type { Job } from '@steddo/contract';
+import type { JobPath } from './jobPath';
 
 /**
  * Edits of the job document: small, pure, with the path they touch. A path names fields by dots and
  * list entries by their id (`room.viewers.v1.eye`) or, where entries have none, by index.
  */
 export type Command =
-  | { do: 'put'; path: string; value: unknown; at?: number }
-  | { do: 'drop'; path: string }
+  | { do: 'put'; path: JobPath; value: unknown; at?: number }
+  | { do: 'drop'; path: JobPath }
   | { do: 'all'; commands: Command[] };
 
 export interface Applied {
@@ -136,7 +137,7 @@ function put(job: Job, segments: readonly string[], { path, value, at }: Extract
   return changed;
 }
 
-function drop(job: Job, segments: readonly string[], path: string): Changed {
+function drop(job: Job, segments: readonly string[], path: JobPath): Changed {
   const root = job as unknown as Branch;
   const changed = along(root, segments, 0, false, (parent, last) => {
     const key = keyIn(parent, last);

@@ -1,19 +1,20 @@
 import type { Job } from '@steddo/contract';
 import type { Command } from './command';
+import type { JobPath } from './jobPath';
 
 /** Puts what somebody measured or chose, and takes the path off the list of guesses. */
-export function measure(job: Job, path: string, value: unknown): Command {
+export function measure(job: Job, path: JobPath, value: unknown): Command {
   return withoutGuesses(job, [path], [{ do: 'put', path, value }]);
 }
 
 /** A thing or a part of the wall put where a thumb or a key has moved it, mm: its place is a guess no more. */
 export function moveBox(
   job: Job,
-  path: string,
+  path: JobPath,
   box: { left: number; right: number; bottom: number; top: number },
 ): Command {
   const sides = (['left', 'right', 'bottom', 'top'] as const).map((side) => ({
-    path: `${path}.${side}`,
+    path: `${path}.${side}` as JobPath,
     value: box[side],
   }));
   const puts = sides.map((s): Command => ({ do: 'put', ...s }));
@@ -30,27 +31,31 @@ export function moveBox(
  */
 export function moveFloor(
   job: Job,
-  path: string,
+  path: JobPath,
   box: { left: number; right: number; bottom: number; top: number },
 ): Command {
   const near = Math.max(0, -box.top);
   const far = near + box.top - box.bottom;
   const values = { left: box.left, right: box.right, near, far };
-  const puts = Object.entries(values).map(([side, value]): Command => ({ do: 'put', path: `${path}.${side}`, value }));
+  const puts = Object.entries(values).map(([side, value]): Command => ({
+    do: 'put',
+    path: `${path}.${side}` as JobPath,
+    value,
+  }));
   return withoutGuesses(
     job,
-    Object.keys(values).map((side) => `${path}.${side}`),
+    Object.keys(values).map((side) => `${path}.${side}` as JobPath),
     puts,
   );
 }
 
 /** Takes an entry of a list away, and what was guessed of it. */
-export function removeEntry(job: Job, path: string): Command {
+export function removeEntry(job: Job, path: JobPath): Command {
   return withoutGuesses(job, [path], [{ do: 'drop', path }]);
 }
 
 /** The commands, and the paths with all below them off the list of guesses. */
-function withoutGuesses(job: Job, paths: readonly string[], commands: Command[]): Command {
+function withoutGuesses(job: Job, paths: readonly JobPath[], commands: Command[]): Command {
   const guessed = job.guessed ?? [];
   const kept = guessed.filter((g) => !paths.some((p) => g === p || g.startsWith(`${p}.`)));
   const [only] = commands;

@@ -1,16 +1,19 @@
 import type { Job, Mount } from '@steddo/contract';
 import { boardOf } from '../room/wallAt';
 import { plateOf, RATED_BOARD_MM } from './fastenerCapacity';
-import { fromAnchor, HOLLOW_KINDS, MASONRY_KINDS, strengthOf, type Fastener, type Kit } from './kit';
+import { fromAnchor, type Fastener, type Kit } from './kit';
+import { FIXING_KINDS, isHollow, isMasonry } from './fixingKinds';
 
 const ultimate = ({ tension = 0, shear = 0 }: Fastener): number => Math.min(tension, shear);
 
 const strongest = (anchors: readonly Fastener[]): Fastener | undefined =>
-  [...anchors].sort((a, b) => ultimate(b) - ultimate(a) || strengthOf(b.kind) - strengthOf(a.kind))[0];
+  [...anchors].sort(
+    (a, b) => ultimate(b) - ultimate(a) || FIXING_KINDS[b.kind].strength - FIXING_KINDS[a.kind].strength,
+  )[0];
 
 /** The strongest masonry anchor of the kit. */
 export const masonryAnchor = (kit: Kit): Fastener | undefined =>
-  strongest(kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)));
+  strongest(kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => isMasonry(a.kind)));
 
 /** The strongest hollow-wall anchor of the kit that is rated for this board and reaches through plate and board. */
 export function bestAnchor(job: Job, mount: Mount, kit: Kit): Fastener | undefined {
@@ -23,7 +26,7 @@ export function hollowAnchors(job: Job, kit: Kit, infrontMm: number): Fastener[]
   const board = boardOf(build);
   return kit.anchors
     .flatMap((a) => fromAnchor(a) ?? [])
-    .filter((a) => HOLLOW_KINDS.has(a.kind) && (a.walls?.includes(build.kind) ?? true))
+    .filter((a) => isHollow(a.kind) && (a.walls?.includes(build.kind) ?? true))
     .filter((a) => Boolean(a.tension && a.shear))
     .filter((a) => a.board === undefined || Math.abs(a.board - board) <= RATED_BOARD_MM)
     .filter(

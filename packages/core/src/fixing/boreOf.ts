@@ -4,6 +4,7 @@ import { leaf, minus, node, sum } from '../primitives/working';
 import type { Fastener } from './kit';
 import { inWall, leadBit, leadDepth } from './leadHole';
 import { frontedBy, overAt } from '../room/wallAt';
+import { FIXING_KINDS } from './fixingKinds';
 
 /** How deep a bay is behind the board at least for a toggle, and how deep a hole through board goes beyond it, mm. Ours. */
 const THROUGH_BOARD_MM = 10;
@@ -66,39 +67,28 @@ const packBit = ({ fastener }: FixingAt): Working =>
     guess: fastener.hole === undefined,
   });
 
-const TOGGLES = new Set(['spring-toggle', 'strap-toggle']);
-const PLUGS = new Set(['plug', 'winged-plug', 'sleeve']);
-
 /** What is done at a hole, in order; the first one is levelled from, and in board it is a test. */
 export function stepsOf(place: FixingAt, first: boolean): DrillStep[] {
   const washer: DrillStep[] = place.fastener.washer ? ['washer'] : [];
   const hang: DrillStep[] = first ? ['hang-plate', 'level'] : ['snug'];
-  const { kind } = place.fastener;
+  const { selfDrilling, setBy } = FIXING_KINDS[place.fastener.kind];
   switch (place.into) {
     case 'board':
       return [
         'test-hole',
-        ...(SELF_DRILLING.has(kind) ? [] : (['drill-board'] as const)),
-        TOGGLES.has(kind) ? 'insert-toggle' : PLUGS.has(kind) ? 'insert-plug' : 'drive-screw',
+        ...(selfDrilling ? [] : (['drill-board'] as const)),
+        setBy,
         ...washer,
         'finger-tight',
         ...hang,
       ];
     case 'masonry':
-      return [
-        'drill-masonry',
-        'clear-dust',
-        kind === 'masonry-screw' ? 'cut-thread' : 'set-sleeve',
-        ...washer,
-        ...hang,
-      ];
+      return ['drill-masonry', 'clear-dust', setBy === 'cut-thread' ? setBy : 'set-sleeve', ...washer, ...hang];
     case 'metal-stud':
       return ['drill-metal', 'drive-screw', ...washer, ...hang];
     case 'backing':
       return ['pilot', 'drive-screw', ...washer, ...hang];
     default:
-      return ['pilot', kind === 'lag' ? 'lag' : 'drive-screw', ...washer, ...hang];
+      return ['pilot', setBy === 'lag' ? setBy : 'drive-screw', ...washer, ...hang];
   }
 }
-
-const SELF_DRILLING = new Set(['screw-in', 'splitting-screw']);

@@ -5,6 +5,7 @@ import { type Capacity, RATING_FACTOR } from './fastenerCapacity';
 import { PERMANENT } from './lagTables';
 import { bearingMpa, leastYield, yieldLoad } from './lagYield';
 import { pullCapacity } from './lagWithdrawal';
+import type { Term } from '../primitives/terms';
 
 /** What a fastener may hold, as trees of arithmetic: the same formulas as in the search, with their names. */
 
@@ -28,5 +29,5 @@ export function shearWorking(capacity: Capacity, path: string, angleDeg: number)
 }
 
 /** A pack's ultimate rating, as it may be used. */
-export const ratingWorking = (label: string, ultimate: number, path: string): Working =>
+export const ratingWorking = (label: Term, ultimate: number, path: string): Working =>
   node(label, '/', 'N', [leaf('pack-rating', ultimate, 'N', { path }), leaf('rating-factor', RATING_FACTOR, 'count')]);

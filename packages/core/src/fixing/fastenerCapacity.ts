@@ -1,6 +1,6 @@
 import type { Mount } from '@steddo/contract';
 import type { FindingCode } from '../primitives/findings';
-import { HOLLOW_KINDS, type Fastener } from './kit';
+import { type Fastener } from './kit';
 import { overAt, type Fronted } from '../room/wallAt';
 import {
   gravityOf,
@@ -15,6 +15,8 @@ import { NUMBERS, type Arithmetic } from '../primitives/arithmetic';
 import { lagHold, pullCapacity, type LagHold } from './lagWithdrawal';
 import { leastYield, yieldTable, type YieldInput } from './lagYield';
 import { SAME_MM } from '../primitives/epsilons';
+import type { Term } from '../primitives/terms';
+import { isHollow } from './fixingKinds';
 
 /** A pack's ultimate rating is divided by this. Common practice for hollow-wall and masonry anchors. */
 export const RATING_FACTOR = 4;
@@ -96,7 +98,7 @@ function rated({ tension, shear }: Fastener): Capacity | NoCapacity {
 
 function boardCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   const { plateMm, fastener, at, foremost } = seat;
-  if (!HOLLOW_KINDS.has(fastener.kind)) return 'never-in-board';
+  if (!isHollow(fastener.kind)) return 'never-in-board';
   const { board, packing, build } = overAt(seat, at, foremost);
   if (build.state === 'patched' || build.state === 'wet' || board <= 0) return 'board-unsound';
   if (fastener.board !== undefined && Math.abs(fastener.board - board) > RATED_BOARD_MM) return 'rated-for-board';
@@ -173,13 +175,13 @@ export function utilisation<N>(
   force: { tension: N; shear: N },
   may: { tension: N; shear: N },
 ): N {
-  const share = (label: string, has: N, of: N) => a.node(label, '/', by === 'rating' ? 'ratio' : 'N', [has, of]);
+  const share = (label: Term, has: N, of: N) => a.node(label, '/', by === 'rating' ? 'ratio' : 'N', [has, of]);
   if (by === 'rating')
     return a.node('utilisation', '+', 'ratio', [
       share('pull-share', force.tension, may.tension),
       share('shear-share', force.shear, may.shear),
     ]);
-  const squared = (label: string, n: N) => a.node(label, '*', 'ratio', [n, n]);
+  const squared = (label: Term, n: N) => a.node(label, '*', 'ratio', [n, n]);
   const top = a.node('use-top', '+', 'N', [
     share('shear-part', squared('shear-square', force.shear), may.shear),
     share('pull-part', squared('pull-square', force.tension), may.tension),

@@ -43,22 +43,6 @@ export interface Fastener {
   path: string;
 }
 
-/** Anchors that hold on the back of a board; only these go into a hollow. Weakest to strongest. */
-export const HOLLOW_KINDS: ReadonlySet<Fixing['kind']> = new Set<Fixing['kind']>([
-  'plug',
-  'winged-plug',
-  'screw-in',
-  'splitting-screw',
-  'sleeve',
-  'spring-toggle',
-  'strap-toggle',
-]);
-
-export const MASONRY_KINDS: ReadonlySet<Fixing['kind']> = new Set<Fixing['kind']>(['masonry-sleeve', 'masonry-screw']);
-
-/** How strong each kind of hollow-wall anchor is among them: the order in which the trade names them. */
-export const strengthOf = (kind: Fixing['kind']): number => [...HOLLOW_KINDS].indexOf(kind);
-
 export const fromMount = (mount: Mount, kind: Build['kind']): Fastener | undefined => {
   const fixing = mount.walls[kind]?.fixing;
   if (!fixing) return undefined;

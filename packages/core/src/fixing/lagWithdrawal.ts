@@ -1,6 +1,7 @@
 import { MM_PER_INCH } from '../primitives/convert';
 import type { Arithmetic } from '../primitives/arithmetic';
 import { N_PER_POUND, PERMANENT, type LagSize } from './lagTables';
+import type { Term } from '../primitives/terms';
 
 /**
  * What holds a lag against being pulled out of side grain for good, N: for each mm of thread
@@ -10,7 +11,7 @@ import { N_PER_POUND, PERMANENT, type LagSize } from './lagTables';
  * times the thread in the wood and the duration factor. A 3/8 in lag at G 0.50 and 40 mm of thread: 53.4 N/mm, 1922 N.
  */
 export function pullCapacity<N>(a: Arithmetic<N>, { shankMm }: LagSize, gravity: number, threadMm: number): N {
-  const ratio = (label: string, value: number) => a.leaf(label, value, 'ratio');
+  const ratio = (label: Term, value: number) => a.leaf(label, value, 'ratio');
   const inches = a.node('shank-inches', '/', 'ratio', [
     a.leaf('shank', shankMm, 'mm'),
     ratio('mm-per-inch', MM_PER_INCH),

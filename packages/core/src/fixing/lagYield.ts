@@ -1,6 +1,7 @@
 import { MM_PER_INCH } from '../primitives/convert';
 import { LANES, laneAt, NUMBERS, type Arithmetic } from '../primitives/arithmetic';
 import { MPA_PER_PSI, STEEL_BEARING_PSI, type LagSize } from './lagTables';
+import type { Term } from '../primitives/terms';
 
 /** How a laterally loaded lag gives way: crushing at one side, turning, or bending at one or two places. */
 export const YIELD_MODES = ['I-m', 'I-s', 'II', 'III-m', 'III-s', 'IV'] as const;
@@ -40,8 +41,8 @@ export interface YieldPart {
  */
 export function yieldLoad<N>(a: Arithmetic<N>, input: Omit<YieldInput, 'angleDeg'>, bearing: N, mode: YieldMode): N {
   const { lag, plate, gap, penetration } = input;
-  const times = (label: string, unit: 'N' | 'Nmm' | 'N/mm' | 'ratio', ...terms: N[]) => a.node(label, '*', unit, terms);
-  const count = (label: string, n: number) => a.leaf(label, n, 'count');
+  const times = (label: Term, unit: 'N' | 'Nmm' | 'N/mm' | 'ratio', ...terms: N[]) => a.node(label, '*', unit, terms);
+  const count = (label: Term, n: number) => a.leaf(label, n, 'count');
   const root = a.leaf('root', lag.rootMm, 'mm');
   const qs = times('steel-bears', 'N/mm', a.leaf('bearing', STEEL_BEARING_PSI * MPA_PER_PSI, 'ratio'), root);
   const qm = times('wood-bears', 'N/mm', bearing, root);

@@ -3,6 +3,7 @@ import { finding } from '../primitives/findings';
 import { toRad } from '../primitives/convert';
 import type { Part } from '../primitives/part';
 import { leaf, node } from '../primitives/working';
+import type { Term } from '../primitives/terms';
 
 /** Levelness over the set's width: good, and seen by everybody, mm. Ours. */
 const LEVEL_GOOD_MM = 1;
@@ -56,7 +57,7 @@ function grouped(readings: readonly LevelReading[]): Indexed[][] {
 
 /** A reading's angle, degrees, right end high positive. 0.5 mm over 1000 mm is 0.0286 degrees. */
 export function readingAngle({ reading, index }: Indexed): Working {
-  const path = `levelReadings.${index}`;
+  const path = `levelReadings.${reading.id ?? index}`;
   if (reading.instrument === 'digital')
     return leaf('level-angle', reading.angle ?? 0, 'deg', { path: `${path}.angle` });
   const sign = reading.high === 'left' ? -1 : 1;
@@ -70,7 +71,7 @@ export function readingAngle({ reading, index }: Indexed): Working {
 }
 
 function groupOf(group: readonly Indexed[], context: LevelContext): LevelGroup {
-  const mean = (label: string, some: readonly Indexed[]) =>
+  const mean = (label: Term, some: readonly Indexed[]) =>
     some.length === 0 ? undefined : node(label, 'mean', 'deg', some.map(readingAngle));
   const unturned = mean(
     'level-unturned',

@@ -2,16 +2,17 @@ import type { Finding, HoleInto, Item, Job, Light, Working } from '@steddo/contr
 import { hollowAnchors } from '../fixing/anchors';
 import { ratingWorking } from '../fixing/capacityWorkings';
 import { exactShear, fastenerCapacity, utilisation } from '../fixing/fastenerCapacity';
-import { fromAnchor, kitOf, MASONRY_KINDS, type Fastener, type Kit } from '../fixing/kit';
+import { fromAnchor, kitOf, type Fastener, type Kit } from '../fixing/kit';
 import { WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
 import { leaf, minus, node } from '../primitives/working';
-import { onMainWall } from '../room/itemRules';
+import { onMainWall } from '../room/roomThings';
 import { wallAt } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 import { GRAVITY_N_PER_KG } from '../primitives/convert';
 import { HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
+import { isMasonry } from '../fixing/fixingKinds';
 
 /** What is light, kg (20 lb), and how far out a light thing's weight is when nobody has said, mm. Common practice, ours. */
 const LIGHT_KG = 9.0718474;
@@ -123,7 +124,7 @@ function choicesFor(asked: Asked): Choice[] {
   if (here.kind === 'masonry')
     return rated(
       asked,
-      kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => MASONRY_KINDS.has(a.kind)),
+      kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => isMasonry(a.kind)),
       'masonry',
     );
   if (here.kind !== 'timber-stud' && here.kind !== 'metal-stud') return [];

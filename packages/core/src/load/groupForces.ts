@@ -1,6 +1,7 @@
 import type { Arithmetic } from '../primitives/arithmetic';
 import { leverArms, middleOf, type FastenerGroup, type Pulled } from './fastenerGroup';
 import { SAME_MM } from '../primitives/epsilons';
+import type { Term } from '../primitives/terms';
 
 /** One force on the set: N down and, where a hand pushes, N to the right; mm from the fasteners' middle and out of the wall. */
 export interface Push<N> {
@@ -41,8 +42,8 @@ export function groupForces<N>(
 ): GroupForces<N> | undefined {
   const { points } = group;
   const { x, y } = middleOf(points);
-  const sum = (label: string, unit: 'N' | 'Nmm' | 'ratio', terms: N[]) => a.node(label, '+', unit, terms);
-  const times = (label: string, unit: 'N' | 'Nmm' | 'ratio', ...terms: N[]) => a.node(label, '*', unit, terms);
+  const sum = (label: Term, unit: 'N' | 'Nmm' | 'ratio', terms: N[]) => a.node(label, '+', unit, terms);
+  const times = (label: Term, unit: 'N' | 'Nmm' | 'ratio', ...terms: N[]) => a.node(label, '*', unit, terms);
   const minus = a.leaf('down-sign', -1, 'ratio');
   const aside = pushes.flatMap((p) => (p.side === undefined ? [] : [{ ...p, side: p.side }]));
   const down = sum(
@@ -95,7 +96,7 @@ export function groupForces<N>(
   };
 }
 
-type Share<N> = (label: string, i: number) => N[];
+type Share<N> = (label: Term, i: number) => N[];
 const NOTHING = (): [] => [];
 
 /** A moment's pull on each fastener; nothing where there is no moment, undefined where nothing holds it. */

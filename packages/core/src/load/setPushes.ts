@@ -3,6 +3,7 @@ import { moves } from '../arm/arm';
 import type { Arithmetic } from '../primitives/arithmetic';
 import type { Push } from './groupForces';
 import { GRAVITY_N_PER_KG } from '../primitives/convert';
+import type { Term } from '../primitives/terms';
 
 /** Handling of a set on an arm, N: leaning on its front's lower edge, and pushing it sideways. Ours. */
 const HANDLING = { downN: 100, sideN: 50 } as const;
@@ -21,7 +22,7 @@ export function weightsOf<N>(a: Arithmetic<N>, screen: Pick<Screen, 'mass'>, mou
   const whole = mount.mass ?? (moves(mount) ? MOUNT_MASS_KG.moving : MOUNT_MASS_KG.still);
   const moving = Math.min(whole, mount.movingMass ?? whole);
   const guess = mount.mass === undefined;
-  const weight = (label: string, kg: N) => a.node(label, '*', 'N', [kg, a.leaf('gravity', GRAVITY_N_PER_KG, 'ratio')]);
+  const weight = (label: Term, kg: N) => a.node(label, '*', 'N', [kg, a.leaf('gravity', GRAVITY_N_PER_KG, 'ratio')]);
   const set = a.leaf('set-mass', screen.mass, 'kg', { path: 'screen.mass' });
   const given = mount.movingMass === undefined ? 'mass' : 'movingMass';
   const movingMass = a.leaf('mount-moving-mass', moving, 'kg', { path: `mount.${given}`, guess });
@@ -64,10 +65,9 @@ export function pushesOf<N>(
   pose: PushPose<N>,
   handling: Handling,
 ): Push<N>[] {
-  const mm = (label: string, value: number) => a.leaf(label, value, 'mm');
+  const mm = (label: Term, value: number) => a.leaf(label, value, 'mm');
   const aside = (x: N) => a.node('aside', '-', 'mm', [x, mm('fasteners-x', at.middle.x)]);
-  const above = (label: string, y: number) =>
-    a.node('above', '-', 'mm', [mm(label, y), mm('fasteners-y', at.middle.y)]);
+  const above = (label: Term, y: number) => a.node('above', '-', 'mm', [mm(label, y), mm('fasteners-y', at.middle.y)]);
   const pushes: Push<N>[] = [
     { down: weights.hung, right: aside(pose.x), up: above('set-centre', at.centreY), out: pose.out },
   ];

@@ -3,6 +3,7 @@ import { armOf, moves, reachOf } from '../arm/arm';
 import { spread } from '../plate/chooseSlots';
 import { fromMount } from '../fixing/kit';
 import { usableSlots } from '../plate/usableSlots';
+import { WALL_KINDS } from '../room/wallKinds';
 import type { Wall } from '../room/wallAt';
 import { middleOf } from '../load/fastenerGroup';
 import { worstLoad } from '../load/worstLoad';
@@ -26,7 +27,7 @@ export function estimateUtilisation(
   const fastener = fromMount(mount, wall.build.kind);
   const count = mount.walls[wall.build.kind]?.fixing?.count;
   const { plate } = mount;
-  const into = INTO[wall.build.kind];
+  const into = WALL_KINDS[wall.build.kind].main;
   if (!fastener || !count || !plate?.slots?.length || !into) return undefined;
   const slots = usableSlots({ mount, fixing: fastener }).map((s) => s.slot);
   const rows = [...new Set(slots.map((s) => s.y))].sort((a, b) => b - a);
@@ -64,14 +65,6 @@ export function estimateUtilisation(
   const load = { screen, mount, group, capacities: points.map(() => capacity), at };
   return worstLoad(load, roughPoses(mount, screen), table)?.utilisation;
 }
-
-const INTO: Partial<Record<Wall['build']['kind'], 'stud' | 'metal-stud' | 'masonry' | 'backing'>> = {
-  'timber-stud': 'stud',
-  'metal-stud': 'metal-stud',
-  masonry: 'masonry',
-  'timber-backing': 'backing',
-  'metal-backing': 'backing',
-};
 
 function columnsOf(mount: Mount, build: Wall['build'], slots: readonly { x: number }[]): number[] {
   const [left, right] = [Math.min(...slots.map((s) => s.x)), Math.max(...slots.map((s) => s.x))];

@@ -3,7 +3,7 @@ import { feasible } from '../primitives/intervals';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { frameOf, wantedHeight } from '../placement/frameOf';
 import { heightLimits } from '../placement/heightLimits';
-import { onMainWall, plateMayCover } from '../room/itemRules';
+import { onMainWall, plateMayCover } from '../room/roomThings';
 import { anglesAt, edges, spotAt, tiltOf } from '../placement/placeSet';
 import { roughRoom, type RoughRoom } from '../reach/roughReach';
 import { outlineOf } from '../screen/outlineOf';

@@ -71,21 +71,17 @@ function massRule(mount: Mount, massKg: number): Fit {
 function patternRule(mount: Mount, pattern: Extent): Fit {
   const { only = [], min, max } = mount.pattern;
   if (only.length > 0) return listedPattern(only, pattern);
+  const on = (axis: 'width' | 'height', limit: number, margin: number) => ({
+    axis,
+    value: pattern[axis],
+    limit,
+    margin,
+  });
   const sides = [
-    { axis: 'width', value: pattern.width, limit: max.width, margin: max.width - pattern.width },
-    {
-      axis: 'height',
-      value: pattern.height,
-      limit: max.height,
-      margin: max.height - pattern.height,
-    },
-    { axis: 'width', value: pattern.width, limit: min.width, margin: pattern.width - min.width },
-    {
-      axis: 'height',
-      value: pattern.height,
-      limit: min.height,
-      margin: pattern.height - min.height,
-    },
+    on('width', max.width, max.width - pattern.width),
+    on('height', max.height, max.height - pattern.height),
+    on('width', min.width, pattern.width - min.width),
+    on('height', min.height, pattern.height - min.height),
   ];
   const tightest = sides.reduce((a, b) => (b.margin < a.margin ? b : a));
   return { rule: 'pattern', ...judged(tightest.margin > -PATTERN_MM), ...tightest, unit: 'mm' };

@@ -1,6 +1,7 @@
 import type { Finding, Item, Job, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { half, leaf, sum } from '../primitives/working';
+import type { Term } from '../primitives/terms';
 
 export type CentreResult = { ok: true; x: Working } | { ok: false; finding: Finding };
 
@@ -66,7 +67,7 @@ const find = (job: Job, id: string): Item | undefined => job.room.objects?.find(
 const edge = (item: Item, side: 'left' | 'right'): Working =>
   leaf(`object-${side}`, item[side], 'mm', { path: `room.objects.${item.id}.${side}` });
 
-const middle = (label: string, a: Working, b: Working): Working => half(label, sum('both-ends', a, b));
+const middle = (label: Term, a: Working, b: Working): Working => half(label, sum('both-ends', a, b));
 
 const missing = (object: string): CentreResult => ({
   ok: false,

@@ -73,7 +73,7 @@ const hookToPlate = (toHook: Working, mount: Mount | undefined): Working | undef
 const hookAbove = (above: number): Working => leaf('hook-above-plate', above, 'mm', { path: 'mount.hook.above' });
 
 function measuredChain(m: Measured, index: number, mount: Mount | undefined, height: Working): Steps {
-  const value = leaf(`measured-${m.from}`, m.value, 'mm', { path: `measured.${index}.value` });
+  const value = leaf(`measured-${m.from}`, m.value, 'mm', { path: `measured.${m.id ?? index}.value` });
   const up = m.from === 'bottom' ? value : minus('measured-from-bottom', height, value);
   if (m.to === 'hook')
     return {

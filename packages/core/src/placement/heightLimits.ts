@@ -2,7 +2,8 @@ import type { Item, Job, Plate, Working } from '@steddo/contract';
 import type { Forbidden } from '../primitives/intervals';
 import { half, leaf, minus, sum } from '../primitives/working';
 import { isUnder, openFor } from './blockedPlate';
-import { onMainWall, plateMayCover, setMayCover } from '../room/itemRules';
+import { onMainWall, plateMayCover, setMayCover } from '../room/roomThings';
+import type { Term } from '../primitives/terms';
 
 /** Left free under a ceiling, and the rise to lift the set over the hooks, mm. Ours. */
 export const CEILING_GAP_MM = 50;
@@ -81,7 +82,7 @@ function plateLimits(
   items: readonly Item[],
   halfSet: Working,
 ): Forbidden[] {
-  const centreFor = (label: string, plateBottom: Working): Working =>
+  const centreFor = (label: Term, plateBottom: Working): Working =>
     sum(label, minus('set-bottom', plateBottom, plate.toPlate, plate.sag), halfSet);
   const { outline, x } = plate;
   const size = leaf('plate-height', outline.height, 'mm', { path: 'mount.plate.height' });
@@ -102,7 +103,7 @@ function underPlate(
   outline: Plate,
   x: number,
   size: Working,
-  centreFor: (label: string, plateBottom: Working) => Working,
+  centreFor: (label: Term, plateBottom: Working) => Working,
 ): Forbidden[] {
   const by = `plate:${item.id}`;
   const lowest = minus('plate-under-object', itemEdge(item, 'bottom'), size);

@@ -2,7 +2,8 @@ import type { Finding, Item, Job, HeightRule, Viewer, Working } from '@steddo/co
 import { finding } from '../primitives/findings';
 import { eyeOf, EYE_STANDING_MM } from '../sight/eyeOf';
 import { half, leaf, minus, node, sum } from '../primitives/working';
-import { onMainWall, setMayCover } from '../room/itemRules';
+import { onMainWall, ROOM_THINGS, setMayCover } from '../room/roomThings';
+import type { Term } from '../primitives/terms';
 
 /** Bottom edge above whatever stands below, mm (8 in). Common practice. */
 const ABOVE_GAP_MM = 203.2;
@@ -13,39 +14,26 @@ const BOTTOM_BAND_MM = { from: 1066.8, to: 1219.2 } as const;
 /** The centre height that a school of practice asks for, before the room has its say. */
 export type Wish = { ok: true; centre: Working } | { ok: false; finding: Finding };
 
-/** The seven rules, in the order of the trade's notes. */
-export const HEIGHT_RULES = [
-  'eyes',
-  'bottom-band',
-  'above',
-  'line-up',
-  'fit-between',
-  'vote',
-  'standing',
-] as const satisfies HeightRule[];
+type Rule = (job: Job, height: Working, set: { left: number; right: number }) => Wish;
+
+/** The seven rules, in the order of the trade's notes; one that is missing here does not compile. */
+const RULES: Record<HeightRule, Rule> = {
+  eyes,
+  'bottom-band': bottomBand,
+  above,
+  'line-up': lineUp,
+  'fit-between': fitBetween,
+  vote,
+  standing,
+};
+
+export const HEIGHT_RULES = Object.keys(RULES) as HeightRule[];
 
 /**
- * What one school wants for the set's centre, mm.
+ * What one rule wants for the set's centre, mm.
  * Above a 914.4 mm (36 in) chest with 203.2 mm (8 in) between, for a set 600 tall: 1417.6.
  */
-export function wishOf(school: HeightRule, job: Job, height: Working, set: { left: number; right: number }): Wish {
-  switch (school) {
-    case 'eyes':
-      return eyes(job);
-    case 'bottom-band':
-      return bottomBand(job, height);
-    case 'above':
-      return above(job, height, set);
-    case 'line-up':
-      return lineUp(job, height);
-    case 'fit-between':
-      return fitBetween(job, height, set);
-    case 'vote':
-      return vote(job, height);
-    case 'standing':
-      return standing(job);
-  }
-}
+export const wishOf = (rule: HeightRule, ...of: Parameters<Rule>): Wish => RULES[rule](...of);
 
 /**
  * Weighted mean of the viewers' eyes, or of their settled marks where they made any: the mean of each
@@ -125,7 +113,7 @@ function gazeOf(viewer: Viewer, guessed: readonly string[]): Working | undefined
 function bottomBand(job: Job, height: Working): Wish {
   const stated = job.aim.schools?.['bottom-band'];
   const band = stated ?? BOTTOM_BAND_MM;
-  const edge = (label: string, field: 'from' | 'to') =>
+  const edge = (label: Term, field: 'from' | 'to') =>
     leaf(label, band[field], 'mm', {
       path: `aim.schools.bottom-band.${field}`,
       guess: stated === undefined,
@@ -260,12 +248,10 @@ function standing(job: Job): Wish {
   };
 }
 
-const STANDS_BELOW = ['furniture', 'mantel', 'cabinet', 'shelf', 'opening'];
-
 /** Without a named object: the tallest thing below the set that reaches into the lower half of the wall. */
 function tallestBelow(job: Job, set: { left: number; right: number }): Item | undefined {
   return onMainWall(job.room.objects)
-    .filter((i) => STANDS_BELOW.includes(i.kind) && !setMayCover(i))
+    .filter((i) => ROOM_THINGS[i.kind].standsBelow && !setMayCover(i))
     .filter((i) => i.left < set.right && set.left < i.right)
     .filter((i) => i.bottom < job.room.wall.height / 2)
     .sort((a, b) => b.top - a.top)[0];

@@ -1,6 +1,6 @@
 import type { Finding, Job } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { onMainWall, setMayCover } from '../room/itemRules';
+import { onMainWall, setMayCover } from '../room/roomThings';
 import { LIFT_ON_MM } from './heightLimits';
 import { SAME_MM } from '../primitives/epsilons';
 

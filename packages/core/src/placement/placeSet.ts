@@ -5,7 +5,7 @@ import { viewerAngles } from '../sight/viewerAngles';
 import { half, leaf, minus, named, node, sum } from '../primitives/working';
 import { armHoles, chainOf, type Chain } from './chain';
 import { heightLimits } from './heightLimits';
-import { onMainWall, setMayCover } from '../room/itemRules';
+import { onMainWall, setMayCover } from '../room/roomThings';
 import { HEIGHT_RULES, wishOf } from './heightRules';
 
 /** The set sideways and up and down, with its plate at a known x. */

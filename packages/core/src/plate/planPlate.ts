@@ -3,10 +3,10 @@ import { finding } from '../primitives/findings';
 import { foldOffsetOf } from '../arm/arm';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../primitives/working';
-import { HOLLOW_KINDS, MASONRY_KINDS } from '../fixing/kit';
 import type { Aim } from './chooseSlots';
 import { lagSetting, placePlate, studsNeeded, type LagSetting, type PlateOnStuds, type PlateSpot } from './plateSearch';
 import { SAME_MM } from '../primitives/epsilons';
+import { isHollow, isMasonry } from '../fixing/fixingKinds';
 
 /** Step one, before the height is known: the plate sideways over the studs. */
 export interface PlatePlan {
@@ -24,7 +24,7 @@ function lagFor(mount: Mount, job: Job): Fixing | undefined {
   const { kind } = job.room.wall.build;
   if (kind !== 'timber-stud' && kind !== 'metal-stud') return undefined;
   const fixing = mount.walls[kind]?.fixing;
-  return fixing && !HOLLOW_KINDS.has(fixing.kind) && !MASONRY_KINDS.has(fixing.kind) ? fixing : undefined;
+  return fixing && !isHollow(fixing.kind) && !isMasonry(fixing.kind) ? fixing : undefined;
 }
 
 /**

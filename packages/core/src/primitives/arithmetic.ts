@@ -1,13 +1,14 @@
 import type { Op, Unit, Working } from '@steddo/contract';
 import { combine, leaf, node, type From } from './working';
+import type { Term } from './terms';
 
 /**
  * What a formula is written over, once: on numbers where it is searched with, on workings where it is shown.
  * `node` is of its terms by `op`; labels and units matter to workings alone.
  */
 export interface Arithmetic<N> {
-  leaf: (label: string, value: number, unit: Unit, from?: From) => N;
-  node: (label: string, op: Op, unit: Unit, terms: N[]) => N;
+  leaf: (label: Term, value: number, unit: Unit, from?: From) => N;
+  node: (label: Term, op: Op, unit: Unit, terms: N[]) => N;
   /** The largest size among its values. */
   most: (n: N) => number;
 }

@@ -1,4 +1,5 @@
 import type { Op, Unit, Working } from '@steddo/contract';
+import type { Term } from './terms';
 
 /** Trees of arithmetic: each number that a person acts on carries the one that made it. */
 
@@ -9,7 +10,7 @@ export interface From {
 }
 
 /** A reading or constant. `guess` marks a default that nobody measured. */
-export function leaf(label: string, value: number, unit: Unit, from: From = {}): Working {
+export function leaf(label: Term, value: number, unit: Unit, from: From = {}): Working {
   return {
     label,
     value,
@@ -20,7 +21,7 @@ export function leaf(label: string, value: number, unit: Unit, from: From = {}):
 }
 
 /** A node whose value is computed from its terms, so that it cannot disagree with them. */
-export function node(label: string, op: Op, unit: Unit, terms: Working[]): Working {
+export function node(label: Term, op: Op, unit: Unit, terms: Working[]): Working {
   return {
     label,
     op,
@@ -33,13 +34,13 @@ export function node(label: string, op: Op, unit: Unit, terms: Working[]): Worki
   };
 }
 
-export const sum = (label: string, ...terms: Working[]): Working => node(label, '+', 'mm', terms);
-export const minus = (label: string, ...terms: Working[]): Working => node(label, '-', 'mm', terms);
-export const half = (label: string, term: Working): Working =>
+export const sum = (label: Term, ...terms: Working[]): Working => node(label, '+', 'mm', terms);
+export const minus = (label: Term, ...terms: Working[]): Working => node(label, '-', 'mm', terms);
+export const half = (label: Term, term: Working): Working =>
   node(label, '/', term.unit, [term, leaf('two', 2, 'count')]);
 
 /** The same number under another name. */
-export function named(label: string, working: Working): Working {
+export function named(label: Term, working: Working): Working {
   return { ...working, label };
 }
 

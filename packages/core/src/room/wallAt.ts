@@ -1,7 +1,5 @@
 import type { Build, Job } from '@steddo/contract';
-
-/** Board on a stud wall when nobody has measured it, mm (1/2 in). Common practice. */
-const BOARD_MM = 12.7;
+import { WALL_KINDS } from './wallKinds';
 
 /** The wall as it is at one place: its build, and how far its face stands in front of the rest, mm. */
 export interface WallHere {
@@ -53,4 +51,4 @@ export const foremostOf = (wall: Wall, places: readonly { x: number; y: number }
 
 /** Thickness of what covers the wall, mm; a bare wall has none. */
 export const boardOf = (build: Build): number =>
-  build.cover === 'none' ? 0 : (build.board ?? (build.kind === 'masonry' ? 0 : BOARD_MM));
+  build.cover === 'none' ? 0 : (build.board ?? WALL_KINDS[build.kind].boardMm);

@@ -1,4 +1,4 @@
-import type { BuildKind, HoleInto, Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
+import type { Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { kitOf, type Fastener } from '../fixing/kit';
 import { blockedPlate } from '../placement/blockedPlate';
@@ -9,8 +9,9 @@ import { usableSlots } from '../plate/usableSlots';
 import type { FindingCode } from '../primitives/findings';
 import { memo } from '../primitives/memo';
 import { leaf, minus, sum } from '../primitives/working';
-import { onMainWall, plateMayCover } from '../room/itemRules';
+import { onMainWall, plateMayCover } from '../room/roomThings';
 import { wallAt } from '../room/wallAt';
+import { takesHole } from '../room/wallKinds';
 import { drilledHoles, type DoneHole, type DrilledHoles, SPOILED_MM } from '../wall/drilledHoles';
 import { hazardsOf } from '../wall/hazardZones';
 import { holeVerdict, HOLE_CAUTION } from '../wall/holeVerdict';
@@ -89,7 +90,7 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     chanceOf: (x, diameter) => Math.min(1, found.chances.at(x, diameter).lands),
     slots: memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS),
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
-    isWallFor: (into, x, y) => MADE_FOR[into].includes(wallAt(wall, x, y).build.kind),
+    isWallFor: (into, x, y) => takesHole(wallAt(wall, x, y).build.kind, into),
     chanceFor: (into, fastener, x, y) => {
       if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
       if (into === 'masonry') return unitChance(wallAt(wall, x, y).build, plan.courses, x, y);
@@ -100,15 +101,6 @@ export function settingOf(input: SettingInput): Setting | NoWay {
 
 /** Screws of so many diameters are compared at most. */
 const DIAMETERS = 4;
-
-/** The walls that a hole into each is made in. */
-const MADE_FOR: Record<HoleInto, readonly BuildKind[]> = {
-  stud: ['timber-stud'],
-  'metal-stud': ['metal-stud'],
-  board: ['timber-stud', 'metal-stud'],
-  masonry: ['masonry'],
-  backing: ['timber-backing', 'metal-backing'],
-};
 
 /** A hole that drifted out of its stud's middle so far that it more likely lacks wood beside it is no use any more. */
 function usable(drilled: DrilledHoles, found: StudsFound): DrilledHoles {

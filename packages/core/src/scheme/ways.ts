@@ -1,9 +1,11 @@
-import type { Job, Mount, SchemeKind } from '@steddo/contract';
+import type { HoleInto, Job, Mount, SchemeKind } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import { bestAnchor, masonryAnchor } from '../fixing/anchors';
-import { fromMount, HOLLOW_KINDS, MASONRY_KINDS, type Kit } from '../fixing/kit';
+import { fromMount, type Kit } from '../fixing/kit';
+import { WALL_KINDS } from '../room/wallKinds';
 import type { FixingWay } from '../plate/chooseSlots';
 import type { FindingCode } from '../primitives/findings';
+import { isHollow, isMasonry } from '../fixing/fixingKinds';
 
 /** Largest sets on hollow-wall anchors, mm: 55 in on up to four, 65 in on more. Common practice, two rules. */
 export const ANCHOR_SET_MM = { few: 1397, many: 1651, fewCount: 4 } as const;
@@ -23,19 +25,10 @@ export type NoWay = {
  * board. With nothing that fits, why.
  */
 export function waysOf(job: Job, mount: Mount, kit: Kit): FixingWay[] | NoWay {
-  const { build } = job.room.wall;
-  switch (build.kind) {
-    case 'unknown':
-      return { code: 'wall-kind-unknown', kind: build.kind };
-    case 'timber-stud':
-      return studWays(job, mount, kit, 'stud');
-    case 'metal-stud':
-      return studWays(job, mount, kit, 'metal-stud');
-    case 'masonry':
-      return solidWays(mount, job, kit, 'masonry');
-    default:
-      return solidWays(mount, job, kit, 'backing');
-  }
+  const { kind } = job.room.wall.build;
+  const { main } = WALL_KINDS[kind];
+  if (!main) return { code: 'wall-kind-unknown', kind };
+  return main === 'stud' || main === 'metal-stud' ? studWays(job, mount, kit, main) : solidWays(mount, job, kit, main);
 }
 
 const USUAL_COUNT = 4;
@@ -44,9 +37,9 @@ function studWays(job: Job, mount: Mount, kit: Kit, into: 'stud' | 'metal-stud')
   const { build } = job.room.wall;
   const own = fromMount(mount, build.kind);
   const count = mount.walls[build.kind]?.fixing?.count ?? USUAL_COUNT;
-  const forStud = own && !HOLLOW_KINDS.has(own.kind) && !MASONRY_KINDS.has(own.kind) ? own : undefined;
-  if (own && MASONRY_KINDS.has(own.kind)) return { code: 'never-in-board', kind: own.kind };
-  const anchor = own && HOLLOW_KINDS.has(own.kind) ? own : bestAnchor(job, mount, kit);
+  const forStud = own && !isHollow(own.kind) && !isMasonry(own.kind) ? own : undefined;
+  if (own && isMasonry(own.kind)) return { code: 'never-in-board', kind: own.kind };
+  const anchor = own && isHollow(own.kind) ? own : bestAnchor(job, mount, kit);
   const ways: FixingWay[] = [];
   if (forStud)
     ways.push({ kind: forStud.kind === 'lag' ? 'lags-in-studs' : 'screws-in-studs', into, main: forStud, count });
@@ -60,15 +53,15 @@ function studWays(job: Job, mount: Mount, kit: Kit, into: 'stud' | 'metal-stud')
   return ways.length > 0 ? ways : { code: 'no-fixing', kind: build.kind };
 }
 
-function solidWays(mount: Mount, job: Job, kit: Kit, into: 'masonry' | 'backing'): FixingWay[] | NoWay {
+function solidWays(mount: Mount, job: Job, kit: Kit, into: HoleInto): FixingWay[] | NoWay {
   const { kind } = job.room.wall.build;
   const own = fromMount(mount, kind);
-  if (own && into === 'masonry' && !MASONRY_KINDS.has(own.kind) && own.kind !== 'bolt')
+  if (own && into === 'masonry' && !isMasonry(own.kind) && own.kind !== 'bolt')
     return { code: 'no-rating', kind: own.kind };
   const main = own ?? (into === 'masonry' ? masonryAnchor(kit) : undefined);
   if (!main) return { code: 'no-fixing', kind };
   const count = mount.walls[kind]?.fixing?.count ?? USUAL_COUNT;
-  return [{ kind: into, into, main, count }];
+  return [{ kind: into === 'masonry' ? 'masonry' : 'backing', into, main, count }];
 }
 
 /** What a school says of a way, whatever it holds; undefined where it has nothing against it. */

@@ -1,6 +1,6 @@
 import type { Item, Job, Plan, Working } from '@steddo/contract';
 import type { Part } from '../primitives/part';
-import { onMainWall, setMayCover } from '../room/itemRules';
+import { onMainWall, setMayCover } from '../room/roomThings';
 import { leaf } from '../primitives/working';
 import { screwFindings } from './screwFindings';
 import { spacerNeed } from './spacerNeed';

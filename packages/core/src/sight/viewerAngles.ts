@@ -2,6 +2,7 @@ import type { Job, Viewer, ViewerAngles, Working } from '@steddo/contract';
 import { leaf, minus, node } from '../primitives/working';
 import { eyeOf } from './eyeOf';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
+import type { Term } from '../primitives/terms';
 
 /** Share of the recline by which the resting gaze rises. Ours. */
 export const RECLINE_SHARE = 0.3;
@@ -28,7 +29,7 @@ export function viewerAngles(viewer: Viewer, pose: SetPose, job: Job): ViewerAng
   const eye = eyeOf(viewer, job.guessed ?? []);
   const run = runTo(viewer, pose, job);
   if (!eye || !run) return undefined;
-  const up = (label: string, y: Working): Working => node(label, 'atan', 'deg', [minus('above-eye', y, eye), run]);
+  const up = (label: Term, y: Working): Working => node(label, 'atan', 'deg', [minus('above-eye', y, eye), run]);
   const centre = up('look-centre', pose.centre);
   const fromRest = node('from-rest', '-', 'deg', [centre, restingGaze(viewer, job)]);
   return {

@@ -1,4 +1,5 @@
 import type { Drilled, Evidence, HoleInto, Job } from '@steddo/contract';
+import { WALL_KINDS } from '../room/wallKinds';
 
 /** Kept from a hole that did not hold, mm. Ours. */
 export const SPOILED_MM = 20;
@@ -34,21 +35,12 @@ const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good
 
 const onMain = (drilled: Job['drilled']): Drilled[] => (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
 
-/** What a hole was made for, when nobody wrote it down: what this wall is drilled for first. */
-const USUAL_INTO: Record<Job['room']['wall']['build']['kind'], HoleInto> = {
-  'timber-stud': 'stud',
-  'metal-stud': 'metal-stud',
-  masonry: 'masonry',
-  'timber-backing': 'backing',
-  'metal-backing': 'backing',
-  unknown: 'stud',
-};
-
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {
   const all = onMain(job.drilled);
   const last = all.filter((d, i) => !all.slice(i + 1).some((o) => o.hole === d.hole));
-  const usual = USUAL_INTO[job.room.wall.build.kind];
+  // when nobody wrote it down: what this wall is drilled for first
+  const usual = WALL_KINDS[job.room.wall.build.kind].main ?? 'stud';
   return {
     done: last.filter((d) => USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual })),
     spoiled: all.filter((d) => !USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) })),

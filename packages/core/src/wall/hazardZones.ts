@@ -1,4 +1,5 @@
-import type { HazardSeen, HazardZone, Hazards, Item, ItemKind, Job } from '@steddo/contract';
+import type { HazardSeen, HazardZone, Hazards, Item, Job } from '@steddo/contract';
+import { ROOM_THINGS, type Served } from '../room/roomThings';
 
 /** Cables and pipes run straight from what they serve, this much beside it, mm. Ours; local rules differ. */
 const ZONE_MARGIN_MM = 50;
@@ -16,26 +17,6 @@ export const LOOK_REACH_MM = 300;
 export const LOOK = { drillMm: 7.94, wideMm: 12.7, besideMm: 76.2 } as const;
 
 type RunWay = HazardZone['way'];
-interface Serves {
-  what: HazardZone['what'];
-  ways: readonly RunWay[];
-}
-
-/**
- * What comes out of a thing on the wall, and which ways it runs from there. Cables up, down and sideways
- * through the studs (BS 7671 522.6.202, from memory: straight from the accessory; other places, other rules);
- * pipes the way they are drawn; a fire's flue and a vent's duct up.
- */
-const SERVES: Partial<Record<ItemKind, Serves>> = {
-  outlet: { what: 'cable', ways: ['up', 'down', 'left', 'right', 'at'] },
-  switch: { what: 'cable', ways: ['up', 'down', 'left', 'right', 'at'] },
-  data: { what: 'cable', ways: ['up', 'down', 'left', 'right', 'at'] },
-  pipe: { what: 'pipe', ways: ['up', 'down', 'left', 'right', 'at'] },
-  gas: { what: 'gas', ways: ['up', 'down', 'left', 'right', 'at'] },
-  vent: { what: 'duct', ways: ['up', 'down', 'at'] },
-  opening: { what: 'duct', ways: ['up'] },
-};
-
 /**
  * Where cables, pipes, ducts and gas have to be expected from what is on the main wall and behind it, and
  * where something was seen or a finder showed a live wire. Boxes on the wall, mm.
@@ -51,18 +32,18 @@ export function hazardsOf(job: Job): Hazards {
 }
 
 function zonesOf(item: Item, wall: { width: number; height: number }): HazardZone[] {
-  const serves = SERVES[item.kind];
-  if (!serves) return [];
-  return waysOf(item, serves).flatMap((way): HazardZone[] => {
+  const { served } = ROOM_THINGS[item.kind];
+  if (!served) return [];
+  return waysOf(item, served).flatMap((way): HazardZone[] => {
     const box = boxOf(item, way, wall);
     return box.left < box.right && box.bottom < box.top
-      ? [{ id: `${item.id}:${way}`, what: serves.what, way, object: item.id, ...box }]
+      ? [{ id: `${item.id}:${way}`, what: served.what, way, object: item.id, ...box }]
       : [];
   });
 }
 
 /** A pipe that is drawn along the wall goes on along it; one drawn upright goes on up and down. */
-function waysOf(item: Item, { what, ways }: Serves): readonly RunWay[] {
+function waysOf(item: Item, { what, ways }: Served): readonly RunWay[] {
   if (what !== 'pipe') return ways;
   const upright = item.top - item.bottom >= item.right - item.left;
   return upright ? ['up', 'down', 'at'] : ['left', 'right', 'at'];

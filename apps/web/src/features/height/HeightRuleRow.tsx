@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Height, Job, HeightRule } from '@steddo/contract';
 import { isComfortable } from '@steddo/core';
-import { bindingName, capital, rounded, schoolName, type Wording } from '@steddo/text';
+import { bindingName, capital, rounded, heightRuleName, type Wording } from '@steddo/text';
 import { Tap } from '../../ui/Tap';
 import { chosenRow } from '../../ui/chosenRow';
 import { usePalette } from '../../ui/tokens';
@@ -37,18 +37,18 @@ export function HeightRuleRow({
       <Tap
         role="radio"
         selected={chosen}
-        label={schoolName(school)}
+        label={heightRuleName(school)}
         onPress={onChoose}
         style={{ flex: 1, paddingLeft: 10, paddingRight: 6, paddingVertical: 6, minHeight: 56 }}
       >
-        <Txt kind="bold">{capital(schoolName(school))}</Txt>
+        <Txt kind="bold">{capital(heightRuleName(school))}</Txt>
         <Txt kind="small" soft>
           {subline(school, height, job, say)}
         </Txt>
       </Tap>
       {height?.working ? (
         <View style={{ width: 92 }}>
-          <Figure label={`centre, ${schoolName(school)}`} working={height.working} hideLabel />
+          <Figure label={`centre, ${heightRuleName(school)}`} working={height.working} hideLabel />
         </View>
       ) : null}
       {height?.tiltWorking ? (

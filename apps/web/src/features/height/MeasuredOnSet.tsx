@@ -1,7 +1,7 @@
+import { freeId, slotRows } from '@steddo/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Job, Measured } from '@steddo/contract';
-import { slotRows, type Command } from '@steddo/core';
 import { measuredName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
@@ -48,7 +48,7 @@ export function MeasuredOnSet() {
           {...(i === 0 && measured.length > 1 ? { note: 'governs; the others check it' } : {})}
           removeLabel={`take the ${measuredName(m.to)} away`}
           disabled={readOnly}
-          onRemove={() => dispatch(without(measured, i))}
+          onRemove={() => dispatch({ do: 'drop', path: `measured.${m.id ?? i}` })}
         />
       ))}
       {plan.findings
@@ -71,11 +71,6 @@ export function MeasuredOnSet() {
   );
 }
 
-const without = (all: readonly Measured[], index: number): Command => {
-  const value = all.filter((_, i) => i !== index);
-  return value.length > 0 ? { do: 'put', path: 'measured', value } : { do: 'drop', path: 'measured' };
-};
-
 function measuredField(job: Job, from: Measured['from'], to: string): Field {
   const same = (m: Measured) => m.from === from && m.to === to;
   return {
@@ -86,10 +81,11 @@ function measuredField(job: Job, from: Measured['from'], to: string): Field {
     min: -1000,
     max: 3000,
     command: (value, now) => {
-      const known = now.measured ?? [];
-      const next: Measured = { from, to, value };
-      const list = known.some(same) ? known.map((m) => (same(m) ? next : m)) : [...known, next];
-      return { do: 'put', path: 'measured', value: list };
+      const index = (now.measured ?? []).findIndex(same);
+      const known = now.measured?.[index];
+      if (known) return { do: 'put', path: `measured.${known.id ?? index}.value`, value };
+      const id = freeId(now, 'm');
+      return { do: 'put', path: `measured.${id}`, value: { id, from, to, value } };
     },
   };
 }

@@ -51,7 +51,7 @@ export function SettledMarks() {
 
 const withoutMark = (v: Viewer, index: number): Command => {
   const left = (v.settled ?? []).filter((_, i) => i !== index);
-  const path = `room.viewers.${v.id}.settled`;
+  const path = `room.viewers.${v.id}.settled` as const;
   return left.length > 0 ? { do: 'put', path, value: left } : { do: 'drop', path };
 };
 

@@ -20,7 +20,7 @@ export function SidewaysPart() {
   const { job, plan, dispatch, readOnly, say } = useRoomContext();
   const { mount, choices = {} } = job;
   const holes = mount ? armHoles(mount) : [];
-  const put = (field: string, value: unknown): void => {
+  const put = (field: keyof NonNullable<Job['choices']>, value: unknown): void => {
     dispatch(
       value === undefined ? { do: 'drop', path: `choices.${field}` } : { do: 'put', path: `choices.${field}`, value },
     );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Anchor, Bit, Job, Lag } from '@steddo/contract';
-import { kitOf, type Command } from '@steddo/core';
+import type { Anchor, Bit, Fixing, Lag } from '@steddo/contract';
+import { FIXING_KINDS, freeId, kitOf, type Command } from '@steddo/core';
 import { fixingName, rounded } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -88,7 +88,7 @@ export function KitPart() {
           disabled={readOnly}
           onPress={() =>
             add('anchors', {
-              id: freeId(job, kit.anchors, 'anchor'),
+              id: freeId(job, 'anchor-'),
               kind: 'strap-toggle',
               diameter: 5,
               walls: ['timber-stud'],
@@ -100,16 +100,14 @@ export function KitPart() {
           label="add a lag"
           testID="add-lag"
           disabled={readOnly}
-          onPress={() =>
-            add('lags', { id: freeId(job, kit.lags, 'lag'), diameter: 7.94, length: 64, washer: 2 } as Lag)
-          }
+          onPress={() => add('lags', { id: freeId(job, 'lag-'), diameter: 7.94, length: 64, washer: 2 } as Lag)}
         />
         <Action
           quiet
           label="add a bit"
           testID="add-bit"
           disabled={readOnly}
-          onPress={() => add('bits', { id: freeId(job, kit.bits, 'bit'), diameter: 5, kind: 'wood' } as Bit)}
+          onPress={() => add('bits', { id: freeId(job, 'bit-'), diameter: 5, kind: 'wood' } as Bit)}
         />
       </View>
     </View>
@@ -121,26 +119,15 @@ const anchorTitle = (a: Anchor): string => a.name ?? fixingName(a.kind);
 const ratingText = ({ tension, shear }: Anchor): string =>
   tension && shear ? `pack: ${rounded(tension, 0)} N out, ${rounded(shear, 0)} N across` : 'no pack rating: not used';
 
-function freeId(job: Job, list: readonly { id: string }[], word: string): string {
-  const taken = new Set([...list, ...(job.anchors ?? []), ...(job.lags ?? []), ...(job.bits ?? [])].map((e) => e.id));
-  let n = 1;
-  while (taken.has(`${word}-${n}`)) n += 1;
-  return `${word}-${n}`;
-}
+const KINDS = (Object.keys(FIXING_KINDS) as Fixing['kind'][])
+  .filter(isAnchorKind)
+  .map((value) => ({ value, name: fixingName(value) }));
 
-const KINDS = (
-  [
-    'strap-toggle',
-    'spring-toggle',
-    'sleeve',
-    'splitting-screw',
-    'screw-in',
-    'winged-plug',
-    'plug',
-    'masonry-sleeve',
-    'masonry-screw',
-  ] as const
-).map((value) => ({ value, name: fixingName(value) }));
+/** What comes in a pack of its own: not the lag or bolt that comes with the mount, nor a screw for thin steel. */
+function isAnchorKind(kind: Fixing['kind']): kind is Anchor['kind'] {
+  const { holdsIn } = FIXING_KINDS[kind];
+  return holdsIn === 'hollow' || holdsIn === 'masonry';
+}
 
 function AnchorChoices({ anchor, onChange }: { anchor: Anchor; onChange: (change: Partial<Anchor>) => void }) {
   const { readOnly } = useRoomContext();

@@ -77,7 +77,7 @@ function Chosen({ light }: { light: Light }) {
 }
 
 function fieldsOf(thing: Item): Field[] {
-  const path = `room.objects.${thing.id}`;
+  const path = `room.objects.${thing.id}` as const;
   return [
     {
       path: `${path}.mass`,

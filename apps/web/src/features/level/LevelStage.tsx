@@ -1,7 +1,7 @@
+import { freeId, type Command } from '@steddo/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Correction, Job, LevelReading } from '@steddo/contract';
-import type { Command } from '@steddo/core';
 import { rounded, type Wording } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
@@ -91,14 +91,14 @@ export function LevelStage() {
 }
 
 function fieldsFor(draft: Draft, job: Job): Field[] {
-  const index = job.levelReadings?.length ?? 0;
+  const id = freeId(job, 'r');
   const base = {
     turned: draft.turned === 'yes',
     on: draft.on,
     when: draft.on === 'plate' ? 'snug' : 'hung',
   };
-  const path = `levelReadings.${index}`;
-  const add = (reading: LevelReading): Command => ({ do: 'put', path, value: reading });
+  const path = `levelReadings.${id}` as const;
+  const add = (reading: LevelReading): Command => ({ do: 'put', path, value: { id, ...reading } });
   if (draft.instrument === 'digital')
     return [
       {
@@ -182,11 +182,11 @@ function Readings() {
       </View>
       {readings.map((r, i) => (
         <RemovableRow
-          key={i}
+          key={r.id ?? i}
           text={readingWords(r, say)}
           removeLabel={`take away reading ${i + 1}`}
           disabled={readOnly}
-          onRemove={() => dispatch({ do: 'drop', path: `levelReadings.${i}` })}
+          onRemove={() => dispatch({ do: 'drop', path: `levelReadings.${r.id ?? i}` })}
         />
       ))}
     </View>

@@ -3,7 +3,7 @@ import type { Command } from '@steddo/core';
 
 /** Another mount: what was chosen for the last one's plate, arm and bag no longer counts. */
 export function chooseMount(mount: Mount): Command {
-  const drops = ['plateX', 'fold', 'armHole', 'stack'].map((field): Command => ({
+  const drops = (['plateX', 'fold', 'armHole', 'stack'] as const).map((field): Command => ({
     do: 'drop',
     path: `choices.${field}`,
   }));

@@ -1,13 +1,13 @@
+import { freeId, bestPose, onDivision, posed, seatAxis, toDeg } from '@steddo/core';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Viewer } from '@steddo/contract';
-import { bestPose, onDivision, posed, seatAxis, toDeg } from '@steddo/core';
 import { offText, poseText } from '@steddo/text';
 import { Action } from '../../ui/Action';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
-import { freeId } from '../room/newEntries';
+
 import { sideWord } from '../room/numbers';
 import { useRoomContext } from '../room/RoomContext';
 import { useArm } from './ArmContext';

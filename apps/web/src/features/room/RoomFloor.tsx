@@ -55,7 +55,7 @@ export function RoomFloor() {
 }
 
 function floorFields(f: FloorThing): Field[] {
-  const path = `room.floor.${f.id}`;
+  const path = `room.floor.${f.id}` as const;
   const put =
     (name: string) =>
     (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value });

@@ -62,7 +62,7 @@ export function RoomItems() {
 
 /** A new thing stands where nobody has measured it: its place is a guess until it is moved or typed. */
 function putGuessed(job: Job, item: Item): Command {
-  const path = `room.objects.${item.id}`;
+  const path = `room.objects.${item.id}` as const;
   const guessed = [...(job.guessed ?? []), `${path}.left`, `${path}.bottom`, `${path}.top`];
   return {
     do: 'all',
@@ -107,7 +107,7 @@ const HINGES = [
 function ItemFields({ item }: { item: Item }) {
   const { job, dispatch, readOnly } = useRoomContext();
   const [naming, setNaming] = useState(false);
-  const path = `room.objects.${item.id}`;
+  const path = `room.objects.${item.id}` as const;
   const flag = (name: 'setMayCover' | 'plateMayCover') => (on: boolean) =>
     dispatch({ do: 'put', path: `${path}.${name}`, value: on });
   return (
@@ -161,7 +161,7 @@ function ItemFields({ item }: { item: Item }) {
 
 /** Its place as the tape reads it: left edge, width, bottom, height. Size stays when a place is typed. */
 function itemFields(job: Job, item: Item): Field[] {
-  const path = `room.objects.${item.id}`;
+  const path = `room.objects.${item.id}` as const;
   const guessed = (field: string) => job.guessed?.includes(`${path}.${field}`);
   const { wall } = job.room;
   const now = (j: Job): Item => j.room.objects?.find((o) => o.id === item.id) ?? item;

@@ -54,7 +54,7 @@ export function RoomPeople() {
 function PersonFields({ viewer }: { viewer: Viewer }) {
   const { job, dispatch, readOnly } = useRoomContext();
   const [naming, setNaming] = useState(false);
-  const path = `room.viewers.${viewer.id}`;
+  const path = `room.viewers.${viewer.id}` as const;
   return (
     <>
       <TapeFields fields={personFields(job, viewer)} />
@@ -82,7 +82,7 @@ function PersonFields({ viewer }: { viewer: Viewer }) {
 
 /** Everything that is measured of one viewer. */
 export function personFields(job: Job, viewer: Viewer): Field[] {
-  const at = `room.viewers.${viewer.id}`;
+  const at = `room.viewers.${viewer.id}` as const;
   const name = viewer.name ?? 'the viewer';
   const guessed = (field: string) => job.guessed?.includes(`${at}.${field}`);
   const put = (field: string) => (v: number, now: Job) => measure(now, `${at}.${field}`, v);

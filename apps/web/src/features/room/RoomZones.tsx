@@ -65,7 +65,7 @@ const zoneName = ({ build = {} }: Zone): string =>
 
 function ZoneFields({ zone }: { zone: Zone }) {
   const { dispatch, readOnly } = useRoomContext();
-  const path = `room.wall.zones.${zone.id}`;
+  const path = `room.wall.zones.${zone.id}` as const;
   const { build = {} } = zone;
   const put = (change: Partial<Build>) =>
     dispatch({ do: 'put', path: `${path}.build`, value: { ...build, ...change } });
@@ -98,7 +98,7 @@ function ZoneFields({ zone }: { zone: Zone }) {
 }
 
 function zoneFields(zone: Zone): Field[] {
-  const path = `room.wall.zones.${zone.id}`;
+  const path = `room.wall.zones.${zone.id}` as const;
   const put =
     (name: string) =>
     (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value });

@@ -1,7 +1,7 @@
-import { applyCommand } from '@steddo/core';
+import { freeId, applyCommand } from '@steddo/core';
 import { checkFile, job as format } from '@steddo/contract';
 import { guestRoom, smallestRoom } from '@steddo/samples';
-import { ITEM_KINDS, freeId, newFloorThing, newItem, newViewer, newZone } from './newEntries';
+import { ITEM_KINDS, newFloorThing, newItem, newViewer, newZone } from './newEntries';
 
 describe('new entries of a room', () => {
   it.each(ITEM_KINDS)('%s is put on any wall, within it, and the job stays valid', (kind) => {
@@ -12,7 +12,7 @@ describe('new entries of a room', () => {
       expect(item.right).toBeLessThanOrEqual(wall.width);
       expect(item.top).toBeLessThanOrEqual(wall.height);
       expect(item.top).toBeGreaterThan(item.bottom);
-      const path = `room.objects.${item.id}`;
+      const path = `room.objects.${item.id}` as const;
       const after = applyCommand(job, { do: 'put', path, value: item }).job;
       expect(checkFile(format, after)).toMatchObject({ ok: true });
     }

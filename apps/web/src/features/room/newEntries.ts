@@ -1,3 +1,4 @@
+import { freeId } from '@steddo/core';
 import type { FloorThing, Item, ItemKind, Job, Viewer, Zone } from '@steddo/contract';
 
 /** What a thing is before it is measured: a usual size, in the middle of the wall, to be dragged or typed. */
@@ -23,14 +24,6 @@ const SIZES: Record<ItemKind, { width: number; height: number; bottom: number; o
 };
 
 export const ITEM_KINDS = Object.keys(SIZES) as ItemKind[];
-
-/** An id that no entry of the job has: `o1`, `o2` … */
-export function freeId(job: Job, letter: string): string {
-  const { room } = job;
-  const all = [room.objects, room.viewers, room.floor, room.wall.zones, job.evidence];
-  const used = new Set(all.flatMap((list) => (list ?? []).map((e) => e.id)));
-  for (let n = 1; ; n++) if (!used.has(`${letter}${n}`)) return `${letter}${n}`;
-}
 
 export function newItem(job: Job, kind: ItemKind): Item {
   const { wall } = job.room;

@@ -26,7 +26,7 @@ export function barNumbers(stage: BuiltStage, job: Job, plan: Plan): BarNumber[]
       return [
         { label: 'width', working: plan.screen.workings?.width },
         { label: 'height', working: plan.screen.workings?.height },
-        { label: 'mass', working: leaf('mass', job.screen.mass, 'kg', { path: 'screen.mass' }) },
+        { label: 'mass', working: leaf('set-mass', job.screen.mass, 'kg', { path: 'screen.mass' }) },
       ];
     case 'wall':
       return [

@@ -1,5 +1,5 @@
 import type { Job, Screen } from '@steddo/contract';
-import { measure, outlineOf, patternPlace, patternRight, patternUp } from '@steddo/core';
+import { measure, outlineOf, patternPlace, patternRight, patternUp, type JobPath } from '@steddo/core';
 import type { SetAsk } from '@steddo/drawing';
 import type { Field } from '../../pad/fields';
 
@@ -163,7 +163,7 @@ const centreOf = (job: Job) => job.screen.patternCentre ?? { right: 0, up: 0 };
 export function setFields(job: Job) {
   const { screen } = job;
   const guessed = (path: string) => job.guessed?.includes(path);
-  const put = (path: string) => (value: number, now: Job) => measure(now, path, value);
+  const put = (path: JobPath) => (value: number, now: Job) => measure(now, path, value);
   const plain = (
     name: 'diagonal' | 'width' | 'height' | 'thickness',
     label: string,
