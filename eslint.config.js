@@ -67,6 +67,52 @@ const coreLayers = Object.entries(CORE_FOLDERS).map(([folder, may]) => ({
   },
 }));
 
+/** The web app from the bottom up: no feature imports another, and only the shell knows them all. */
+const WEB_FOLDERS = {
+  ui: [],
+  worker: ['data'],
+  data: ['worker'],
+  state: ['data', 'worker', 'ui'],
+  canvas: ['state', 'ui', 'data'],
+  pad: ['state', 'ui', 'data'],
+  work: ['state', 'ui', 'pad', 'canvas'],
+};
+const BELOW_FEATURES = Object.keys(WEB_FOLDERS);
+const FEATURES = [
+  'catalogue',
+  'height',
+  'holes',
+  'ladder',
+  'level',
+  'mount',
+  'practice',
+  'reach',
+  'room',
+  'rooms',
+  'set',
+  'wall',
+];
+for (const feature of FEATURES) WEB_FOLDERS[`features/${feature}`] = BELOW_FEATURES;
+const webLayers = Object.entries(WEB_FOLDERS).map(([folder, may]) => ({
+  files: [`apps/web/src/${folder}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.ts', '**/*.test.tsx'],
+  rules: {
+    'import-x/no-restricted-paths': [
+      'error',
+      {
+        zones: [
+          {
+            target: `apps/web/src/${folder}`,
+            from: 'apps/web/src',
+            except: [folder, ...may].map((f) => `./${f}`),
+            message: `${folder} may import ${may.join(', ') || 'nothing of the web app'}.`,
+          },
+        ],
+      },
+    ],
+  },
+}));
+
 const TESTS = ['**/*.test.ts', '**/*.test.tsx', '**/*.bench.ts'];
 
 function arrowsOf(part) {
@@ -158,6 +204,7 @@ export default tseslint.config(
     rules: { 'no-console': 'off', '@typescript-eslint/no-require-imports': 'off' },
   },
   ...coreLayers,
+  ...webLayers,
   {
     files: ['apps/web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },

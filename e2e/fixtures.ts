@@ -1,10 +1,20 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import {
+  test as base,
+  expect,
+  type BrowserContext,
+  type ConsoleMessage,
+  type Locator,
+  type Page,
+  type Request,
+  type WebError,
+} from '@playwright/test';
 import type { Job } from '@steddo/contract';
-import { testServer, type TestServer } from './server';
+import { origins, testServer, type TestServer } from './server';
 
 interface WorkerParts {
   demo: TestServer;
   empty: TestServer;
+  kept: { context?: BrowserContext };
 }
 interface Watch {
   /** Console errors that the test itself brings about, such as by stopping the server. */
@@ -31,22 +41,44 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     },
     { scope: 'worker' },
   ],
+  // eslint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
+  kept: [async ({}, use) => use({}), { scope: 'worker' }],
+  /** One context for all tests of a worker, so that the app is read and compiled once; what they left is cleared. */
+  context: async ({ browser, kept, viewport, hasTouch }, use) => {
+    const context = (kept.context ??= await browser.newContext({ viewport, hasTouch }));
+    await use(context);
+    await Promise.all(context.pages().map((page) => page.close()));
+    await context.unrouteAll({ behavior: 'ignoreErrors' });
+    await context.setOffline(false);
+    await forgetAll(context);
+  },
   watch: [
     async ({ context }, use) => {
       const wrong: string[] = [];
       const allowed: RegExp[] = [];
-      context.on('request', (r) => {
+      const onRequest = (r: Request) => {
         const { hostname, protocol } = new URL(r.url());
         if (protocol.startsWith('http') && hostname !== 'localhost') wrong.push(`request to ${hostname}`);
-      });
-      context.on('console', (m) => m.type() === 'error' && wrong.push(`console: ${m.text()}`));
-      context.on('weberror', (e) => wrong.push(`uncaught: ${e.error().message}`));
+      };
+      const onConsole = (m: ConsoleMessage) => m.type() === 'error' && wrong.push(`console: ${m.text()}`);
+      const onError = (e: WebError) => wrong.push(`uncaught: ${e.error().message}`);
+      context.on('request', onRequest).on('console', onConsole).on('weberror', onError);
       await use({ allow: (pattern) => allowed.push(pattern) });
+      context.off('request', onRequest).off('console', onConsole).off('weberror', onError);
       expect(wrong.filter((w) => !allowed.some((a) => a.test(w)))).toEqual([]);
     },
     { auto: true },
   ],
 });
+/** What pages have kept on this device, for every server that a worker has had. */
+async function forgetAll(context: BrowserContext): Promise<void> {
+  await context.clearCookies();
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  for (const origin of origins) await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+  await page.close();
+}
+
 export { expect };
 
 /** Counts taps, so that a journey's length is a number. */

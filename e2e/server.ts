@@ -28,6 +28,9 @@ export async function freePort(): Promise<number> {
   });
 }
 
+/** Every address that a server of this worker has had. */
+export const origins = new Set<string>();
+
 export async function testServer(seed: 'demo' | 'catalogue'): Promise<TestServer> {
   const port = await freePort();
   const env = {
@@ -40,6 +43,7 @@ export async function testServer(seed: 'demo' | 'catalogue'): Promise<TestServer
   };
   let child: ChildProcess | undefined;
   const url = `http://localhost:${port}`;
+  origins.add(url);
   const start = async () => {
     child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'pipe', 'inherit'] });
     await new Promise<void>((resolve, reject) => {

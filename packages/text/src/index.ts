@@ -42,3 +42,15 @@ export {
 } from './holds';
 export { governsText } from './holdFindings';
 export { markWords, resultName, spokenMark, type MarkWords } from './atTheWall';
+export {
+  behindChoice,
+  certainName,
+  coverChoice,
+  evidenceName,
+  lookedName,
+  markKindName,
+  stateChoice,
+  toolName,
+  wallChoice,
+  type MarkKind,
+} from './wallWords';

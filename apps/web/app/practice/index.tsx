@@ -1,4 +1,4 @@
-import { PracticePage } from '../../src/features/practice/PracticePage';
+import { PracticePage } from '../../src/shell/PracticePage';
 
 export default function PracticeRoute() {
   return <PracticePage />;

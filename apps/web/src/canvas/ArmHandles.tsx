@@ -2,8 +2,8 @@ import { useRef, type KeyboardEvent, type MouseEvent } from 'react';
 import { heldAt, pivotFor, toDeg, toRad, type SetPoseMm } from '@steddo/core';
 import type { View as SceneView } from '@steddo/drawing';
 import { poseText } from '@steddo/text';
-import { useArm } from '../features/reach/ArmContext';
-import { useRoomContext } from '../features/room/RoomContext';
+import { useArm } from '../state/armState';
+import { useRoomContext } from '../state/roomState';
 import { usePalette } from '../ui/tokens';
 import { useDrag } from './useDrag';
 

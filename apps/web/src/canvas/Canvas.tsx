@@ -1,12 +1,12 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { aboveScene, screwScene, setScene, sideScene, type LabelSet } from '@steddo/drawing';
-import { useRoomContext } from '../features/room/RoomContext';
-import type { BuiltStage } from '../features/room/stages';
+import { useRoomContext } from '../state/roomState';
+import { type BuiltStage, type ViewName } from '../state/stageIds';
 import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
-import { useSwung } from '../features/reach/ArmContext';
+import { useSwung } from '../state/armState';
 import { ArmHandles } from './ArmHandles';
 import { AsideHandle } from './AsideHandle';
 import { Drawing } from './Drawing';
@@ -14,11 +14,12 @@ import { FaceView } from './FaceView';
 import { HeightHandle } from './HeightHandle';
 import { ItemHandles } from './ItemHandles';
 import { floorMovables } from './movables';
-import { viewsAt, type ViewName } from './views';
-import { useCanvas } from './CanvasContext';
+import { useCanvas } from '../state/canvasState';
 
 export interface CanvasProps {
   stage: BuiltStage;
+  /** The drawings of the stage, the first one shown. */
+  views: readonly ViewName[];
   labels: LabelSet;
   movable: boolean;
   /** One drawing large and the others below it, side by side. */
@@ -26,8 +27,7 @@ export interface CanvasProps {
 }
 
 /** The drawings of a stage, linked: what moves in one moves in all. */
-export function Canvas({ stage, labels, movable, wide }: CanvasProps) {
-  const names = viewsAt(stage);
+export const Canvas = memo(function Canvas({ stage, views: names, labels, movable, wide }: CanvasProps) {
   const { view, setView } = useCanvas();
   const [large = 'face'] = names;
   const shown = view && names.includes(view) ? view : large;
@@ -48,7 +48,7 @@ export function Canvas({ stage, labels, movable, wide }: CanvasProps) {
       </View>
     );
   return <OneView name={shown} stage={stage} labels={labels} movable={movable} tabs={names} onTab={setView} />;
-}
+});
 
 function Framed({ children }: { children: React.ReactNode }) {
   const palette = usePalette();
@@ -57,7 +57,7 @@ function Framed({ children }: { children: React.ReactNode }) {
   );
 }
 
-interface OneProps extends Omit<CanvasProps, 'wide'> {
+interface OneProps extends Omit<CanvasProps, 'wide' | 'views'> {
   name: ViewName;
   tabs: readonly ViewName[];
   onTab?: (name: ViewName) => void;

@@ -1,7 +1,16 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Units } from '@steddo/contract';
-import { fitView, placeLabels, scaleBar, type Box, type Scene, type View as SceneView } from '@steddo/drawing';
+import {
+  fitView,
+  placeLabels,
+  scaleBar,
+  type Box,
+  type Scene,
+  type Shape,
+  type View as SceneView,
+} from '@steddo/drawing';
+import { useSame } from '../ui/useSame';
 import { font, usePalette } from '../ui/tokens';
 import { MarkLabel } from './MarkLabel';
 import { Names } from './Names';
@@ -37,8 +46,10 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
     () => fitView({ left, right, bottom, top }, width, height, 16, stands, topPx),
     [left, right, bottom, top, width, height, stands, topPx],
   );
-  const still = useMemo(() => scene.shapes.filter((s) => !MOVING.has(s.role)), [scene]);
-  const moving = useMemo(() => scene.shapes.filter((s) => MOVING.has(s.role)), [scene]);
+  const under = useLayer(scene, (s) => !MOVING.has(s.role) && !ON_TOP.has(s.role));
+  const moving = useLayer(scene, (s) => MOVING.has(s.role));
+  const onTop = useLayer(scene, (s) => !MOVING.has(s.role) && ON_TOP.has(s.role));
+  const still = useMemo(() => [...under, ...onTop], [under, onTop]);
   const placed = useMemo(
     () => (width > 0 ? tapeOn(scene, view, size, cornerPx) : []),
     [scene, view, size, width, cornerPx],
@@ -64,9 +75,9 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
           data-testid={testID}
           style={{ display: 'block', touchAction: grips ? 'none' : 'auto' }}
         >
-          <Shapes shapes={still.filter((s) => !ON_TOP.has(s.role))} view={view} palette={palette} />
+          <Shapes shapes={under} view={view} palette={palette} />
           <Shapes shapes={moving} view={view} palette={palette} />
-          <Shapes shapes={still.filter((s) => ON_TOP.has(s.role))} view={view} palette={palette} />
+          <Shapes shapes={onTop} view={view} palette={palette} />
           <Names shapes={still} view={view} width={width} taken={placed} />
           <ScaleBar view={view} width={width} units={units} />
           {placed.map((l) => (
@@ -78,6 +89,9 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
     </View>
   );
 }
+
+/** Shapes that move together: the same ones as long as what they show is, so that only what moves is drawn anew. */
+const useLayer = (scene: Scene, belongs: (s: Shape) => boolean): Shape[] => useSame(scene.shapes.filter(belongs));
 
 /** The names of the views lie over the upper edge. */
 const TABS_HIGH_PX = 36;
@@ -141,7 +155,7 @@ function pxBox(s: Box, view: SceneView) {
   return { x: a.x, y: a.y, width: b.x - a.x, height: b.y - a.y };
 }
 
-function ScaleBar({ view, width, units }: { view: SceneView; width: number; units: Units }) {
+const ScaleBar = memo(function ScaleBar({ view, width, units }: { view: SceneView; width: number; units: Units }) {
   const palette = usePalette();
   const bar = scaleBar(view.scale, 90, units);
   const long = bar.mm * view.scale;
@@ -162,4 +176,4 @@ function ScaleBar({ view, width, units }: { view: SceneView; width: number; unit
       </text>
     </g>
   );
-}
+});

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { faceScene, type LabelSet } from '@steddo/drawing';
-import { useRoomContext } from '../features/room/RoomContext';
-import type { BuiltStage } from '../features/room/stages';
-import { useSwung } from '../features/reach/ArmContext';
-import { useTool, useWallLook } from '../features/wall/WallContext';
+import { useRoomContext } from '../state/roomState';
+import type { BuiltStage } from '../state/stageIds';
+import { useSwung } from '../state/armState';
+import { useTool, useWallLook } from '../state/wallState';
 import { Drawing } from './Drawing';
 import { ItemHandles } from './ItemHandles';
 import { wallMovables } from './movables';

@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import type { View as SceneView } from '@steddo/drawing';
-import { useRoomContext } from '../features/room/RoomContext';
+import { useRoomContext } from '../state/roomState';
 import { useDrag } from './useDrag';
 import { useMoveSet } from './useMoveSet';
 

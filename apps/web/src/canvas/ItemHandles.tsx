@@ -1,9 +1,9 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { SNAP_MM, snapBox, type Command, type SnapBox, type SnapGuide } from '@steddo/core';
 import type { View as SceneView } from '@steddo/drawing';
-import { useRoomContext } from '../features/room/RoomContext';
+import { useRoomContext } from '../state/roomState';
 import { usePalette } from '../ui/tokens';
-import { useCanvas } from './CanvasContext';
+import { useCanvas } from '../state/canvasState';
 import type { Movable } from './movables';
 import { useDrag } from './useDrag';
 

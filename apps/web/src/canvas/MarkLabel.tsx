@@ -1,8 +1,10 @@
+import { memo } from 'react';
 import type { PlacedLabel } from '@steddo/drawing';
 import { font, usePalette } from '../ui/tokens';
+import { sameContent } from '../ui/useSame';
 
 /** A strip of tape with a measure on it, torn at its right edge, and a leader when it had to move. */
-export function MarkLabel({ label }: { label: PlacedLabel }) {
+export const MarkLabel = memo(function MarkLabel({ label }: { label: PlacedLabel }) {
   const palette = usePalette();
   const { x, y, width, height, leader } = label;
   const step = height / 4;
@@ -37,4 +39,4 @@ export function MarkLabel({ label }: { label: PlacedLabel }) {
       </text>
     </g>
   );
-}
+}, sameContent);

@@ -1,9 +1,9 @@
 import { useRef, type KeyboardEvent } from 'react';
 import type { View as SceneView } from '@steddo/drawing';
-import { useRoomContext } from '../features/room/RoomContext';
-import { putDown, slid, type Tool } from '../features/wall/tools';
-import { toolName } from '../features/wall/toolNames';
-import { useHeld } from '../features/wall/WallContext';
+import { useRoomContext } from '../state/roomState';
+import { putDown, slid, type Tool } from '../state/tools';
+import { toolName } from '@steddo/text';
+import { useHeld } from '../state/wallState';
 import { font, usePalette } from '../ui/tokens';
 import { useDrag } from './useDrag';
 

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef } from 'react';
 import type { Job } from '@steddo/contract';
 import { chooseHeight, onDivision, type Command } from '@steddo/core';
-import { useRoomContext } from '../features/room/RoomContext';
+import { useRoomContext } from '../state/roomState';
 
 /** Nudges that follow each other within this time are one edit, ms. */
 const IDLE_MS = 600;

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { rounded } from '@steddo/text';
-import { useRoomContext } from '../features/room/RoomContext';
+import { useRoomContext } from '../state/roomState';
 import { GuessBadge } from '../ui/GuessBadge';
 import { Tap } from '../ui/Tap';
 import { TapeValue } from '../ui/TapeValue';

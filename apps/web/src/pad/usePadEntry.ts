@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { useRoomContext } from '../features/room/RoomContext';
+import { useRoomContext } from '../state/roomState';
 import { localStore } from '../data/shared';
 import { asTyped, readTyped, stepOf, unitAtStart, unitsFor, type EntryUnit, type Field, type Typed } from './fields';
 import { press, type PadText } from './padKeys';

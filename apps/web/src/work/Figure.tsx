@@ -1,8 +1,10 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { Working } from '@steddo/contract';
 import { restsOnGuess } from '@steddo/core';
-import { bitText } from '@steddo/text';
-import { useRoomContext } from '../features/room/RoomContext';
+import { bitText, type Wording } from '@steddo/text';
+import { useJob, useRoomContext } from '../state/roomState';
+import { sameContent } from '../ui/useSame';
 import { data } from '../ui/data';
 import { Tap } from '../ui/Tap';
 import { font, size as sizes, usePalette } from '../ui/tokens';
@@ -23,10 +25,18 @@ export interface FigureProps {
 }
 
 /** A number that opens its working. */
-export function Figure({ label, working, size = sizes.figure, after, as = 'tape', hideLabel }: FigureProps) {
-  const { say, tape, job } = useRoomContext();
+export const Figure = memo(function Figure({
+  label,
+  working,
+  size = sizes.figure,
+  after,
+  as = 'tape',
+  hideLabel,
+}: FigureProps) {
+  const { say, tape } = useRoomContext();
+  const guessed = useJob((j) => j.guessed);
   const palette = usePalette();
-  const guess = restsOnGuess(working, job.guessed ?? []);
+  const guess = restsOnGuess(working, guessed ?? []);
   const { open } = useWorking();
   const shown = after ? { ...working, value: Math.abs(working.value) } : working;
   const words = shownText(shown, as, say);
@@ -68,9 +78,9 @@ export function Figure({ label, working, size = sizes.figure, after, as = 'tape'
       </View>
     </Tap>
   );
-}
+}, sameContent);
 
-function shownText(working: Working, as: FigureProps['as'], say: ReturnType<typeof useRoomContext>['say']): string {
+function shownText(working: Working, as: FigureProps['as'], say: Wording): string {
   if (as === 'bit') return bitText(working.value, say);
   if (as === 'small') return `${Math.round(working.value * 10) / 10} mm`;
   if (as === 'percent') return `${Math.floor(working.value * 100)} in 100`;

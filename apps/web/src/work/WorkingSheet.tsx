@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Working } from '@steddo/contract';
 import { opWord, sourceWords, termOf, workingLine, type Wording } from '@steddo/text';
-import { useRoomContext } from '../features/room/RoomContext';
+import { useRoomContext } from '../state/roomState';
 import { BottomSheet } from '../ui/BottomSheet';
 import { data } from '../ui/data';
 import { GuessBadge } from '../ui/GuessBadge';

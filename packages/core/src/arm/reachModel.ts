@@ -79,7 +79,7 @@ export interface Seat extends Point {
 }
 
 /** Viewers whose place sideways and away from the wall is known. */
-export const seatsOf = (job: Job): Seat[] =>
+export const seatsOf = (job: Pick<Job, 'room'>): Seat[] =>
   (job.room.viewers ?? []).flatMap((v) =>
     v.x === undefined || v.distance === undefined ? [] : [{ viewer: v.id, x: v.x, z: v.distance }],
   );

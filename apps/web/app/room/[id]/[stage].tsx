@@ -1,6 +1,6 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
-import { RoomScreen } from '../../../src/features/room/RoomScreen';
-import { isStage } from '../../../src/features/room/stages';
+import { RoomScreen } from '../../../src/shell/RoomScreen';
+import { isStage } from '../../../src/state/stageIds';
 
 export default function Room() {
   const { id, stage } = useLocalSearchParams<{ id: string; stage: string }>();

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { CustomerPage } from '../../../src/features/customer/CustomerPage';
+import { CustomerPage } from '../../../src/shell/CustomerPage';
 
 export default function CustomerRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { LadderPage } from '../../../src/features/ladder/LadderPage';
+import { LadderPage } from '../../../src/shell/LadderPage';
 
 export default function LadderRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -6,7 +6,7 @@ import { Choice } from '../../ui/Choice';
 import { Switch } from '../../ui/Switch';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Fold } from '../room/Fold';
+import { Fold } from '../../ui/Fold';
 import { FormField } from './FormField';
 import type { MountControl } from './mountForm';
 

@@ -8,7 +8,7 @@ import { ownMounts } from '../../data/shared';
 import { Action } from '../../ui/Action';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Fold } from '../room/Fold';
+import { Fold } from '../../ui/Fold';
 
 /** Every version that a mount has had; an earlier one can be taken back. Archiving is such a version too. */
 export function MountHistory({ mount }: { mount: Mount; units: Units }) {

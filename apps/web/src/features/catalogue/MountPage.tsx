@@ -12,7 +12,7 @@ import { Choice } from '../../ui/Choice';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { catalogueWorker } from '../../worker/catalogue';
-import { chooseMount } from '../mount/chooseMount';
+import { chooseMount } from '../../state/chooseMount';
 import { LabelFields } from './MountFields';
 import { MountHistory } from './MountHistory';
 import { EMPTY, mountSchema, type MountTyped } from './mountForm';

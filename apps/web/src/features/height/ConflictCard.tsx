@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { Conflict } from '@steddo/contract';
 import { CEILING_GAP_MM, type Command } from '@steddo/core';
 import { Action } from '../../ui/Action';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** When no height works: the least that gives way, in one tap where the installer can decide it. */
 export function ConflictCard({ conflict }: { conflict: Conflict }) {

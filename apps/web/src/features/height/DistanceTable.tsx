@@ -3,7 +3,7 @@ import { distanceRule } from '@steddo/text';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** How near and how far this picture wants its viewers, and where they are. */
 export function DistanceTable() {

@@ -4,7 +4,7 @@ import { itemName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** What the followed school asks for: its band, its line, its two ends. */
 export function HeightRuleInputs({ school }: { school: HeightRule }) {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { View } from 'react-native';
 import type { Height, Job, HeightRule } from '@steddo/contract';
 import { isComfortable } from '@steddo/core';
@@ -8,10 +9,10 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { VerdictShape } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
+import { useJob, useRoomContext } from '../../state/roomState';
 
 /** One school's answer for this room: its height, what binds it, everybody's angles. */
-export function HeightRuleRow({
+export const HeightRuleRow = memo(function HeightRuleRow({
   school,
   height,
   chosen,
@@ -23,7 +24,8 @@ export function HeightRuleRow({
   onChoose: () => void;
 }) {
   const palette = usePalette();
-  const { job, say } = useRoomContext();
+  const { say } = useRoomContext();
+  const viewers = useJob((j) => j.room.viewers);
   const comfortable = isComfortable(height?.angles ?? []);
   return (
     <View
@@ -43,7 +45,7 @@ export function HeightRuleRow({
       >
         <Txt kind="bold">{capital(heightRuleName(school))}</Txt>
         <Txt kind="small" soft>
-          {subline(school, height, job, say)}
+          {subline(school, height, viewers, say)}
         </Txt>
       </Tap>
       {height?.working ? (
@@ -67,7 +69,9 @@ export function HeightRuleRow({
       </View>
     </View>
   );
-}
+});
+
+type Viewers = Job['room']['viewers'];
 
 const NEEDS: Record<HeightRule, string> = {
   eyes: 'needs an eye height',
@@ -79,7 +83,7 @@ const NEEDS: Record<HeightRule, string> = {
   standing: 'needs an eye height',
 };
 
-function subline(school: HeightRule, height: Height | undefined, job: Job, say: Wording): string {
+function subline(school: HeightRule, height: Height | undefined, viewers: Viewers, say: Wording): string {
   if (!height) return NEEDS[school];
   if (height.centre === undefined)
     return `no height works: ${height.binding.map((b) => bindingName(b, say)).join(', ')}`;
@@ -87,14 +91,14 @@ function subline(school: HeightRule, height: Height | undefined, job: Job, say: 
     const by = say.length(Math.abs(height.centre - height.wanted));
     return `moved ${by}: ${height.binding.map((b) => bindingName(b, say)).join(', ')}`;
   }
-  return angleWords(height.angles, job) || 'as wanted';
+  return angleWords(height.angles, viewers) || 'as wanted';
 }
 
 /** How far each viewer's gaze leaves its rest. */
-export function angleWords(angles: Height['angles'], job: Job): string {
+export function angleWords(angles: Height['angles'], viewers: Viewers): string {
   return angles
     .map((a) => {
-      const name = job.room.viewers?.find((v) => v.id === a.viewer)?.name ?? a.viewer;
+      const name = viewers?.find((v) => v.id === a.viewer)?.name ?? a.viewer;
       const off = Math.round(a.fromRest);
       if (off === 0) return `${name} at rest`;
       return `${name} ${rounded(Math.abs(off), 0)}° ${off < 0 ? 'below' : 'above'} rest`;

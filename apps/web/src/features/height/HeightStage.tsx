@@ -1,3 +1,4 @@
+import { useCallback } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, HeightRule } from '@steddo/contract';
@@ -5,9 +6,10 @@ import { HEIGHT_RULES, chooseHeight, followHeightRule } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
-import { Findings, FoldedFindings } from '../room/Findings';
-import { Fold } from '../room/Fold';
-import { useRoomContext } from '../room/RoomContext';
+import { Findings, FoldedFindings } from '../../work/Findings';
+import { Fold } from '../../ui/Fold';
+import { useActions, useJob, usePlan, useRoomContext, useRoomNow, useShown } from '../../state/roomState';
+import { sameContent } from '../../ui/useSame';
 import { ConflictCard } from './ConflictCard';
 import { DistanceTable } from './DistanceTable';
 import { MarksTable } from './MarksTable';
@@ -17,40 +19,19 @@ import { HeightRuleRow } from './HeightRuleRow';
 import { SettledMarks } from './SettledMarks';
 import { SidewaysPart } from './SidewaysPart';
 
-/** What each school says for this room, side by side; the installer chooses, or moves the set. */
+/** What each rule says for this room, side by side; the installer chooses, or moves the set. */
 export function HeightStage() {
-  const { id, job, plan, dispatch, readOnly } = useRoomContext();
-  const chosen = job.choices?.centreY;
-  const conflict = plan.placement?.conflict;
-  const choose = (school: HeightRule) => {
-    if (!readOnly) dispatch(followHeightRule(job, school));
-  };
+  const { id } = useRoomContext();
   return (
     <View>
-      {conflict ? (
-        <>
-          <Findings stage="height" />
-          <ConflictCard conflict={conflict} />
-        </>
-      ) : null}
+      <ConflictPart />
       <View role="radiogroup" aria-label="schools of height">
-        {HEIGHT_RULES.map((school) => {
-          const followed = chosen === undefined && job.aim.height === school;
-          return (
-            <View key={school}>
-              <HeightRuleRow
-                school={school}
-                height={plan.heights?.find((h) => h.school === school)}
-                chosen={followed}
-                onChoose={() => choose(school)}
-              />
-              {followed ? <HeightRuleInputs school={school} /> : null}
-            </View>
-          );
-        })}
+        {HEIGHT_RULES.map((rule) => (
+          <RulePart key={rule} rule={rule} />
+        ))}
       </View>
-      <TapeFields fields={[centreField(job, plan.placement?.centre.y)]} />
-      {conflict ? null : <FoldedFindings stage="height" />}
+      <CentrePart />
+      <QuietFindings />
       <View style={{ padding: 12 }}>
         <Action
           quiet
@@ -72,7 +53,7 @@ export function HeightStage() {
         <MeasuredOnSet />
       </Fold>
       <Fold name="ceiling, lift-on room, sag">
-        <TapeFields fields={roomFields(job)} />
+        <AimPart />
       </Fold>
       <Fold name="how far away">
         <DistanceTable />
@@ -81,8 +62,53 @@ export function HeightStage() {
   );
 }
 
-function centreField(job: Job, now: number | undefined): Field {
-  const chosen = job.choices?.centreY;
+const useConflict = () => usePlan((p) => p.placement?.conflict, sameContent);
+
+function ConflictPart() {
+  const conflict = useConflict();
+  return conflict ? (
+    <>
+      <Findings stage="height" />
+      <ConflictCard conflict={conflict} />
+    </>
+  ) : null;
+}
+
+/** With a conflict they stand at the top, opened. */
+const QuietFindings = () => (useConflict() ? null : <FoldedFindings stage="height" />);
+
+function RulePart({ rule }: { rule: HeightRule }) {
+  const store = useRoomNow();
+  const { dispatch } = useActions();
+  const height = usePlan((p) => p.heights?.find((h) => h.school === rule), sameContent);
+  const followed = useJob((j) => j.choices?.centreY === undefined && j.aim.height === rule);
+  const choose = useCallback(() => {
+    const { job, readOnly } = store();
+    if (!readOnly) dispatch(followHeightRule(job, rule));
+  }, [store, dispatch, rule]);
+  return (
+    <View>
+      <HeightRuleRow school={rule} height={height} chosen={followed} onChoose={choose} />
+      {followed ? <HeightRuleInputs school={rule} /> : null}
+    </View>
+  );
+}
+
+function CentrePart() {
+  const { chosen, now, wallHeight } = useShown(
+    ({ job, plan }) => ({
+      chosen: job.choices?.centreY,
+      now: plan.placement?.centre.y,
+      wallHeight: job.room.wall.height,
+    }),
+    sameContent,
+  );
+  return <TapeFields fields={[centreField(chosen, now, wallHeight)]} />;
+}
+
+const AimPart = () => <TapeFields fields={aimFields(useJob((j) => j.aim))} />;
+
+function centreField(chosen: number | undefined, now: number | undefined, wallHeight: number): Field {
   return {
     path: 'choices.centreY',
     label: chosen === undefined ? 'or the centre at' : 'centre, by hand',
@@ -90,18 +116,18 @@ function centreField(job: Job, now: number | undefined): Field {
     kind: 'length',
     value: chosen ?? now,
     min: 100,
-    max: job.room.wall.height,
+    max: wallHeight,
     command: (value, current) => chooseHeight(current, value),
   };
 }
 
-function roomFields(job: Job): Field[] {
+function aimFields(aim: Job['aim']): Field[] {
   const field = (name: 'ceilingGap' | 'liftOn' | 'sag', label: string, hint: string): Field => ({
     path: `aim.${name}`,
     label,
     hint,
     kind: 'length',
-    value: job.aim[name],
+    value: aim[name],
     min: 0,
     max: 1000,
     command: (value) => ({ do: 'put', path: `aim.${name}`, value }),

@@ -3,7 +3,7 @@ import { markName } from '@steddo/text';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** Marks as crews take them: up from the floor, or down from the set's top edge. */
 export function MarksTable() {

@@ -10,7 +10,7 @@ import { Choice } from '../../ui/Choice';
 import { FindingNote } from '../../ui/FindingNote';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 const FROM = [
   { value: 'bottom', name: 'the bottom edge' },

@@ -6,7 +6,7 @@ import { usePad } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 const TRIES = 6;
 

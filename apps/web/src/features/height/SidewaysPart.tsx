@@ -7,7 +7,7 @@ import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 const FOLDS = [
   { value: 'free', name: 'whichever serves' },

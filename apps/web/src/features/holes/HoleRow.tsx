@@ -1,17 +1,16 @@
+import { certainName, holeName, intoName, stepText, lookedName } from '@steddo/text';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Hole, Mark } from '@steddo/contract';
 import { holeState } from '@steddo/core';
-import { holeName, intoName, stepText } from '@steddo/text';
 import { Icon } from '../../ui/Icon';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
-import { sideWord } from '../room/numbers';
-import { useRoomContext } from '../room/RoomContext';
-import { LOOKED } from '../wall/WallTable';
+import { sideWord } from '../../state/barNumbers';
+import { useRoomContext } from '../../state/roomState';
 
 /** One hole with every measure that the hand needs; what is done at it folds under its name. */
 export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
@@ -33,7 +32,7 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
           <Txt kind="bold">{name}</Txt>
         </View>
         <Txt kind="small" soft>
-          {hole.done ? 'done' : LOOKED[hole.hazard]}
+          {hole.done ? 'done' : lookedName[hole.hazard]}
         </Txt>
         <Verdict verdict={hole.done ? 'go' : holeState(hole)} />
       </View>
@@ -44,7 +43,7 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
         <Figure label="bit" working={hole.workings.bit} as="bit" />
         <Figure label="depth, to the flag" working={hole.workings.depth} />
         {hole.workings.probability ? (
-          <Figure label={CERTAIN[hole.into]} working={hole.workings.probability} as="percent" size={16} />
+          <Figure label={certainName[hole.into]} working={hole.workings.probability} as="percent" size={16} />
         ) : null}
       </View>
       <Tap
@@ -76,12 +75,3 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
     </View>
   );
 }
-
-/** What the share of certainty is of. */
-export const CERTAIN: Record<Hole['into'], string> = {
-  stud: 'wood',
-  'metal-stud': 'stud',
-  board: 'hollow',
-  masonry: 'off the joints',
-  backing: 'backing',
-};

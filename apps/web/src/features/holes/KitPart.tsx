@@ -10,8 +10,8 @@ import { Choice } from '../../ui/Choice';
 import { EntryRow } from '../../ui/EntryRow';
 import { Switch } from '../../ui/Switch';
 import { Txt } from '../../ui/Txt';
-import { NameDialog } from '../rooms/NameDialog';
-import { useRoomContext } from '../room/RoomContext';
+import { NameDialog } from '../../ui/NameDialog';
+import { useRoomContext } from '../../state/roomState';
 
 type List = 'anchors' | 'lags' | 'bits';
 

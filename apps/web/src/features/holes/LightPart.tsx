@@ -7,7 +7,7 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** A picture, a shelf, a soundbar's bracket on the same wall: its mass, and what in the kit holds it. */
 export function LightPart() {

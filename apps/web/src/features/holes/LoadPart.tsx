@@ -4,8 +4,8 @@ import { governsText, holeList } from '@steddo/text';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
-import { Fold } from '../room/Fold';
-import { useRoomContext } from '../room/RoomContext';
+import { Fold } from '../../ui/Fold';
+import { useRoomContext } from '../../state/roomState';
 
 const UseChart = lazy(() => import('./UseChart'));
 

@@ -3,7 +3,7 @@ import type { Part, SchemePlan } from '@steddo/contract';
 import { partFrom, partText, schemeName } from '@steddo/text';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** What to take along: for the plan, and what its second best would need besides. */
 export function PartsPart() {

@@ -7,7 +7,7 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** What each school of fastening makes of this room, side by side; the installer chooses. */
 export function PolicyPart() {

@@ -6,7 +6,7 @@ import { chosenRow } from '../../ui/chosenRow';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** The scheme that stands, the next two of another kind, each with its price, and what would make one pass. */
 export function SchemePart() {

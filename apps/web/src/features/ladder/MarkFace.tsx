@@ -1,15 +1,14 @@
 import { View } from 'react-native';
 import type { Hole, Mark, Working } from '@steddo/contract';
 import { holeState } from '@steddo/core';
-import { bitText, type MarkWords } from '@steddo/text';
+import { bitText, type MarkWords, certainName } from '@steddo/text';
 import { TapeValue } from '../../ui/TapeValue';
 import { font } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { data } from '../../ui/data';
-import { CERTAIN } from '../holes/HoleRow';
-import { sideWord } from '../room/numbers';
-import { useRoomContext } from '../room/RoomContext';
+import { sideWord } from '../../state/barNumbers';
+import { useRoomContext } from '../../state/roomState';
 
 /** Nearer than this to the line nobody tells, mm. */
 const LEVEL_MM = 0.5;
@@ -62,7 +61,7 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
       <View style={{ flexDirection: 'row', columnGap: 18, flexWrap: 'wrap' }}>
         <Fact label="bit" text={bitText(hole.bit, say)} />
         <Fact label="depth, to the flag" text={say.length(hole.depth)} />
-        <Fact label={CERTAIN[hole.into]} text={`${Math.floor(hole.probability * 100)} in 100`} />
+        <Fact label={certainName[hole.into]} text={`${Math.floor(hole.probability * 100)} in 100`} />
       </View>
       {words.steps.map((s, i) => (
         <Txt key={s}>{`${i + 1}. ${s}`}</Txt>

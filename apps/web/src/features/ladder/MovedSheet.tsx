@@ -6,7 +6,7 @@ import { Tap } from '../../ui/Tap';
 import { data } from '../../ui/data';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** A drill that moves further has made another hole, mm. */
 const MOST_MM = 60;

@@ -12,8 +12,8 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { VerdictShape } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
-import { Findings } from '../room/Findings';
-import { useRoomContext } from '../room/RoomContext';
+import { Findings } from '../../work/Findings';
+import { useRoomContext } from '../../state/roomState';
 
 interface Draft {
   instrument: 'digital' | 'spirit';

@@ -8,7 +8,7 @@ import { BottomSheet } from '../../ui/BottomSheet';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { catalogueWorker } from '../../worker/catalogue';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** Up to three mounts side by side, on what installers hold against each other. */
 export function CompareSheet({

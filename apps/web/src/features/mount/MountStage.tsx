@@ -13,10 +13,10 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
 import { catalogueWorker } from '../../worker/catalogue';
-import { FoldedFindings } from '../room/Findings';
-import { Fold } from '../room/Fold';
-import { useRoomContext } from '../room/RoomContext';
-import { chooseMount } from './chooseMount';
+import { FoldedFindings } from '../../work/Findings';
+import { Fold } from '../../ui/Fold';
+import { useRoomContext } from '../../state/roomState';
+import { chooseMount } from '../../state/chooseMount';
 import { CompareSheet } from './CompareSheet';
 import { MountRow } from './MountRow';
 

@@ -9,8 +9,8 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { proxy } from '../../worker/catalogue';
 import { wallWorker } from '../../worker/wall';
-import { useRoomContext } from '../room/RoomContext';
-import { HoleCertainty } from '../wall/WallTable';
+import { useRoomContext } from '../../state/roomState';
+import { HoleCertainty } from '../../work/HoleCertainty';
 import { keepScore, type Practice } from './practiceStore';
 
 interface BarProps {

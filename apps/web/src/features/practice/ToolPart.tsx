@@ -6,11 +6,12 @@ import { Choice } from '../../ui/Choice';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
-import { FeltSheet } from '../wall/FeltPart';
-import { logMark, logScan, markName } from '../wall/marks';
-import { passMarksOf, type PassMark, type Tool } from '../wall/tools';
-import { useHeld, useWall } from '../wall/WallContext';
+import { useRoomContext } from '../../state/roomState';
+import { FeltSheet } from '../../work/FeltPart';
+import { logMark, logScan } from '../../state/marks';
+import { markKindName } from '@steddo/text';
+import { passMarksOf, type PassMark, type Tool } from '../../state/tools';
+import { useHeld, useWall } from '../../state/wallState';
 import { CameraSheet } from './CameraSheet';
 import type { Practice, PracticeTool } from './practiceStore';
 
@@ -82,7 +83,7 @@ function FinderHere({ tool, kind }: { tool: Tool; kind: FinderKind }) {
         {offered.map((m) => (
           <Tap
             key={`${m.kind}-${m.x}`}
-            label={`mark ${markName[m.kind]} at ${say.length(m.x)}`}
+            label={`mark ${markKindName[m.kind]} at ${say.length(m.x)}`}
             testID={`here-${m.kind}`}
             onPress={() => void dispatch(logMark(job, m.kind, m.x, m.y))}
             style={{
@@ -92,7 +93,7 @@ function FinderHere({ tool, kind }: { tool: Tool; kind: FinderKind }) {
               borderColor: palette.tapeEdge,
             }}
           >
-            <Txt kind="bold" color={palette.onTape}>{`${markName[m.kind]} ${say.length(m.x)}`}</Txt>
+            <Txt kind="bold" color={palette.onTape}>{`${markKindName[m.kind]} ${say.length(m.x)}`}</Txt>
           </Tap>
         ))}
         {kind === 'live' ? null : <ScanLogged tool={tool} kind={kind} />}

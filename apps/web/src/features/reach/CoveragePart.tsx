@@ -7,8 +7,8 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { proxy } from '../../worker/catalogue';
 import { reachWorker } from '../../worker/reach';
-import { useRoomContext } from '../room/RoomContext';
-import { useArm } from './ArmContext';
+import { useRoomContext } from '../../state/roomState';
+import { useArm } from '../../state/armState';
 
 /** A drag in hand changes the job many times; the map waits for it, ms. */
 const SETTLE_MS = 250;

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { ReachPlan } from '@steddo/contract';
 import { Choice } from '../../ui/Choice';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 type FoldOf = NonNullable<ReachPlan['folds']>[number];
 

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { adviceText } from '@steddo/text';
-import { Fold } from '../room/Fold';
-import { FoldedFindings } from '../room/Findings';
-import { useRoomContext } from '../room/RoomContext';
+import { Fold } from '../../ui/Fold';
+import { FoldedFindings } from '../../work/Findings';
+import { useRoomContext } from '../../state/roomState';
 import { Txt } from '../../ui/Txt';
-import { useArm } from './ArmContext';
+import { useArm } from '../../state/armState';
 import { CablePart } from './CablePart';
 import { CoveragePart } from './CoveragePart';
 import { FoldPart } from './FoldPart';

@@ -10,9 +10,9 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
-import { sideWord } from '../room/numbers';
-import { useArm } from './ArmContext';
+import { useRoomContext } from '../../state/roomState';
+import { sideWord } from '../../state/barNumbers';
+import { useArm } from '../../state/armState';
 
 /** Each seat: what it sees now, the pose that serves it best, and one that serves all. */
 export function SeatRows({ reach }: { reach: ReachPlan }) {

@@ -8,9 +8,9 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
 
-import { sideWord } from '../room/numbers';
-import { useRoomContext } from '../room/RoomContext';
-import { useArm } from './ArmContext';
+import { sideWord } from '../../state/barNumbers';
+import { useRoomContext } from '../../state/roomState';
+import { useArm } from '../../state/armState';
 
 /** What somebody would see who stands where the floor was tapped. */
 export function StandCard() {

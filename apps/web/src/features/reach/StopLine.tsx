@@ -3,8 +3,8 @@ import { stopText } from '@steddo/text';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { VerdictShape } from '../../ui/Verdict';
-import { useRoomContext } from '../room/RoomContext';
-import { useArm } from './ArmContext';
+import { useRoomContext } from '../../state/roomState';
+import { useArm } from '../../state/armState';
 
 /** What stopped the hand just now. */
 export function StopLine() {

@@ -3,7 +3,7 @@ import type { ReachPlan } from '@steddo/contract';
 import { bindingName } from '@steddo/text';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** What the set passes over and under anywhere on its way, and how far it sticks out when folded. */
 export function SwingPart({ reach }: { reach: ReachPlan }) {

@@ -6,7 +6,7 @@ import { itemName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
-import { useRoomContext } from './RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 const RULES = [
   { value: 'wall', name: 'the wall' },

@@ -6,9 +6,9 @@ import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
 import { EntryRow } from '../../ui/EntryRow';
-import { NameDialog } from '../rooms/NameDialog';
+import { NameDialog } from '../../ui/NameDialog';
 import { newFloorThing } from './newEntries';
-import { useRoomContext } from './RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** What stands on the floor, as footprints: a sofa, a table, a rowing machine. */
 export function RoomFloor() {

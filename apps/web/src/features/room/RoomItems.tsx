@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Item, ItemKind, Job } from '@steddo/contract';
 import { removeEntry, measure, plateMayCover, setMayCover, type Command } from '@steddo/core';
 import { itemName } from '@steddo/text';
-import { useCanvas } from '../../canvas/CanvasContext';
+import { useCanvas } from '../../state/canvasState';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
@@ -14,9 +14,9 @@ import { Switch } from '../../ui/Switch';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { NameDialog } from '../rooms/NameDialog';
+import { NameDialog } from '../../ui/NameDialog';
 import { ITEM_KINDS, newItem } from './newEntries';
-import { useRoomContext } from './RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** The things on the wall: added by kind, dragged on the drawing, or typed. */
 export function RoomItems() {

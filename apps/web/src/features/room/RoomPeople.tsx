@@ -7,9 +7,9 @@ import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { EntryRow } from '../../ui/EntryRow';
-import { NameDialog } from '../rooms/NameDialog';
+import { NameDialog } from '../../ui/NameDialog';
 import { newViewer } from './newEntries';
-import { useRoomContext } from './RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 const POSTURES = [
   { value: 'seated', name: 'seated' },

@@ -1,20 +1,18 @@
 import type { Item, Job, Viewer } from '@steddo/contract';
 import { measure } from '@steddo/core';
-import { useCanvas } from '../../canvas/CanvasContext';
+import { useCanvas } from '../../state/canvasState';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
-import { BEHIND, COVERS, KINDS, STATES } from './buildChoices';
-import { Fold } from './Fold';
-import { FoldedFindings } from './Findings';
+import { BEHIND, COVERS, STATES, WALLS } from './buildChoices';
+import { Fold } from '../../ui/Fold';
+import { FoldedFindings } from '../../work/Findings';
 import { RoomCentre } from './RoomCentre';
 import { RoomFloor } from './RoomFloor';
 import { RoomItems } from './RoomItems';
 import { RoomPeople, personFields } from './RoomPeople';
 import { RoomZones } from './RoomZones';
-import { useRoomContext } from './RoomContext';
-
-const WALLS = [...KINDS, { value: 'unknown' as const, name: 'not known' }];
+import { useRoomContext } from '../../state/roomState';
 
 /** The wall and what is on it, who sits where, what stands on the floor. */
 export function RoomStage() {

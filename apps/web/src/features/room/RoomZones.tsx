@@ -11,7 +11,7 @@ import { EntryRow } from '../../ui/EntryRow';
 import { Switch } from '../../ui/Switch';
 import { COVERS, KINDS, STATES } from './buildChoices';
 import { newZone } from './newEntries';
-import { useRoomContext } from './RoomContext';
+import { useRoomContext } from '../../state/roomState';
 
 /** Where the wall is not like the rest, and which of its ends is a corner. */
 export function RoomZones() {

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Misfit, Stack } from '@steddo/contract';
 import type { Command } from '@steddo/core';
 import { misfitText, rounded, screwName, washersText } from '@steddo/text';
-import { useCanvas } from '../../canvas/CanvasContext';
+import { useCanvas } from '../../state/canvasState';
 import { Action } from '../../ui/Action';
 import { Tap } from '../../ui/Tap';
 import { chosenRow } from '../../ui/chosenRow';
@@ -11,8 +11,8 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { VerdictShape } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
-import { Fold } from '../room/Fold';
-import { useRoomContext } from '../room/RoomContext';
+import { Fold } from '../../ui/Fold';
+import { useRoomContext } from '../../state/roomState';
 
 /** Every screw of the bag: what works, best first, and why the others do not. */
 export function ScrewList() {

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { classText, rounded } from '@steddo/text';
 import { Choice } from '../../ui/Choice';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 import type { SetStep } from './steps';
 
 /** The common hole patterns, width x height between the inserts, mm. */

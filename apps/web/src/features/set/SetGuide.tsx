@@ -1,12 +1,12 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { useCanvas } from '../../canvas/CanvasContext';
+import { useCanvas } from '../../state/canvasState';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
 import { Icon } from '../../ui/Icon';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 import { SetChoice } from './SetChoices';
 import { setSteps } from './steps';
 

@@ -7,8 +7,8 @@ import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
 import { Choice } from '../../ui/Choice';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
-import { markOf, nextNumber } from './marks';
+import { useRoomContext } from '../../state/roomState';
+import { markOf, nextNumber } from '../../state/marks';
 
 type StudSide = 'left' | 'right' | 'neither';
 type Leaves = 'up' | 'down' | 'left' | 'right' | 'unseen';

@@ -7,8 +7,8 @@ import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
 import { Choice } from '../../ui/Choice';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
-import { nextNumber } from './marks';
+import { useRoomContext } from '../../state/roomState';
+import { nextNumber } from '../../state/marks';
 
 const FOUND: readonly { value: Look['found']; name: string }[] = [
   { value: 'clear', name: 'nothing: clear' },

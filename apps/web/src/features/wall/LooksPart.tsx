@@ -6,10 +6,10 @@ import { seenName } from '@steddo/text';
 import { Action } from '../../ui/Action';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
+import { useRoomContext } from '../../state/roomState';
 import { LookSheet } from './LookSheet';
 import { CoverSheet } from './CoverSheet';
-import { useWall } from './WallContext';
+import { useWall } from '../../state/wallState';
 
 /** Looking into the wall: which looks the holes still want, step by step, and what was seen. */
 export function LooksPart() {

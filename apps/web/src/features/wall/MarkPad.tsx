@@ -7,10 +7,11 @@ import { TapeFields } from '../../pad/TapeField';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Fold } from '../room/Fold';
-import { useRoomContext } from '../room/RoomContext';
-import { markName, markOf, nextNumber, type MarkKind } from './marks';
-import { useWall } from './WallContext';
+import { Fold } from '../../ui/Fold';
+import { useRoomContext } from '../../state/roomState';
+import { markOf, nextNumber } from '../../state/marks';
+import { markKindName, type MarkKind } from '@steddo/text';
+import { useWall } from '../../state/wallState';
 
 const USUAL: readonly MarkKind[] = ['edge-left', 'edge-right', 'centre', 'wood', 'hollow'];
 const OTHERS: readonly MarkKind[] = [
@@ -59,7 +60,7 @@ function Strips({ kinds }: { kinds: readonly MarkKind[] }) {
       {kinds.map((kind) => (
         <Tap
           key={kind}
-          label={`mark a ${markName[kind]}`}
+          label={`mark a ${markKindName[kind]}`}
           testID={`mark-${kind}`}
           disabled={readOnly}
           onPress={() => open(runOf(kind, job, y), 0)}
@@ -71,7 +72,7 @@ function Strips({ kinds }: { kinds: readonly MarkKind[] }) {
           }}
         >
           <Txt kind="bold" color={palette.onTape}>
-            {markName[kind]}
+            {markKindName[kind]}
           </Txt>
         </Tap>
       ))}
@@ -89,7 +90,7 @@ function runOf(first: MarkKind, job: Job, y: number): Field[] {
     const level = kind === 'backing-top' || kind === 'backing-bottom';
     return {
       path: `evidence.e${base + i}.${level ? 'y' : 'x'}`,
-      label: level ? `${markName[kind]}, from the floor` : `${markName[kind]}, from the wall's left end`,
+      label: level ? `${markKindName[kind]}, from the floor` : `${markKindName[kind]}, from the wall's left end`,
       kind: 'length',
       min: 0,
       max: level ? job.room.wall.height : job.room.wall.width,

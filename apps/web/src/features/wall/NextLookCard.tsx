@@ -5,10 +5,10 @@ import { Action } from '../../ui/Action';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../room/RoomContext';
-import { logMark, logScan } from './marks';
-import type { Tool } from './tools';
-import { useAskNext, useWall } from './WallContext';
+import { useRoomContext } from '../../state/roomState';
+import { logMark, logScan } from '../../state/marks';
+import type { Tool } from '../../state/tools';
+import { useAskNext, useWall } from '../../state/wallState';
 
 /** Where to look next, with what, why, and how much it helps; logged in one tap where it can be. */
 export function NextLookCard() {

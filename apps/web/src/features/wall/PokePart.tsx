@@ -5,9 +5,9 @@ import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
-import { logMark } from './marks';
-import { useWall } from './WallContext';
+import { useRoomContext } from '../../state/roomState';
+import { logMark } from '../../state/marks';
+import { useWall } from '../../state/wallState';
 
 const PHASES = {
   'find-wood': 'Poke until the drill meets wood.',

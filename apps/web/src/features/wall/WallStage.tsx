@@ -1,14 +1,15 @@
 import { View } from 'react-native';
 import { Txt } from '../../ui/Txt';
-import { Findings } from '../room/Findings';
-import { Fold } from '../room/Fold';
-import { useRoomContext } from '../room/RoomContext';
-import { FeltPart } from './FeltPart';
+import { Findings } from '../../work/Findings';
+import { Fold } from '../../ui/Fold';
+import { useRoomContext } from '../../state/roomState';
+import { FeltPart } from '../../work/FeltPart';
 import { LooksPart } from './LooksPart';
 import { MarkPad } from './MarkPad';
 import { NextLookCard } from './NextLookCard';
 import { PokePart } from './PokePart';
-import { HoleCertainty, Marks, Studs } from './WallTable';
+import { HoleCertainty } from '../../work/HoleCertainty';
+import { Marks, Studs } from './WallTable';
 
 /** From marks to studs that can be trusted, and what else is in the wall. */
 export function WallStage() {

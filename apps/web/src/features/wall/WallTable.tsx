@@ -1,14 +1,12 @@
 import { View } from 'react-native';
-import type { Hole } from '@steddo/contract';
-import { holeState } from '@steddo/core';
-import { holeName } from '@steddo/text';
+
+import { evidenceName } from '@steddo/text';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Verdict } from '../../ui/Verdict';
+
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../room/RoomContext';
-import { evidenceName } from './marks';
+import { useRoomContext } from '../../state/roomState';
 
 /** Studs with width and doubt, left to right. */
 export function Studs() {
@@ -64,46 +62,6 @@ export function Studs() {
 
 const marksText = (count: number): string =>
   count === 0 ? 'by the spacing alone' : `${count} ${count === 1 ? 'mark' : 'marks'}`;
-
-/** The planned holes by how sure they are, in words, and what is known of the wall behind them. */
-export function HoleCertainty() {
-  const { plan } = useRoomContext();
-  const palette = usePalette();
-  const holes = plan.holes ?? [];
-  if (holes.length === 0) return null;
-  return (
-    <View>
-      {holes.map((h) => (
-        <View
-          key={h.id}
-          testID={`certainty-${h.id}`}
-          style={{
-            flexDirection: 'row',
-            alignItems: 'center',
-            paddingHorizontal: 16,
-            minHeight: 48,
-            gap: 12,
-            borderBottomWidth: 1,
-            borderBottomColor: palette.hairline,
-          }}
-        >
-          <View style={{ flex: 1 }}>
-            <Txt kind="bold">{holeName(h, holes)}</Txt>
-            <Txt kind="small" soft>{`wood ${Math.floor(h.probability * 100)} in 100, ${LOOKED[h.hazard]}`}</Txt>
-          </View>
-          <Verdict verdict={holeState(h)} />
-        </View>
-      ))}
-    </View>
-  );
-}
-
-export const LOOKED: Record<Hole['hazard'], string> = {
-  'nobody-looked': 'nobody has looked',
-  'one-side': 'one bay looked at',
-  clear: 'both bays clear',
-  seen: 'something seen there',
-};
 
 /** Every mark, the last one first; those that go against the rest are named. */
 export function Marks() {

@@ -1,0 +1,79 @@
+import { memo, useState } from 'react';
+import { View } from 'react-native';
+import { router } from 'expo-router';
+import type { RoomState } from '../data/rooms';
+import { rooms } from '../data/shared';
+import { IconTap } from '../ui/Action';
+import { Tap } from '../ui/Tap';
+import { usePalette } from '../ui/tokens';
+import { Txt } from '../ui/Txt';
+import { Verdict } from '../ui/Verdict';
+import { NameDialog } from '../ui/NameDialog';
+import { usePlan, useRoomContext } from '../state/roomState';
+import { SaveState } from './SaveState';
+
+/** Back, the room's name, where its edits are, undo and redo. */
+export const Header = memo(function Header({ state, wide }: { state: RoomState; wide: boolean }) {
+  const { say, dispatch, readOnly } = useRoomContext();
+  const verdict = usePlan((p) => p.verdict);
+  const { job } = state;
+  const palette = usePalette();
+  const [naming, setNaming] = useState(false);
+  const { history, id } = state;
+  return (
+    <View
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        backgroundColor: palette.ground,
+        minHeight: 48,
+      }}
+    >
+      <IconTap icon="back" label="all rooms" onPress={() => router.replace('/')} />
+      <Tap
+        label={`${job.title}, change its name`}
+        disabled={readOnly}
+        onPress={() => setNaming(true)}
+        style={{ flexShrink: 1 }}
+      >
+        <Txt kind="title" level={1} lines={1} style={{ lineHeight: 24 }}>
+          {job.title}
+        </Txt>
+        <SaveState sync={state.sync} />
+      </Tap>
+      {wide ? (
+        <View style={{ marginLeft: 24, flexDirection: 'row', gap: 16, alignItems: 'center' }}>
+          <Txt
+            soft
+          >{`${say.length(job.screen.diagonal)} · ${say.mass(job.screen.mass)} · ${job.screen.pattern.width} x ${job.screen.pattern.height}${job.mount ? ` · ${job.mount.name}` : ''}`}</Txt>
+        </View>
+      ) : null}
+      <View style={{ flex: 1 }} />
+      {wide ? (
+        <View style={{ marginRight: 12 }}>
+          <Verdict verdict={verdict} />
+        </View>
+      ) : null}
+      <IconTap
+        icon="undo"
+        label="undo"
+        disabled={readOnly || history.undo.length === 0}
+        onPress={() => rooms.step(id, 'undo')}
+      />
+      <IconTap
+        icon="redo"
+        label="redo"
+        disabled={readOnly || history.redo.length === 0}
+        onPress={() => rooms.step(id, 'redo')}
+      />
+      {naming ? (
+        <NameDialog
+          title="name of the room"
+          value={job.title}
+          onClose={() => setNaming(false)}
+          onTake={(title) => dispatch({ do: 'put', path: 'title', value: title })}
+        />
+      ) : null}
+    </View>
+  );
+});

@@ -1,0 +1,238 @@
+import { useState, type ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { router } from 'expo-router';
+import type { Drilled, Hole } from '@steddo/contract';
+import { drillScene } from '@steddo/drawing';
+import { findingText, markWords, resultName, spokenMark } from '@steddo/text';
+import { Drawing } from '../canvas/Drawing';
+import { rooms } from '../data/shared';
+import { Action, IconTap } from '../ui/Action';
+import { BottomSheet } from '../ui/BottomSheet';
+import { font, usePalette } from '../ui/tokens';
+import { Txt } from '../ui/Txt';
+import { Verdict } from '../ui/Verdict';
+import { useRoomContext } from '../state/roomState';
+import { RoomFrame } from './RoomScreen';
+import { FeltSheet } from '../work/FeltPart';
+import { ladderAt, otherResults, tick, type LadderAt } from '../features/ladder/ladderAt';
+import { keepLevelled, levelledFrom } from '../features/ladder/levelled';
+import { MarkFace } from '../features/ladder/MarkFace';
+import { MovedSheet } from '../features/ladder/MovedSheet';
+import { useSpeech } from '../features/ladder/useSpeech';
+import { useWakeLock } from '../features/ladder/useWakeLock';
+
+/** At the wall: one mark at a time, readable from a step-ladder, one thumb. */
+export function LadderPage({ id }: { id: string }) {
+  return (
+    <RoomFrame id={id}>
+      {({ state, wide }) => <Ladder id={id} canUndo={state.history.undo.length > 0} wide={wide} />}
+    </RoomFrame>
+  );
+}
+
+function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boolean }) {
+  const { job, plan, say, dispatch, readOnly } = useRoomContext();
+  const palette = usePalette();
+  const awake = useWakeLock();
+  const speech = useSpeech();
+  const [levelled, setLevelled] = useState(() => levelledFrom(id));
+  const [felt, setFelt] = useState(false);
+  const here = ladderAt(plan, levelled);
+  const hole = here.at === 'mark' ? here.hole : undefined;
+  const mark = hole && plan.marks?.find((m) => m.id === hole.id);
+  const words = hole && mark ? markWords(hole, mark, plan, say) : undefined;
+  const stops = plan.findings.filter((f) => f.level === 'stop' && !f.acknowledged);
+  // while wall or holes say stop nothing is ticked as good; what came of a hole can still be said
+  const held = stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
+  const onFelt = () => {
+    if (hole) dispatch(tick(job, hole, 'felt-something'));
+    setFelt(true);
+  };
+  const level = (first: Hole) => {
+    keepLevelled(id, first.id);
+    setLevelled(first.id);
+  };
+  return (
+    <View style={{ flex: 1, backgroundColor: palette.ground }} testID="ladder">
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <IconTap icon="back" label="back to the holes" onPress={() => router.replace(`/room/${id}/holes`)} />
+        <View style={{ flex: 1 }}>
+          <Txt kind="title" level={1} lines={1}>
+            {headingOf(here)}
+          </Txt>
+          <Txt kind="small" soft>
+            {awake ? 'screen kept awake' : 'this device may let its screen sleep'}
+          </Txt>
+        </View>
+        {words && speech.can ? (
+          <IconTap icon="speak" label="read it aloud" onPress={() => speech.say(spokenMark(words))} />
+        ) : null}
+        <IconTap icon="undo" label="undo" disabled={readOnly || !canUndo} onPress={() => rooms.step(id, 'undo')} />
+      </View>
+      {stops.length > 0 && here.at !== 'finished' ? (
+        <View style={{ padding: 12, borderTopWidth: 2, borderColor: palette.stop, gap: 4 }} testID="ladder-stop">
+          <Verdict verdict="stop" />
+          {stops.slice(0, 2).map((f) => (
+            <Txt key={f.code}>{findingText(f, say)}</Txt>
+          ))}
+        </View>
+      ) : null}
+      <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+        <View style={{ flex: wide ? 1 : 0.3, minHeight: 130 }}>
+          <Drawing
+            scene={drillScene(job, plan, hole?.id)}
+            box={drillScene(job, plan, hole?.id).focus}
+            label={words ? words.name : 'the plate'}
+            testID="ladder-plate"
+            cornerPx={0}
+            units={job.units}
+          />
+        </View>
+        <View style={{ flex: wide ? 1 : 0.7, minHeight: 0 }}>
+          <Body here={here} onLevel={level}>
+            {hole && mark && words ? <MarkFace hole={hole} mark={mark} words={words} /> : null}
+          </Body>
+          {hole ? (
+            <Ticks
+              key={hole.id}
+              hole={hole}
+              readOnly={readOnly}
+              held={held}
+              onTick={(result, by) => dispatch(tick(job, hole, result, by))}
+              onFelt={onFelt}
+            />
+          ) : null}
+        </View>
+      </View>
+      {felt ? <FeltSheet onClose={() => setFelt(false)} /> : null}
+    </View>
+  );
+}
+
+function headingOf(here: LadderAt): string {
+  switch (here.at) {
+    case 'none':
+      return 'No holes';
+    case 'mark':
+      return `Mark ${here.done + 1} of ${here.of}`;
+    case 'level':
+      return 'Now the level';
+    case 'finished':
+      return 'All drilled';
+  }
+}
+
+function Body({ here, onLevel, children }: { here: LadderAt; onLevel: (first: Hole) => void; children: ReactNode }) {
+  const { id } = useRoomContext();
+  if (here.at === 'mark')
+    return (
+      <ScrollView style={{ flex: 1 }} tabIndex={0}>
+        {children}
+      </ScrollView>
+    );
+  return (
+    <View style={{ flex: 1, padding: 20, gap: 16, justifyContent: 'center' }}>
+      {here.at === 'level' ? (
+        <>
+          <Big>One bolt, snug, in the middle of its slot. Let the plate hang, and level on it.</Big>
+          <Txt>
+            Turn the level end for end: if the bubble moves, the level is lying. Then mark the next hole at the top and
+            bottom of its slot and drill between the marks.
+          </Txt>
+          <Action label="it is level" testID="levelled" onPress={() => onLevel(here.first)} />
+          <Action quiet label="readings of the level" onPress={() => router.push(`/room/${id}/level`)} />
+        </>
+      ) : here.at === 'finished' ? (
+        <>
+          <Big>{`All ${here.of} holes are drilled. Washers under the heads; tighten diagonally, the last turns by hand.`}</Big>
+          <Action label="the level" icon="next" onPress={() => router.replace(`/room/${id}/level`)} />
+        </>
+      ) : (
+        <>
+          <Big>There are no holes to drill yet.</Big>
+          <Action label="back to the holes" onPress={() => router.replace(`/room/${id}/holes`)} />
+        </>
+      )}
+    </View>
+  );
+}
+
+const Big = ({ children }: { children: ReactNode }) => (
+  <Txt style={{ ...font.bold, fontSize: 26, lineHeight: 34 }}>{children}</Txt>
+);
+
+type OnTick = (result: Drilled['result'], by?: { x: number; y: number }) => void;
+
+function Ticks({
+  hole,
+  readOnly,
+  held,
+  onTick,
+  onFelt,
+}: {
+  hole: Hole;
+  readOnly: boolean;
+  held: boolean;
+  onTick: OnTick;
+  onFelt: () => void;
+}) {
+  const [open, setOpen] = useState<'moved' | 'more'>();
+  const palette = usePalette();
+  const [usual, ...rare] = otherResults(hole);
+  const small = (r: Drilled['result'], press: () => void) => (
+    <Small key={r} label={resultName(r)} testID={`tick-${r}`} disabled={readOnly} onPress={press} />
+  );
+  return (
+    <View
+      style={{ padding: 8, gap: 6, borderTopWidth: 2, borderTopColor: palette.ink, backgroundColor: palette.raised }}
+    >
+      <View style={{ flexDirection: 'row', gap: 6 }}>
+        {small('drifted', () => setOpen('moved'))}
+        {small(usual!, () => onTick(usual!))}
+      </View>
+      <View style={{ flexDirection: 'row', gap: 6 }}>
+        <Small label="something else" testID="tick-more" disabled={readOnly} onPress={() => setOpen('more')} />
+        {small('felt-something', onFelt)}
+      </View>
+      <Action
+        label={resultName('good')}
+        testID="tick-good"
+        disabled={readOnly || held}
+        onPress={() => onTick('good')}
+      />
+      {open === 'more' ? (
+        <BottomSheet title="what came of it?" onClose={() => setOpen(undefined)} testID="more-sheet">
+          <View style={{ gap: 10 }}>
+            {rare.map((r) => (
+              <Action
+                key={r}
+                quiet
+                label={resultName(r)}
+                testID={`tick-${r}`}
+                onPress={() => {
+                  setOpen(undefined);
+                  onTick(r);
+                }}
+              />
+            ))}
+          </View>
+        </BottomSheet>
+      ) : null}
+      {open === 'moved' ? (
+        <MovedSheet
+          onClose={() => setOpen(undefined)}
+          onTake={(by) => {
+            setOpen(undefined);
+            onTick('drifted', by);
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+const Small = (props: { label: string; testID: string; disabled: boolean; onPress: () => void }) => (
+  <View style={{ flex: 1 }}>
+    <Action quiet {...props} />
+  </View>
+);

@@ -1,0 +1,110 @@
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { ScrollView, View, useWindowDimensions } from 'react-native';
+import { checkFile, job as jobSchema, type Job } from '@steddo/contract';
+import { applyCommand, simulated, type Command } from '@steddo/core';
+import { Canvas } from '../canvas/Canvas';
+import { usePad } from '../pad/PadContext';
+import type { Field } from '../pad/fields';
+import { TapeFields } from '../pad/TapeField';
+import { TapePad } from '../pad/TapePad';
+import { usePalette, wideFrom } from '../ui/tokens';
+import { WorkingSheet } from '../work/WorkingSheet';
+import { Fold } from '../ui/Fold';
+import { RoomProvider } from '../state/roomState';
+import { RoomTools } from './RoomTools';
+import { STAGE } from './stages';
+import { WallStage } from '../features/wall/WallStage';
+import { DrillBar } from '../features/practice/DrillBar';
+import type { Practice } from '../features/practice/practiceStore';
+import { ToolPart } from '../features/practice/ToolPart';
+
+/** A practice wall as a room at its wall's stage: the same advice, marks and looks, with instruments in hand. */
+export function PracticeRun({ practice, onChange }: { practice: Practice; onChange: (p: Practice) => void }) {
+  const [instruments] = useState(() => simulated(practice.wall, practice.errors));
+  const now = useRef(practice);
+  now.current = practice;
+  const dispatch = useCallback(
+    (command: Command) => {
+      const checked = checkFile(jobSchema, applyCommand(now.current.job, command).job);
+      if (!checked.ok) return checked.faults;
+      const next = { ...now.current, job: checked.value as Job };
+      now.current = next;
+      onChange(next);
+      return [];
+    },
+    [onChange],
+  );
+  // what was changed a moment ago is in what is changed next, drawn or not
+  const change = useCallback(
+    (part: Partial<Practice>) => {
+      now.current = { ...now.current, ...part };
+      onChange(now.current);
+    },
+    [onChange],
+  );
+  const doings = useMemo(() => ({ dispatch, goTo: () => undefined }), [dispatch]);
+  return (
+    <RoomProvider source={{ id: 'practice', document: practice.job, kit: NO_KIT, readOnly: false }} doings={doings}>
+      <RoomTools instruments={instruments}>
+        <RunLayout practice={practice} onChange={change} />
+      </RoomTools>
+    </RoomProvider>
+  );
+}
+
+/** A practice wall is drilled with what its room brings. */
+const NO_KIT = {};
+
+/** Where a cable is in the way the whole set goes up or down. */
+function moveFields(job: Job): Field[] {
+  const value = job.choices?.centreY;
+  return [
+    {
+      path: 'choices.centreY',
+      label: "set's centre",
+      hint: 'from the floor',
+      kind: 'length',
+      ...(value === undefined ? {} : { value }),
+      min: 0,
+      max: job.room.wall.height,
+      command: (y) => ({ do: 'put', path: 'choices.centreY', value: y }),
+    },
+  ];
+}
+
+interface RunProps {
+  practice: Practice;
+  onChange: (change: Partial<Practice>) => void;
+}
+
+function RunLayout({ practice, onChange }: RunProps) {
+  const palette = usePalette();
+  const pad = usePad();
+  const { width } = useWindowDimensions();
+  const wide = width >= wideFrom;
+  const [drilling, setDrilling] = useState(false);
+  const canvas = <Canvas stage="wall" views={STAGE.wall.views} labels="studs" movable={false} wide={wide} />;
+  const panel = (
+    <>
+      <ScrollView testID="panel" tabIndex={0} style={{ flex: 1, borderTopWidth: 1, borderTopColor: palette.hairline }}>
+        {drilling ? null : <ToolPart practice={practice} onChange={onChange} />}
+        <WallStage />
+        <Fold name="move the set">
+          <TapeFields fields={moveFields(practice.job)} />
+        </Fold>
+      </ScrollView>
+      <DrillBar practice={practice} drilling={drilling} setDrilling={setDrilling} onChange={onChange} />
+    </>
+  );
+  return (
+    <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+      <View style={{ flex: wide ? 1 : 0.44, minHeight: 220 }}>{canvas}</View>
+      <View
+        style={wide ? { width: 420, borderLeftWidth: 2, borderLeftColor: palette.ink } : { flex: 0.56, minHeight: 0 }}
+      >
+        {pad.opened ? <TapePad /> : panel}
+      </View>
+      <WorkingSheet />
+    </View>
+  );
+}

@@ -1,0 +1,75 @@
+import { useMemo, type ReactNode } from 'react';
+import { View, useWindowDimensions } from 'react-native';
+import { router } from 'expo-router';
+import type { Stage } from '@steddo/contract';
+import type { Command } from '@steddo/core';
+import type { RoomState } from '../data/rooms';
+import { rooms } from '../data/shared';
+import { useKit } from '../data/useKit';
+import { useEditTurn, useRoom, type EditTurn } from '../data/useRoom';
+import { RoomProvider } from '../state/roomState';
+import type { BuiltStage } from '../state/stageIds';
+import { Action } from '../ui/Action';
+import { usePalette, wideFrom } from '../ui/tokens';
+import { Txt } from '../ui/Txt';
+import { RoomLayout } from './RoomLayout';
+import { RoomTools } from './RoomTools';
+
+/** One room at one stage: loads it, plans it, and hands it to the layout. */
+export function RoomScreen({ id, stage }: { id: string; stage: BuiltStage }) {
+  return (
+    <RoomFrame id={id}>
+      {({ state, turn, wide }) => <RoomLayout stage={stage} state={state} wide={wide} turn={turn} />}
+    </RoomFrame>
+  );
+}
+
+export interface RoomParts {
+  state: RoomState;
+  turn: EditTurn;
+  wide: boolean;
+}
+
+/** A room that is open: its document, plan and turn, for whatever page shows it. */
+export function RoomFrame({ id, children }: { id: string; children: (parts: RoomParts) => ReactNode }) {
+  const { state, opening } = useRoom(id);
+  if (state) return <OpenRoom state={state}>{children}</OpenRoom>;
+  return <NoRoom opening={opening} />;
+}
+
+function NoRoom({ opening }: { opening: string }) {
+  const palette = usePalette();
+  const words =
+    opening === 'opening'
+      ? 'Opening the room…'
+      : opening === 'missing'
+        ? 'There is no such room, here or on the server.'
+        : 'This room is not on this device, and the server cannot be reached.';
+  return (
+    <View style={{ flex: 1, padding: 24, gap: 16, backgroundColor: palette.ground }}>
+      <Txt kind="title" level={1}>
+        {words}
+      </Txt>
+      {opening === 'opening' ? null : <Action label="all rooms" onPress={() => router.replace('/')} />}
+    </View>
+  );
+}
+
+function OpenRoom({ state, children }: { state: RoomState; children: (parts: RoomParts) => ReactNode }) {
+  const { id, job: document } = state;
+  const turn = useEditTurn(id);
+  const { width } = useWindowDimensions();
+  const kit = useKit();
+  const doings = useMemo(
+    () => ({
+      dispatch: (command: Command) => rooms.dispatch(id, command),
+      goTo: (next: Stage) => router.setParams({ stage: next }),
+    }),
+    [id],
+  );
+  return (
+    <RoomProvider source={{ id, document, kit, readOnly: turn !== 'mine' }} doings={doings}>
+      <RoomTools>{children({ state, turn, wide: width >= wideFrom })}</RoomTools>
+    </RoomProvider>
+  );
+}

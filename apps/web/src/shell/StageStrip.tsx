@@ -1,0 +1,102 @@
+import { memo, useEffect, useRef } from 'react';
+import { ScrollView, View } from 'react-native';
+import { stageName } from '@steddo/text';
+import { Icon } from '../ui/Icon';
+import { Tap } from '../ui/Tap';
+import { usePalette } from '../ui/tokens';
+import { Txt } from '../ui/Txt';
+import { VerdictShape } from '../ui/Verdict';
+import { useActions, useShown } from '../state/roomState';
+import { sameContent } from '../ui/useSame';
+import { STAGES, type BuiltStage } from '../state/stageIds';
+import { stageState } from './stages';
+
+const STAGE_PX = 92;
+
+/** The stages as the blade of a tape: where the work is, what is done, what stops. */
+export const StageStrip = memo(function StageStrip({ stage }: { stage: BuiltStage }) {
+  const palette = usePalette();
+  const { goTo } = useActions();
+  const scroller = useRef<ScrollView>(null);
+  useEffect(() => {
+    const x = Math.max(0, (STAGES.indexOf(stage) - 1) * STAGE_PX);
+    scroller.current?.scrollTo({ x, animated: false });
+  }, [stage]);
+  return (
+    <View
+      style={{
+        backgroundColor: palette.tape,
+        borderTopWidth: 1,
+        borderBottomWidth: 1,
+        borderColor: palette.tapeEdge,
+      }}
+    >
+      <ScrollView
+        ref={scroller}
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        role="tablist"
+        aria-label="stages"
+        contentContainerStyle={{ flexGrow: 1 }}
+      >
+        {STAGES.map((s) => (
+          <StageTab key={s} stage={s} current={s === stage} onPress={() => goTo(s)} />
+        ))}
+      </ScrollView>
+    </View>
+  );
+});
+
+function StageTab({ stage, current, onPress }: { stage: BuiltStage; current: boolean; onPress: () => void }) {
+  const palette = usePalette();
+  const { needs, worst } = useShown((s) => stageState(stage, s.job, s.plan), sameContent);
+  const ink = current ? palette.onAction : palette.onTape;
+  const state = worst === 'stop' ? 'stop' : needs ? 'not done' : worst === 'caution' ? 'mind' : 'done';
+  return (
+    <Tap
+      role="tab"
+      selected={current}
+      label={`${stageName[stage]}, ${state}`}
+      testID={`stage-${stage}`}
+      onPress={onPress}
+      style={{
+        minWidth: STAGE_PX,
+        flexGrow: 1,
+        backgroundColor: current ? palette.action : 'transparent',
+        alignItems: 'center',
+      }}
+    >
+      <Ticks ink={palette.onTape} hidden={current} />
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 5, marginTop: 6 }}>
+        <Txt kind={current ? 'bold' : 'text'} color={ink}>
+          {stageName[stage]}
+        </Txt>
+        {worst === 'stop' ? (
+          <VerdictShape verdict="stop" />
+        ) : !needs ? (
+          <Icon name="check" size={16} color={ink} />
+        ) : null}
+      </View>
+    </Tap>
+  );
+}
+
+/** The divisions of the tape, along its upper edge. */
+function Ticks({ ink, hidden }: { ink: string; hidden: boolean }) {
+  if (hidden) return null;
+  return (
+    <svg
+      width={STAGE_PX}
+      height={9}
+      viewBox={`0 0 ${STAGE_PX} 9`}
+      style={{ position: 'absolute', top: 0, left: 0 }}
+      aria-hidden="true"
+    >
+      <path
+        d={Array.from({ length: 8 }, (_, i) => `M${i * 11.5 + 0.5} 0v${i === 0 ? 9 : i % 2 === 0 ? 6 : 4}`).join('')}
+        stroke={ink}
+        strokeOpacity={0.6}
+      />
+    </svg>
+  );
+}

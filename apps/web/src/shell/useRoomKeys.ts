@@ -1,0 +1,33 @@
+import { useEffect } from 'react';
+import { rooms } from '../data/shared';
+import { useJob, useRoomContext } from '../state/roomState';
+import { STAGES, type BuiltStage } from '../state/stageIds';
+
+/** Single keys on wide screens: digits go to stages, u changes units, undo and redo. Off inside inputs. */
+export function useRoomKeys(stage: BuiltStage, id: string): void {
+  const { goTo, dispatch, readOnly } = useRoomContext();
+  const units = useJob((j) => j.units);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const inInput = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
+      if (inInput || e.altKey) return;
+      const key = e.key.toLowerCase();
+      if (e.ctrlKey || e.metaKey) {
+        if (readOnly || (key !== 'z' && key !== 'y')) return;
+        e.preventDefault();
+        rooms.step(id, key === 'y' || e.shiftKey ? 'redo' : 'undo');
+        return;
+      }
+      const to = STAGES[Number(key) - 1];
+      if (to && to !== stage) goTo(to);
+      if (key === 'u' && !readOnly)
+        dispatch({
+          do: 'put',
+          path: 'units',
+          value: units === 'imperial' ? 'metric' : 'imperial',
+        });
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [stage, id, goTo, dispatch, units, readOnly]);
+}

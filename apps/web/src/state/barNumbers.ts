@@ -1,0 +1,73 @@
+import type { Hole, Job, Mark, Plan, Working } from '@steddo/contract';
+import { leaf } from '@steddo/core';
+
+/** One of the three numbers that matter now. */
+export interface BarNumber {
+  label: string;
+  working?: Working;
+  /** Shown without a sign, with this word after it. */
+  after?: string;
+  as?: 'small';
+}
+
+/** Which side of the centre line a distance is on. */
+export const sideWord = (mm: number): string | undefined => (mm === 0 ? undefined : mm < 0 ? 'left' : 'right');
+
+const markOf = (plan: Plan, id: string): Mark | undefined => plan.marks?.find((m) => m.id === id);
+
+const upTo = (plan: Plan, id: string, label: string): BarNumber => ({
+  label,
+  working: markOf(plan, id)?.workings.fromFloor,
+});
+
+/** Of the set by itself. */
+export const setNumbers = (job: Job, plan: Plan): BarNumber[] => [
+  { label: 'width', working: plan.screen.workings?.width },
+  { label: 'height', working: plan.screen.workings?.height },
+  { label: 'mass', working: leaf('set-mass', job.screen.mass, 'kg', { path: 'screen.mass' }) },
+];
+
+/** Where the set hangs; one without a working is not known yet. */
+export const heightNumbers = (_: Job, plan: Plan): BarNumber[] => [
+  upTo(plan, 'bottom', 'bottom'),
+  upTo(plan, 'centre', 'centre'),
+  upTo(plan, 'hook', 'hook'),
+];
+
+/** Where its plate is looked for wood. */
+export const wallNumbers = (_: Job, plan: Plan): BarNumber[] => [
+  { label: 'plate, from left', working: markOf(plan, 'plate-bottom')?.workings.fromLeft },
+  fromCentre('plate, off centre', markOf(plan, 'plate-bottom')),
+  upTo(plan, 'hook', 'hook'),
+];
+
+export const nextHole = (plan: Plan): Hole | undefined => plan.holes?.find((h) => !h.done) ?? plan.holes?.[0];
+
+function fromCentre(label: string, mark: Mark | undefined): BarNumber {
+  const working = mark?.workings.fromCentre;
+  const after = working && sideWord(working.value);
+  return { label, working, ...(after ? { after } : {}) };
+}
+
+/** The hole to be drilled next. */
+export function holeNumbers(_: Job, plan: Plan): BarNumber[] {
+  const hole = nextHole(plan);
+  const mark = plan.marks?.find((m) => m.id === hole?.id);
+  const name = hole ? `hole ${hole.order}` : 'hole';
+  return [
+    { label: `${name}, up`, working: mark?.workings.fromFloor },
+    fromCentre('off centre', mark),
+    { label: 'from left', working: mark?.workings.fromLeft },
+  ];
+}
+
+/** How far off level, and what to do about it. */
+export function levelNumbers(_: Job, plan: Plan): BarNumber[] {
+  const group = plan.level?.groups.at(-1);
+  const best = plan.level?.corrections.find((c) => c.kind !== 'roll');
+  return [
+    { label: 'slope', working: group?.working },
+    { label: best ? `raise ${best.where}` : 'raise', working: best?.working, as: 'small' },
+    { label: "level's own error", working: group?.errorWorking },
+  ];
+}

@@ -1,0 +1,38 @@
+import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import type { ScrewDrawn, SetAsk } from '@steddo/drawing';
+import type { ViewName } from './stageIds';
+
+/** What the drawings show besides the job: the view, what is asked for, what is held. */
+interface CanvasState {
+  view: ViewName | undefined;
+  setView: (view: ViewName) => void;
+  /** The measure that the guide asks for now. */
+  ask: SetAsk;
+  setAsk: (ask: SetAsk) => void;
+  /** A screw of the list that is looked at instead of the chosen one. */
+  screw: ScrewDrawn | undefined;
+  setScrew: (screw: ScrewDrawn | undefined) => void;
+  /** The thing on the wall whose numbers are open. */
+  held: string | undefined;
+  setHeld: (id: string | undefined) => void;
+}
+
+const Context = createContext<CanvasState | undefined>(undefined);
+
+export function CanvasProvider({ children }: { children: ReactNode }) {
+  const [view, setView] = useState<ViewName>();
+  const [ask, setAsk] = useState<SetAsk>('none');
+  const [screw, setScrew] = useState<ScrewDrawn>();
+  const [held, setHeld] = useState<string>();
+  const value = useMemo(
+    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld }),
+    [view, ask, screw, held],
+  );
+  return <Context.Provider value={value}>{children}</Context.Provider>;
+}
+
+export function useCanvas(): CanvasState {
+  const state = useContext(Context);
+  if (!state) throw new Error('a drawing stands outside a room');
+  return state;
+}

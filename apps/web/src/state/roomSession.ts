@@ -1,0 +1,59 @@
+import type { Fault, Job, Stage } from '@steddo/contract';
+import { applyCommand, withKit, type Command } from '@steddo/core';
+import type { CrewKit } from '../data/useKit';
+import { plannerHere, type Planner } from './planner';
+import { RoomStore } from './roomStore';
+
+/** What an open room is made from; `document` is what the device's store holds. */
+export interface RoomSource {
+  id: string;
+  document: Job;
+  kit: CrewKit;
+  readOnly: boolean;
+}
+
+export interface RoomDoings {
+  dispatch: (command: Command) => Fault[];
+  goTo: (stage: Stage) => void;
+}
+
+/** An open room: its document with the crew's kit and the drag in hand, planned, for all that shows it. */
+export class RoomSession {
+  readonly store: RoomStore;
+  private previewed: Command | undefined;
+
+  constructor(
+    private source: RoomSource,
+    doings: RoomDoings,
+    private readonly planner: Planner = plannerHere(),
+  ) {
+    const actions = { ...doings, preview: this.preview };
+    const job = this.job();
+    this.store = new RoomStore({ id: source.id, readOnly: source.readOnly, job, ...planner(job) }, actions);
+  }
+
+  /** Another document, kit or turn; the same ones change nothing. */
+  update(next: RoomSource): void {
+    const { id, document, kit, readOnly } = this.source;
+    this.source = next;
+    if (document !== next.document || kit !== next.kit || id !== next.id) this.show();
+    else if (readOnly !== next.readOnly) this.store.set({ ...this.store.get(), readOnly: next.readOnly });
+  }
+
+  private preview = (command: Command | undefined): void => {
+    if (command === undefined && this.previewed === undefined) return;
+    this.previewed = command;
+    this.show();
+  };
+
+  private job(): Job {
+    const { document, kit } = this.source;
+    return withKit(this.previewed ? applyCommand(document, this.previewed).job : document, kit);
+  }
+
+  private show(): void {
+    const job = this.job();
+    const { id, readOnly } = this.source;
+    this.store.set({ id, readOnly, job, ...this.planner(job) });
+  }
+}

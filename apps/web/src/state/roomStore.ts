@@ -1,0 +1,56 @@
+import type { Fault, Job, Plan, Stage } from '@steddo/contract';
+import { tapeOf, type Command, type TapeStyle } from '@steddo/core';
+import { wordingFor, type Wording } from '@steddo/text';
+
+/** What a room's screen shows now. */
+export interface RoomShown {
+  id: string;
+  /** The document with the crew's kit where it has none, or what it would be with the drag in hand. */
+  job: Job;
+  plan: Plan;
+  /** The plan is the last good one: the job as it is cannot be worked out. */
+  late: boolean;
+  readOnly: boolean;
+  say: Wording;
+  tape: TapeStyle;
+}
+
+/** What can be done in a room; the same functions as long as it is open. */
+export interface RoomActions {
+  /** Applies a command; gives the faults and changes nothing when it would not be valid. */
+  dispatch: (command: Command) => Fault[];
+  /** Shows a command without doing it; undefined ends the showing. */
+  preview: (command: Command | undefined) => void;
+  goTo: (stage: Stage) => void;
+}
+
+/** What is shown, and who wants to know of a change. */
+export class RoomStore {
+  private shown: RoomShown;
+  private listeners = new Set<() => void>();
+
+  constructor(
+    first: Omit<RoomShown, 'say' | 'tape'>,
+    readonly actions: RoomActions,
+  ) {
+    this.shown = { ...first, ...wordsFor(first.job) };
+  }
+
+  get = (): RoomShown => this.shown;
+
+  /** Words and tape stay the same as long as the units and the names of things do. */
+  set(next: Omit<RoomShown, 'say' | 'tape'>): void {
+    const { job } = this.shown;
+    const named = job.units === next.job.units && job.room === next.job.room;
+    const { say, tape } = this.shown;
+    this.shown = { ...next, ...(named ? { say, tape } : wordsFor(next.job)) };
+    for (const listener of this.listeners) listener();
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+}
+
+const wordsFor = (job: Job) => ({ say: wordingFor(job), tape: tapeOf(job.units) });

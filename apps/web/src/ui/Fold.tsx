@@ -1,0 +1,44 @@
+import { useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Icon } from './Icon';
+import { Tap } from './Tap';
+import { usePalette } from './tokens';
+import { Txt } from './Txt';
+
+/** The rest of a stage's inputs, under a clear name. */
+export function Fold({
+  name,
+  children,
+  start = false,
+  hold = false,
+}: {
+  name: string;
+  children: ReactNode;
+  /** Open from the start. */
+  start?: boolean;
+  /** Kept open while something in it is being worked on. */
+  hold?: boolean;
+}) {
+  const palette = usePalette();
+  const [opened, setOpen] = useState(start);
+  const open = opened || hold;
+  return (
+    <View>
+      <Tap
+        label={`${name}, ${open ? 'hide' : 'show'}`}
+        expanded={open}
+        testID={`fold-${/^\w+/.exec(name)?.[0] ?? name}`}
+        onPress={() => setOpen(!open)}
+        style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+      >
+        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+          <View style={{ flex: 1 }}>
+            <Txt kind="bold">{name}</Txt>
+          </View>
+          <Icon name={open ? 'up' : 'down'} />
+        </View>
+      </Tap>
+      {open ? children : null}
+    </View>
+  );
+}

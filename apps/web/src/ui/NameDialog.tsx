@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { Button, Dialog, HelperText, Portal, TextInput } from 'react-native-paper';
+import { usePalette } from './tokens';
+
+/** Asks for a name; an empty one is refused at the field and stays as it was typed. */
+export function NameDialog({
+  title,
+  value,
+  onTake,
+  onClose,
+}: {
+  title: string;
+  value: string;
+  onTake: (name: string) => void;
+  onClose: () => void;
+}) {
+  const palette = usePalette();
+  const [name, setName] = useState(value);
+  const [refused, setRefused] = useState(false);
+  const take = () => {
+    if (name.trim() === '' || name.length > 200) {
+      setRefused(true);
+      return;
+    }
+    onTake(name.trim());
+    onClose();
+  };
+  return (
+    <Portal>
+      <Dialog
+        visible
+        onDismiss={onClose}
+        style={{ backgroundColor: palette.sheet, maxWidth: 480, width: '92%', alignSelf: 'center' }}
+      >
+        <Dialog.Title>{title}</Dialog.Title>
+        <Dialog.Content>
+          <TextInput
+            mode="outlined"
+            aria-label={title}
+            value={name}
+            onChangeText={setName}
+            onSubmitEditing={take}
+            autoFocus
+            error={refused}
+            testID="name-input"
+          />
+          <HelperText type="error" visible={refused}>
+            Takes a name of 1 to 200 characters.
+          </HelperText>
+        </Dialog.Content>
+        <Dialog.Actions>
+          <Button onPress={onClose} contentStyle={{ height: 48 }}>
+            leave it
+          </Button>
+          <Button mode="contained" onPress={take} contentStyle={{ height: 48 }}>
+            take it
+          </Button>
+        </Dialog.Actions>
+      </Dialog>
+    </Portal>
+  );
+}

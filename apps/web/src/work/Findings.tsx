@@ -1,0 +1,78 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Finding } from '@steddo/contract';
+import { FindingNote } from '../ui/FindingNote';
+import { Icon } from '../ui/Icon';
+import { Tap } from '../ui/Tap';
+import { usePalette } from '../ui/tokens';
+import { Txt } from '../ui/Txt';
+import { VerdictShape } from '../ui/Verdict';
+import { useJob, usePlan, useRoomContext } from '../state/roomState';
+import { sameContent } from '../ui/useSame';
+import type { BuiltStage } from '../state/stageIds';
+
+/** What there is to say at this stage; at the holes, everything that is more than a note. */
+export function Findings({ stage }: { stage: BuiltStage }) {
+  const { say, dispatch, readOnly } = useRoomContext();
+  const known = useJob((j) => j.fixing?.acknowledged) ?? [];
+  const here = usePlan(
+    (p) => p.findings.filter((f) => f.stage === stage || (stage === 'holes' && f.level !== 'info')),
+    sameContent,
+  );
+  const acknowledge = (code: string) =>
+    dispatch({
+      do: 'put',
+      path: 'fixing.acknowledged',
+      value: [...known, { code, at: new Date().toISOString() }],
+    });
+  const may = (f: Finding) => f.acknowledgeable && !f.acknowledged && !readOnly;
+  if (here.length === 0) return null;
+  return (
+    <View style={{ padding: 12, gap: 8 }}>
+      {here.map((f, i) => (
+        <FindingNote
+          key={`${f.code}-${i}`}
+          finding={f}
+          say={say}
+          onAcknowledge={may(f) ? () => acknowledge(f.code) : undefined}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** The same, folded into one line with its worst verdict: for stages whose inputs come first. */
+export function FoldedFindings({ stage }: { stage: BuiltStage }) {
+  const palette = usePalette();
+  const [open, setOpen] = useState(false);
+  const here = usePlan((p) => p.findings.filter((f) => f.stage === stage && f.level !== 'info'), sameContent);
+  if (here.length === 0) return null;
+  const stop = here.some((f) => f.level === 'stop');
+  return (
+    <View>
+      <Tap
+        label={`${count(here)}, ${open ? 'hide' : 'show'}`}
+        expanded={open}
+        testID="folded-findings"
+        onPress={() => setOpen(!open)}
+        style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+      >
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
+          <VerdictShape verdict={stop ? 'stop' : 'caution'} />
+          <View style={{ flex: 1 }}>
+            <Txt>{count(here)}</Txt>
+          </View>
+          <Icon name={open ? 'up' : 'down'} />
+        </View>
+      </Tap>
+      {open ? <Findings stage={stage} /> : null}
+    </View>
+  );
+}
+
+function count(findings: readonly Finding[]): string {
+  const stops = findings.filter((f) => f.level === 'stop').length;
+  const minds = findings.length - stops;
+  const parts = [stops > 0 ? `${stops} to stop for` : '', minds > 0 ? `${minds} to mind` : ''];
+  return parts.filter(Boolean).join(', ');
+}

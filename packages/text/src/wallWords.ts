@@ -1,0 +1,103 @@
+import type { Build, BuildKind, Evidence, Hole, Job } from '@steddo/contract';
+
+/** Words for what a wall is, what is logged at it, and how sure its holes are. */
+
+/** What a hand can log at the wall, by what it is called there. */
+export type MarkKind =
+  | 'edge-left'
+  | 'edge-right'
+  | 'centre'
+  | 'wood'
+  | 'hollow'
+  | 'fastener'
+  | 'outlet-left'
+  | 'outlet-right'
+  | 'nogging'
+  | 'joint'
+  | 'backing-left'
+  | 'backing-right'
+  | 'backing-top'
+  | 'backing-bottom'
+  | 'metal'
+  | 'live';
+
+export const markKindName: Record<MarkKind, string> = {
+  'edge-left': 'left edge',
+  'edge-right': 'right edge',
+  centre: 'centre',
+  wood: 'probe: wood',
+  hollow: 'probe: hollow',
+  fastener: 'board screw',
+  'outlet-left': 'box, stud on its left',
+  'outlet-right': 'box, stud on its right',
+  nogging: 'nogging',
+  joint: 'mortar joint',
+  'backing-left': "backing's left edge",
+  'backing-right': "backing's right edge",
+  'backing-top': "backing's top edge",
+  'backing-bottom': "backing's bottom edge",
+  metal: 'probe: metal',
+  live: 'live wire',
+};
+
+/** The name of a mark that is in the job. */
+export function evidenceName(e: Evidence): string {
+  if (e.kind === 'probe') return `probe: ${e.found}`;
+  if (e.kind === 'outlet-side') return markKindName[`outlet-${e.side}`];
+  if (e.kind === 'backing-edge') return markKindName[`backing-${e.side}`];
+  return markKindName[e.kind];
+}
+
+/** What has been looked into at a hole. */
+export const lookedName: Record<Hole['hazard'], string> = {
+  'nobody-looked': 'nobody has looked',
+  'one-side': 'one bay looked at',
+  clear: 'both bays clear',
+  seen: 'something seen there',
+};
+
+/** What the share of certainty of a hole is of. */
+export const certainName: Record<Hole['into'], string> = {
+  stud: 'wood',
+  'metal-stud': 'stud',
+  board: 'hollow',
+  masonry: 'off the joints',
+  backing: 'backing',
+};
+
+/** What a wall may be made of, short enough for a row of choices. */
+export const wallChoice: Record<BuildKind, string> = {
+  'timber-stud': 'timber studs',
+  masonry: 'masonry',
+  'metal-stud': 'metal studs',
+  'timber-backing': 'timber backing',
+  'metal-backing': 'metal backing',
+  unknown: 'not known',
+};
+export const coverChoice: Record<NonNullable<Build['cover']>, string> = {
+  gypsum: 'board',
+  lath: 'lath',
+  panel: 'panel',
+  tile: 'tile',
+  none: 'bare',
+};
+export const stateChoice: Record<NonNullable<Build['state']>, string> = {
+  sound: 'sound',
+  patched: 'patched',
+  wet: 'wet',
+};
+export const behindChoice: Record<NonNullable<Job['room']['wall']['behind']>, string> = {
+  room: 'a room',
+  'wet-room': 'kitchen or bath',
+  outside: 'outside',
+};
+
+/** Short enough for a tool's own face. */
+export const toolName = {
+  edge: 'edge',
+  centre: 'centre',
+  magnet: 'magnet',
+  live: 'live',
+  drill: 'drill',
+  camera: 'camera',
+} as const;
