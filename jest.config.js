@@ -1,6 +1,7 @@
 /** Core, text, drawing, contract, samples and server run plain; the web app runs under jest-expo. */
 const plain = {
   testEnvironment: 'node',
+  setupFiles: ['<rootDir>/scripts/freshSeeds.ts'],
   transform: {
     '^.+\\.(t|j)sx?$': [
       '@swc/jest',
@@ -15,6 +16,8 @@ const plain = {
 };
 
 export default {
+  // one core short of all is jest's own choice, which on two leaves one idle
+  maxWorkers: '100%',
   projects: [
     {
       ...plain,

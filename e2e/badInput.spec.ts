@@ -3,53 +3,32 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { guestRoom } from '@steddo/samples';
-import type { Page } from '@playwright/test';
 import { expect, isReady, putRoom, savedJob, test } from './fixtures';
 import { MAIN, ROOT, freePort, runToEnd } from './server';
 
 const NONSENSE = ['', 'abc', '12 34', '1,5', '3/7', '-99999', '99999999', '1e9', '58 9/8'];
 
-async function openFold(page: Page) {
-  const folds = page.locator('[data-testid=panel] [aria-expanded=false]');
-  if ((await folds.count()) > 0) await folds.last().click();
-}
-
-for (const stage of ['set', 'room', 'height', 'wall', 'level'] as const)
-  test(`every field at ${stage} refuses nonsense, says what it takes, and keeps what was typed`, async ({
-    page,
-    demo,
-  }) => {
-    const id = `bad-${stage}`;
-    await putRoom(page, demo, id, { ...guestRoom, title: id });
-    await page.goto(`${demo.url}/room/${id}/${stage}`);
-    await isReady(page);
-    if (stage === 'set' || stage === 'room') await openFold(page);
-    const openers =
-      stage === 'wall'
-        ? ['mark-edge-left', 'mark-centre', 'mark-wood']
-        : stage === 'level'
-          ? ['add-reading']
-          : await page
-              .locator('[data-testid^=field-]')
-              .evaluateAll((all) => all.map((f) => f.getAttribute('data-testid')!));
-    expect(openers.length).toBeGreaterThan(0);
-    for (const opener of openers) {
-      await page.getByTestId(opener).click();
-      for (const text of NONSENSE) {
-        await page.getByTestId('pad-text').fill(text);
-        await page.getByTestId('key-done').click();
-        await expect(page.getByTestId('pad-error')).toHaveText(/[Tt]akes|Write|write|go up to|cannot be less/);
-        await expect(page.getByTestId('pad-text')).toHaveValue(text);
-      }
-      await page.getByRole('button', { name: /close the pad/ }).click();
-      await page.getByTestId(opener).click();
-      await expect(page.getByTestId('pad-text')).toHaveValue(NONSENSE.at(-1)!);
-      await page.getByRole('button', { name: /close the pad/ }).click();
-      await expect(page.getByTestId('pad')).toHaveCount(0);
-    }
-    const saved = await savedJob(page, demo, id);
-    expect([saved.version, saved.job]).toEqual([1, JSON.parse(JSON.stringify({ ...guestRoom, title: id }))]);
-  });
+/** One field of one stage, for real; every field of the others is gone through in apps/web/src/pad/pad.test.tsx. */
+test('a field refuses nonsense, says what it takes, and keeps what was typed', async ({ page, demo }) => {
+  const id = 'bad-wall';
+  await putRoom(page, demo, id, { ...guestRoom, title: id });
+  await page.goto(`${demo.url}/room/${id}/wall`);
+  await isReady(page);
+  await page.getByTestId('mark-centre').click();
+  for (const text of NONSENSE) {
+    await page.getByTestId('pad-text').fill(text);
+    await page.getByTestId('key-done').click();
+    await expect(page.getByTestId('pad-error')).toHaveText(/[Tt]akes|Write|write|go up to|cannot be less/);
+    await expect(page.getByTestId('pad-text')).toHaveValue(text);
+  }
+  await page.getByRole('button', { name: /close the pad/ }).click();
+  await page.getByTestId('mark-centre').click();
+  await expect(page.getByTestId('pad-text')).toHaveValue(NONSENSE.at(-1)!);
+  await page.getByRole('button', { name: /close the pad/ }).click();
+  await expect(page.getByTestId('pad')).toHaveCount(0);
+  const saved = await savedJob(page, demo, id);
+  expect([saved.version, saved.job]).toEqual([1, JSON.parse(JSON.stringify({ ...guestRoom, title: id }))]);
+});
 
 test('a millimetre number in an imperial job is questioned, and taken as millimetres in one tap', async ({
   page,

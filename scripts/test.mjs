@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, say } from './lib.mjs';
@@ -18,6 +18,19 @@ function step(name, command, args, env = {}) {
   return status === 0;
 }
 
+/** A step that runs beside another. */
+function beside(name, command, args) {
+  say(name);
+  const start = Date.now();
+  const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'] });
+  return new Promise((resolve) =>
+    child.once('exit', (code) => {
+      say(`${name}: ${code === 0 ? 'passed' : 'failed'} in ${Math.round((Date.now() - start) / 1000)} s`);
+      resolve(code === 0);
+    }),
+  );
+}
+
 const asOne = (ok) => (ok ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
 
 /** Counts from a runner's report; a runner that left none counts as one failure. */
@@ -32,8 +45,10 @@ ensureInstalled();
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 
-const lint = step('lint', 'npm', ['run', '--silent', 'lint']);
-const types = step('types', 'npm', ['run', '--silent', 'types']);
+const [lint, types] = await Promise.all([
+  beside('lint', 'npm', ['run', '--silent', 'lint']),
+  beside('types', 'npm', ['run', '--silent', 'types']),
+]);
 const unit = step('unit tests', 'npx', ['jest', '--json', `--outputFile=${join(RESULTS, 'unit.json')}`]);
 
 ensureWebApp();

@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react';
 import type { Shape, View } from '@steddo/drawing';
 import type { Palette } from '../ui/tokens';
 import { HoleView, Tape } from './marks';
+import { sameContent } from '../ui/useSame';
 import { DASH, strokeOf } from './strokes';
 
 /** Corners of strokeOf lines run a little past each other, px. */
@@ -34,7 +35,10 @@ interface Px {
   h: number;
 }
 
-function ShapeView({ shape, view, palette }: { shape: Shape; view: View; palette: Palette }) {
+/** Drawn anew only when what it shows is another. */
+const ShapeView = memo(Drawn, (a, b) => a.view === b.view && a.palette === b.palette && sameContent(a.shape, b.shape));
+
+function Drawn({ shape, view, palette }: { shape: Shape; view: View; palette: Palette }) {
   if (shape.kind === 'rect') {
     const a = view.toPx(shape.left, shape.top);
     const b = view.toPx(shape.right, shape.bottom);

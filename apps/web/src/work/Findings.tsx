@@ -45,13 +45,16 @@ export function Findings({ stage }: { stage: BuiltStage }) {
 export function FoldedFindings({ stage }: { stage: BuiltStage }) {
   const palette = usePalette();
   const [open, setOpen] = useState(false);
-  const here = usePlan((p) => p.findings.filter((f) => f.stage === stage && f.level !== 'info'), sameContent);
-  if (here.length === 0) return null;
-  const stop = here.some((f) => f.level === 'stop');
+  // what is said is drawn when it is open; folded, only how much there is
+  const { much, stop } = usePlan((p) => {
+    const here = p.findings.filter((f) => f.stage === stage && f.level !== 'info');
+    return { much: count(here), stop: here.some((f) => f.level === 'stop') };
+  }, sameContent);
+  if (much === '') return null;
   return (
     <View>
       <Tap
-        label={`${count(here)}, ${open ? 'hide' : 'show'}`}
+        label={`${much}, ${open ? 'hide' : 'show'}`}
         expanded={open}
         testID="folded-findings"
         onPress={() => setOpen(!open)}
@@ -60,7 +63,7 @@ export function FoldedFindings({ stage }: { stage: BuiltStage }) {
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
           <VerdictShape verdict={stop ? 'stop' : 'caution'} />
           <View style={{ flex: 1 }}>
-            <Txt>{count(here)}</Txt>
+            <Txt>{much}</Txt>
           </View>
           <Icon name={open ? 'up' : 'down'} />
         </View>

@@ -1,0 +1,112 @@
+import { chooseHeight } from '@steddo/core';
+import { guestRoom } from '@steddo/samples';
+import { act, screen } from '@testing-library/react';
+import { Canvas } from '../canvas/Canvas';
+import { useActions } from '../state/roomState';
+import type { RoomActions } from '../state/roomStore';
+import { openRoom, settled } from '../testing/openRoom';
+import { STAGE } from './stages';
+import { StageStrip } from './StageStrip';
+import { ThumbBar } from './ThumbBar';
+
+jest.mock('../data/shared', () => jest.requireActual('../testing/memoryStore').memoryStore());
+jest.mock('expo-router', () => ({ router: {} }));
+jest.mock('../worker/catalogue', () => ({ catalogueWorker: () => undefined, proxy: undefined }));
+jest.mock('../worker/wall', () => ({ wallWorker: () => undefined }));
+jest.mock('../worker/reach', () => ({ reachWorker: () => undefined }));
+
+/** Every element that is made is counted by the name of its component: what a component makes it has drawn anew. */
+const mockMade = new Map<string, number>();
+function mockCounted(runtime: Record<string, unknown>): Record<string, unknown> {
+  const counting =
+    (make: (type: unknown, ...rest: unknown[]) => unknown) =>
+    (type: unknown, ...rest: unknown[]) => {
+      const of = type as { name?: string; displayName?: string; type?: { name?: string } } | string | undefined;
+      const name = typeof of === 'string' ? of : (of?.displayName ?? of?.type?.name ?? of?.name ?? '');
+      mockMade.set(name, (mockMade.get(name) ?? 0) + 1);
+      return make(type, ...rest);
+    };
+  const wrapped = Object.entries(runtime).map(([key, value]) => [
+    key,
+    typeof value === 'function' ? counting(value as (type: unknown) => unknown) : value,
+  ]);
+  return Object.fromEntries(wrapped) as Record<string, unknown>;
+}
+jest.mock('react/jsx-runtime', () => mockCounted(jest.requireActual('react/jsx-runtime')));
+jest.mock('react/jsx-dev-runtime', () => mockCounted(jest.requireActual('react/jsx-dev-runtime')));
+
+/** A page with room for a drawing, which jsdom has not. */
+beforeAll(() => {
+  const box = { x: 0, y: 0, left: 0, top: 0, width: 390, height: 360 };
+  Element.prototype.getBoundingClientRect = () => ({ ...box, right: 390, bottom: 360, toJSON: () => box });
+  Object.defineProperties(HTMLElement.prototype, {
+    offsetWidth: { value: box.width },
+    offsetHeight: { value: box.height },
+  });
+  globalThis.ResizeObserver = class {
+    constructor(private readonly told: ResizeObserverCallback) {}
+    observe(target: Element) {
+      setTimeout(() => this.told([{ target } as ResizeObserverEntry], this as unknown as ResizeObserver));
+    }
+    unobserve() {}
+    disconnect() {}
+  } as unknown as typeof ResizeObserver;
+});
+
+/** Everything that can be tapped, as it is drawn. */
+const taps = () => [...document.querySelectorAll('[role=button], [role=radio], [role=tab]')].map((e) => e.outerHTML);
+
+const STROKES = ['RectView', 'LineView', 'PolyView', 'AreaView', 'HoleView', 'circle'];
+const strokes = () => STROKES.reduce((sum, name) => sum + (mockMade.get(name) ?? 0), 0);
+const shapes = () => [...document.querySelectorAll('[data-testid=face] [data-shape]')].map((e) => e.outerHTML);
+
+describe('one move of a drag at the height', () => {
+  it('draws anew what moves and the figures that change, and nothing else', async () => {
+    let actions: RoomActions | undefined;
+    function Hand() {
+      actions = useActions();
+      return null;
+    }
+    const Body = STAGE.height.body;
+    openRoom(
+      guestRoom,
+      <>
+        <Hand />
+        <StageStrip stage="height" />
+        <Canvas stage="height" views={STAGE.height.views} labels={STAGE.height.labels} movable wide={false} />
+        <Body />
+        <ThumbBar stage="height" />
+      </>,
+    );
+    await act(async () => await new Promise((resolve) => setTimeout(resolve, 50)));
+    expect(screen.getByTestId('face').querySelectorAll('[data-shape]').length).toBeGreaterThan(5);
+    const first = strokes();
+    const move = async (y: number) => {
+      mockMade.clear();
+      act(() => actions!.preview(chooseHeight(guestRoom, y)));
+      await settled();
+    };
+    await move(1500);
+    const [before, shapesBefore] = [taps(), shapes()];
+    await move(1506);
+    const after = taps();
+    expect(after).toHaveLength(before.length);
+    const changed = after.filter((html, i) => html !== before[i]).length;
+    expect(changed).toBeGreaterThanOrEqual(3);
+    expect(changed).toBeLessThan(before.length / 2);
+    const made = (name: string) => mockMade.get(name) ?? 0;
+    // what has changed is made anew; tabs, rules, folds and actions are not
+    expect(made('Tap')).toBe(changed);
+    expect([made('StageTab'), made('HeightRuleRow'), made('Fold'), made('Action'), made('ViewTab')]).toEqual([
+      0, 0, 0, 0, 0,
+    ]);
+    // of the drawing just the shapes that are drawn otherwise now
+    const shapesNow = shapes();
+    const redrawn = shapesNow.filter((html, i) => html !== shapesBefore[i]).length;
+    expect(redrawn).toBeGreaterThan(0);
+    expect(redrawn).toBeLessThan(shapesNow.length);
+    // a shape may be several strokes
+    expect(strokes()).toBeLessThanOrEqual(2 * redrawn);
+    expect(strokes()).toBeLessThan(first / 2);
+  });
+});

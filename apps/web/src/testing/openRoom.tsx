@@ -1,0 +1,53 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { checkFile, job as jobFormat, type Fault, type Job } from '@steddo/contract';
+import { applyCommand, type Command } from '@steddo/core';
+import { act, render } from '@testing-library/react';
+import { TapePad } from '../pad/TapePad';
+import { RoomTools } from '../shell/RoomTools';
+import { RoomProvider } from '../state/roomState';
+import { WorkingSheet } from '../work/WorkingSheet';
+
+/** What a test sees of the room that it has open. */
+export interface OpenedRoom {
+  job: Job;
+  commands: Command[];
+  preview: (command: Command | undefined) => void;
+}
+
+/** Renders parts of a room for real: a document in memory, the pad and the workings beside them. */
+export function openRoom(start: Job, children: ReactNode): OpenedRoom {
+  const opened: OpenedRoom = { job: start, commands: [], preview: () => undefined };
+  function Room() {
+    const [document, setDocument] = useState(start);
+    const doings = useMemo(
+      () => ({
+        dispatch: (command: Command): Fault[] => {
+          const checked = checkFile(jobFormat, applyCommand(opened.job, command).job);
+          if (!checked.ok) return checked.faults;
+          opened.job = checked.value;
+          opened.commands.push(command);
+          setDocument(checked.value);
+          return [];
+        },
+        goTo: () => undefined,
+      }),
+      [],
+    );
+    return (
+      <RoomProvider source={{ id: 'test', document, kit: NO_KIT, readOnly: false }} doings={doings}>
+        <RoomTools>
+          {children}
+          <TapePad />
+          <WorkingSheet />
+        </RoomTools>
+      </RoomProvider>
+    );
+  }
+  render(<Room />);
+  return opened;
+}
+
+const NO_KIT = {};
+
+/** Lets what a tap has started come to rest. */
+export const settled = (): Promise<void> => act(async () => await new Promise((resolve) => setTimeout(resolve, 0)));
