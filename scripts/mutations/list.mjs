@@ -38,7 +38,7 @@ export const MUTATIONS = [
       ],
       ['screen/stackScrews.ts', 'const spacers = need ?', 'const spacers = bag.spacers ?'],
       ['screen/spacerNeed.ts', "minus('plugs-need', plug, folded)", "minus('plugs-need', folded, plug)"],
-      ['primitives/tolerances.ts', 'export const INSERT_FREE_MM = 1;', 'export const INSERT_FREE_MM = 2;'],
+      ['screen/stackScrews.ts', 'export const INSERT_FREE_MM = 1;', 'export const INSERT_FREE_MM = 2;'],
     ],
   ),
   ...part(
@@ -84,7 +84,7 @@ export const MUTATIONS = [
       ['placement/heightRules.ts', "minus('centre-from-top', to, halfSet)", "sum('centre-from-top', to, halfSet)"],
       ['placement/heightRules.ts', 'const HALF = 0.5;', 'const HALF = 0.6;'],
       ['placement/liftOnFindings.ts', 'i.bottom - set.top < needMm', 'i.bottom - set.top < needMm / 2'],
-      ['primitives/tolerances.ts', 'export const EYE_SEATED_MM = 1300;', 'export const EYE_SEATED_MM = 1100;'],
+      ['sight/eyeOf.ts', 'const EYE_SEATED_MM = 1300;', 'const EYE_SEATED_MM = 1100;'],
     ],
   ),
   ...part(
@@ -123,7 +123,7 @@ export const MUTATIONS = [
         "minus('eye-across', centreX, leaf('eye-x', v.x, 'mm', { path: path('x') }))",
       ],
       ['sight/isComfortable.ts', '<= COMFORT_CENTRE_DEG', '<= COMFORT_CENTRE_DEG * 2'],
-      ['primitives/tolerances.ts', 'export const SHARP_DEG = 1 / 60;', 'export const SHARP_DEG = 1 / 30;'],
+      ['sight/pictureDistances.ts', 'const SHARP_DEG = 1 / 60;', 'const SHARP_DEG = 1 / 30;'],
     ],
   ),
   ...part(
@@ -228,7 +228,7 @@ export const MUTATIONS = [
         'set.bottom < WALKWAY.fromMm - 100 || set.bottom > WALKWAY.toMm',
       ],
       ['reach/cornerOut.ts', 'widthMm / 2', 'widthMm / Math.SQRT2'],
-      ['primitives/tolerances.ts', 'outMm: 101.6, fromMm: 685.8', 'outMm: 106, fromMm: 685.8'],
+      ['reach/walkway.ts', 'outMm: 101.6, fromMm: 685.8', 'outMm: 106, fromMm: 685.8'],
       ['primitives/convex.ts', 'radius / Math.cos(Math.PI / (4 * SIDES))', 'radius'],
     ],
   ),
@@ -269,7 +269,7 @@ export const MUTATIONS = [
       ['wall/hazardFindings.ts', "finding('seen-at-hole', 'stop'", "finding('seen-at-hole', 'caution'"],
       ['wall/lookedAt.ts', "left && right ? 'clear'", "left || right ? 'clear'"],
       ['wall/holeVerdict.ts', "if (hazard === 'seen') return 'stop';", ''],
-      ['primitives/tolerances.ts', 'besideMm: 76.2', 'besideMm: 7.62'],
+      ['wall/hazardZones.ts', 'besideMm: 76.2', 'besideMm: 7.62'],
     ],
   ),
   ...part(

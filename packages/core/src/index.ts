@@ -124,5 +124,5 @@ export { COVERAGE_STEP_MM } from './reach/coverage';
 export { DRILL_SD_MM } from './wall/holeChance';
 export { POOR_DEG } from './reach/seatServices';
 export { FIXING_KINDS } from './fixing/fixingKinds';
-export { ROOM_THINGS } from './room/roomThings';
+export { ITEM_KINDS, ROOM_THINGS } from './room/roomThings';
 export { WALL_KINDS } from './room/wallKinds';

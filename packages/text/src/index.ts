@@ -14,6 +14,7 @@ export {
   levelWord,
   markName,
   heightRuleName,
+  heightRuleNeeds,
   stageName,
   typeName,
   verdictWord,

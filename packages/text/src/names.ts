@@ -33,6 +33,18 @@ const RULES: Record<HeightRule, string> = {
 };
 export const heightRuleName = (rule: HeightRule): string => RULES[rule];
 
+const NEEDS: Record<HeightRule, string> = {
+  eyes: 'needs an eye height',
+  'bottom-band': 'needs an eye height',
+  above: 'needs something that stands below',
+  'line-up': 'needs the line to meet',
+  'fit-between': 'needs what is below or above',
+  vote: 'needs the top edge that was agreed',
+  standing: 'needs an eye height',
+};
+/** What has to be known before a rule can give a height. */
+export const heightRuleNeeds = (rule: HeightRule): string => NEEDS[rule];
+
 export const verdictWord: Record<Verdict, string> = { go: 'go', caution: 'mind', stop: 'stop' };
 export const levelWord: Record<Level, string> = { info: 'note', caution: 'mind', stop: 'stop' };
 

@@ -1,6 +1,5 @@
 import * as Comlink from 'comlink';
-import Papa from 'papaparse';
-import { catalogueRows, type Catalogue, type Job, type Mount } from '@steddo/contract';
+import type { Catalogue, Job, Mount } from '@steddo/contract';
 import { fetchCatalogue } from '../data/api';
 import { openLocalStore } from '../data/localStore';
 import {
@@ -12,6 +11,7 @@ import {
   type RankedPage,
   type ReadResult,
 } from './catalogueJob';
+import { CATALOGUE_FORMATS, type CatalogueFormat } from './catalogueFormats';
 import { readCatalogueFile } from './readFile';
 
 /** The catalogue lives here, off the page: reading, filtering and ranking never hold up a thumb. */
@@ -98,8 +98,7 @@ const api = {
   cancelRanking(): void {
     turn += 1;
   },
-  exportCsv: (): string => Papa.unparse(catalogueRows(mounts)),
-  exportJson: (): string => JSON.stringify({ ...catalogue, mounts }, null, 1),
+  write: (format: CatalogueFormat): string => CATALOGUE_FORMATS[format].write({ ...catalogue, mounts }),
 };
 
 export type CatalogueApi = typeof api;

@@ -12,6 +12,8 @@ export interface RoomThing {
   setMayCover: boolean;
   /** May the plate sit on it? An outlet may not be covered by the plate unless the plate is open there. */
   plateMayCover: boolean;
+  /** What it is before it is measured, mm: to be dragged or typed. Ours. */
+  usual: { width: number; height: number; bottom: number };
   /** How far it stands out of its wall when nobody has measured it, mm. Ours. */
   outMm: number;
   /** It may stand below a set that hangs above it. */
@@ -29,6 +31,7 @@ const EVERY_WAY = ['up', 'down', 'left', 'right', 'at'] as const;
 /** Every kind of thing; one that is missing here does not compile. */
 export const ROOM_THINGS: Record<ItemKind, RoomThing> = {
   outlet: {
+    usual: { width: 70, height: 114, bottom: 300 },
     setMayCover: true,
     plateMayCover: false,
     outMm: 5,
@@ -36,6 +39,7 @@ export const ROOM_THINGS: Record<ItemKind, RoomThing> = {
     served: serves('cable', ...EVERY_WAY),
   },
   switch: {
+    usual: { width: 70, height: 114, bottom: 1050 },
     setMayCover: false,
     plateMayCover: false,
     outMm: 5,
@@ -43,34 +47,125 @@ export const ROOM_THINGS: Record<ItemKind, RoomThing> = {
     served: serves('cable', ...EVERY_WAY),
   },
   data: {
+    usual: { width: 70, height: 114, bottom: 300 },
     setMayCover: true,
     plateMayCover: false,
     outMm: 5,
     standsBelow: false,
     served: serves('cable', ...EVERY_WAY),
   },
-  furniture: { setMayCover: false, plateMayCover: false, outMm: 400, standsBelow: true },
-  cabinet: { setMayCover: false, plateMayCover: false, outMm: 330, standsBelow: true },
-  shelf: { setMayCover: false, plateMayCover: false, outMm: 250, standsBelow: true },
-  mantel: { setMayCover: false, plateMayCover: false, outMm: 200, standsBelow: true },
-  opening: { setMayCover: false, plateMayCover: false, outMm: 0, standsBelow: true, served: serves('duct', 'up') },
-  chimney: { setMayCover: true, plateMayCover: true, outMm: 300, standsBelow: false },
-  window: { setMayCover: false, plateMayCover: false, outMm: 0, standsBelow: false },
-  curtain: { setMayCover: false, plateMayCover: false, outMm: 100, standsBelow: false },
-  door: { setMayCover: false, plateMayCover: false, outMm: 0, standsBelow: false },
+  furniture: {
+    usual: { width: 1200, height: 600, bottom: 0 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 400,
+    standsBelow: true,
+  },
+  cabinet: {
+    usual: { width: 600, height: 700, bottom: 1400 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 330,
+    standsBelow: true,
+  },
+  shelf: {
+    usual: { width: 900, height: 30, bottom: 1800 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 250,
+    standsBelow: true,
+  },
+  mantel: {
+    usual: { width: 1500, height: 80, bottom: 1200 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 200,
+    standsBelow: true,
+  },
+  opening: {
+    usual: { width: 1100, height: 800, bottom: 0 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 0,
+    standsBelow: true,
+    served: serves('duct', 'up'),
+  },
+  chimney: {
+    usual: { width: 1500, height: 2400, bottom: 0 },
+    setMayCover: true,
+    plateMayCover: true,
+    outMm: 300,
+    standsBelow: false,
+  },
+  window: {
+    usual: { width: 1000, height: 1200, bottom: 900 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 0,
+    standsBelow: false,
+  },
+  curtain: {
+    usual: { width: 300, height: 2200, bottom: 0 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 100,
+    standsBelow: false,
+  },
+  door: {
+    usual: { width: 860, height: 2030, bottom: 0 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 0,
+    standsBelow: false,
+  },
   vent: {
+    usual: { width: 300, height: 150, bottom: 200 },
     setMayCover: false,
     plateMayCover: false,
     outMm: 0,
     standsBelow: false,
     served: serves('duct', 'up', 'down', 'at'),
   },
-  pipe: { setMayCover: true, plateMayCover: false, outMm: 0, standsBelow: false, served: serves('pipe', ...EVERY_WAY) },
-  gas: { setMayCover: false, plateMayCover: false, outMm: 0, standsBelow: false, served: serves('gas', ...EVERY_WAY) },
-  soundbar: { setMayCover: false, plateMayCover: false, outMm: 90, standsBelow: false },
-  box: { setMayCover: true, plateMayCover: false, outMm: 0, standsBelow: false },
-  other: { setMayCover: false, plateMayCover: false, outMm: 0, standsBelow: false },
+  pipe: {
+    usual: { width: 40, height: 2400, bottom: 0 },
+    setMayCover: true,
+    plateMayCover: false,
+    outMm: 0,
+    standsBelow: false,
+    served: serves('pipe', ...EVERY_WAY),
+  },
+  gas: {
+    usual: { width: 60, height: 60, bottom: 100 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 0,
+    standsBelow: false,
+    served: serves('gas', ...EVERY_WAY),
+  },
+  soundbar: {
+    usual: { width: 900, height: 70, bottom: 700 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 90,
+    standsBelow: false,
+  },
+  box: {
+    usual: { width: 368, height: 445, bottom: 1000 },
+    setMayCover: true,
+    plateMayCover: false,
+    outMm: 0,
+    standsBelow: false,
+  },
+  other: {
+    usual: { width: 300, height: 300, bottom: 1000 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 0,
+    standsBelow: false,
+  },
 };
+
+export const ITEM_KINDS = Object.keys(ROOM_THINGS) as ItemKind[];
 
 /** By the thing's own word, else by its kind. */
 export const setMayCover = (item: Item): boolean => item.setMayCover ?? ROOM_THINGS[item.kind].setMayCover;

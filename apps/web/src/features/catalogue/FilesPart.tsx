@@ -8,6 +8,7 @@ import { ProgressBar } from '../../ui/ProgressBar';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { catalogueWorker, proxy } from '../../worker/catalogue';
+import { CATALOGUE_FORMATS, type CatalogueFormat } from '../../worker/catalogueFormats';
 import { isCsv } from '../../worker/readFile';
 
 type State =
@@ -19,6 +20,8 @@ type State =
   | { kind: 'said'; message: string };
 
 const LISTED = 60;
+
+const FORMATS = Object.keys(CATALOGUE_FORMATS) as CatalogueFormat[];
 
 /** Brings a file of mounts in, checked before anything is taken, and takes the mounts out as one. */
 export function FilesPart() {
@@ -42,10 +45,9 @@ export function FilesPart() {
     await mutate('catalogue');
     setState({ kind: 'said', message: `${result.mounts} mounts taken in.` });
   };
-  const save = async (kind: 'csv' | 'json') => {
-    const worker = catalogueWorker();
-    const text = kind === 'csv' ? await worker.exportCsv() : await worker.exportJson();
-    download(`mounts.${kind}`, text, kind === 'csv' ? 'text/csv' : 'application/json');
+  const save = async (format: CatalogueFormat) => {
+    const text = await catalogueWorker().write(format);
+    download(`mounts.${format}`, text, CATALOGUE_FORMATS[format].mime);
   };
   return (
     <View style={{ padding: 12, gap: 8 }} testID="files">
@@ -65,13 +67,13 @@ export function FilesPart() {
       <Action quiet testID="import" label="bring in a file, CSV or JSON" onPress={() => input.current?.click()} />
       <Outcome state={state} onTake={(f, c) => void take(f, c)} onLeave={() => setState({ kind: 'idle' })} />
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        {(['csv', 'json'] as const).map((kind) => (
-          <View key={kind} style={{ flex: 1 }}>
+        {FORMATS.map((format) => (
+          <View key={format} style={{ flex: 1 }}>
             <Action
               quiet
-              testID={`export-${kind}`}
-              label={`take out as ${kind.toUpperCase()}`}
-              onPress={() => void save(kind)}
+              testID={`export-${format}`}
+              label={`take out as ${format.toUpperCase()}`}
+              onPress={() => void save(format)}
             />
           </View>
         ))}

@@ -1,6 +1,7 @@
 import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import type { BuildKind, MountType, Units } from '@steddo/contract';
+import { WALL_KINDS } from '@steddo/core';
 import { buildName, typeName } from '@steddo/text';
 import { Choice } from '../../ui/Choice';
 import { Switch } from '../../ui/Switch';
@@ -11,7 +12,7 @@ import { FormField } from './FormField';
 import type { MountControl } from './mountForm';
 
 const TYPES = (Object.entries(typeName) as [MountType, string][]).map(([value, name]) => ({ value, name }));
-const WALLS: readonly BuildKind[] = ['timber-stud', 'metal-stud', 'masonry', 'timber-backing', 'metal-backing'];
+const WALLS = (Object.keys(WALL_KINDS) as BuildKind[]).filter((wall) => WALL_KINDS[wall].main !== undefined);
 
 /** What is on the label: enough to rank it. */
 export function LabelFields({ control, units }: { control: MountControl; units: Units }) {

@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import type { Height, Job, HeightRule } from '@steddo/contract';
 import { isComfortable } from '@steddo/core';
-import { bindingName, capital, rounded, heightRuleName, type Wording } from '@steddo/text';
+import { bindingName, capital, rounded, heightRuleName, heightRuleNeeds, type Wording } from '@steddo/text';
 import { Tap } from '../../ui/Tap';
 import { chosenRow } from '../../ui/chosenRow';
 import { usePalette } from '../../ui/tokens';
@@ -73,18 +73,8 @@ export const HeightRuleRow = memo(function HeightRuleRow({
 
 type Viewers = Job['room']['viewers'];
 
-const NEEDS: Record<HeightRule, string> = {
-  eyes: 'needs an eye height',
-  'bottom-band': 'needs an eye height',
-  above: 'needs something that stands below',
-  'line-up': 'needs the line to meet',
-  'fit-between': 'needs what is below or above',
-  vote: 'needs the top edge that was agreed',
-  standing: 'needs an eye height',
-};
-
 function subline(school: HeightRule, height: Height | undefined, viewers: Viewers, say: Wording): string {
-  if (!height) return NEEDS[school];
+  if (!height) return heightRuleNeeds(school);
   if (height.centre === undefined)
     return `no height works: ${height.binding.map((b) => bindingName(b, say)).join(', ')}`;
   if (height.binding.length > 0) {

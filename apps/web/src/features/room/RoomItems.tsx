@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Item, ItemKind, Job } from '@steddo/contract';
-import { removeEntry, measure, plateMayCover, setMayCover, type Command } from '@steddo/core';
+import { ITEM_KINDS, removeEntry, measure, plateMayCover, setMayCover, type Command } from '@steddo/core';
 import { itemName } from '@steddo/text';
 import { useCanvas } from '../../state/canvasState';
 import type { Field } from '../../pad/fields';
@@ -15,7 +15,7 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { NameDialog } from '../../ui/NameDialog';
-import { ITEM_KINDS, newItem } from './newEntries';
+import { newItem } from './newEntries';
 import { useRoomContext } from '../../state/roomState';
 
 /** The things on the wall: added by kind, dragged on the drawing, or typed. */

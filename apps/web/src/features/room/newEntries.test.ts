@@ -1,7 +1,7 @@
-import { freeId, applyCommand } from '@steddo/core';
+import { applyCommand, freeId, ITEM_KINDS } from '@steddo/core';
 import { checkFile, job as format } from '@steddo/contract';
 import { guestRoom, smallestRoom } from '@steddo/samples';
-import { ITEM_KINDS, newFloorThing, newItem, newViewer, newZone } from './newEntries';
+import { newFloorThing, newItem, newViewer, newZone } from './newEntries';
 
 describe('new entries of a room', () => {
   it.each(ITEM_KINDS)('%s is put on any wall, within it, and the job stays valid', (kind) => {
