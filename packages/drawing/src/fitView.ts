@@ -7,19 +7,22 @@ export interface View {
   toMm: (px: number, py: number) => { x: number; y: number };
 }
 
+/** What a drawing is fitted into, px. */
+export interface Pane {
+  width: number;
+  height: number;
+  padPx?: number;
+  stands?: 'floor' | 'middle';
+  /** Taken by what lies over the drawing's upper edge. */
+  topPx?: number;
+}
+
 /**
  * Fits a box into a drawing of so many px, centred sideways: a wall stands on the drawing's lower edge
  * with the floor's hatching in sight, what has no floor floats in the middle, below what lies over
  * the drawing's upper edge.
  */
-export function fitView(
-  box: Box,
-  width: number,
-  height: number,
-  padPx = 14,
-  stands: 'floor' | 'middle' = 'floor',
-  topPx = 0,
-): View {
+export function fitView(box: Box, { width, height, padPx = 14, stands = 'floor', topPx = 0 }: Pane): View {
   const wide = Math.max(1, box.right - box.left);
   const tall = Math.max(1, box.top - box.bottom);
   const room = height - topPx;

@@ -38,7 +38,7 @@ export function setScene(job: Job, plan: Plan, view: 'back' | 'front', ask: SetA
   ];
   const right = outline.right + PROFILE_GAP_MM + (job.screen.thickness ?? 60) + (job.screen.plugDepth ?? 0);
   const bounds = grow({ ...outline, right }, 90);
-  return { bounds, focus: bounds, shapes, labels: labelsOf(job, plan, outline, cx, cy, view) };
+  return { bounds, focus: bounds, shapes, labels: labelsOf(job, plan, { outline, cx, cy }, view) };
 }
 
 const FRAME_MM = 12;
@@ -204,7 +204,13 @@ function askShapes(job: Job, o: Box, cx: number, cy: number, ask: SetAsk): Shape
   }
 }
 
-function labelsOf(job: Job, plan: Plan, o: Box, cx: number, cy: number, view: 'back' | 'front'): Label[] {
+/** The set's measures; the pattern's beside its middle. */
+function labelsOf(
+  job: Job,
+  plan: Plan,
+  { outline: o, cx, cy }: { outline: Box; cx: number; cy: number },
+  view: 'back' | 'front',
+): Label[] {
   const show = (mm: number) => formatTape(mm, tapeOf(job.units)).replace(/ in$/, '');
   const { pattern } = job.screen;
   const { top, bottom } = patternPlace(job.screen);

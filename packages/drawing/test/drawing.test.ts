@@ -41,7 +41,7 @@ describe('face', () => {
 
 describe('view', () => {
   it('goes from mm to px and back, at one scale', () => {
-    const view = fitView({ left: 0, right: 4000, bottom: 0, top: 2500 }, 390, 300);
+    const view = fitView({ left: 0, right: 4000, bottom: 0, top: 2500 }, { width: 390, height: 300 });
     const a = view.toPx(1000, 500);
     const b = view.toPx(1100, 600);
     expect(b.x - a.x).toBeCloseTo(100 * view.scale, 9);
@@ -50,17 +50,19 @@ describe('view', () => {
   });
   it('a wall stands on the lower edge, what has no floor floats in the middle', () => {
     const box = { left: 0, right: 400, bottom: 0, top: 100 };
-    const floor = fitView(box, 420, 300, 10);
+    const pane = { width: 420, height: 300, padPx: 10 };
+    const floor = fitView(box, pane);
     expect([floor.toPx(0, 0).y, floor.toPx(0, 100).y]).toEqual([290, 190]);
-    const middle = fitView(box, 420, 300, 10, 'middle');
+    const middle = fitView(box, { ...pane, stands: 'middle' });
     expect([middle.toPx(0, 0).y, middle.toPx(0, 100).y]).toEqual([200, 100]);
     // 40 px above are taken: 260 are left, and what is tall gets smaller
-    const below = fitView(box, 420, 300, 10, 'middle', 40);
+    const low = { ...pane, stands: 'middle', topPx: 40 } as const;
+    const below = fitView(box, low);
     expect([below.toPx(0, 0).y, below.toPx(0, 100).y]).toEqual([220, 120]);
-    expect(fitView({ ...box, top: 600 }, 420, 300, 10, 'middle', 40).scale).toBeCloseTo(0.4, 9);
+    expect(fitView({ ...box, top: 600 }, low).scale).toBeCloseTo(0.4, 9);
   });
   it('keeps everything inside', () => {
-    const view = fitView({ left: 200, right: 4000, bottom: 0, top: 2500 }, 390, 300);
+    const view = fitView({ left: 200, right: 4000, bottom: 0, top: 2500 }, { width: 390, height: 300 });
     for (const [x, y] of [
       [200, 0],
       [4000, 2500],

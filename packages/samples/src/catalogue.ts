@@ -275,8 +275,7 @@ const mounts: Mount[] = [
 const set = (
   id: string,
   name: string,
-  inchesAcross: number,
-  mass: number,
+  [inchesAcross, mass]: readonly [inches: number, kg: number],
   pattern: { width: number; height: number },
   up: number,
 ): CatalogueScreen => ({
@@ -292,18 +291,18 @@ const set = (
 });
 
 const screens: CatalogueScreen[] = [
-  set('kestrel-24', 'Kestrel 24', 24, 3.4, square(75), 0),
-  set('kestrel-32', 'Kestrel 32', 32, 4.6, { width: 200, height: 100 }, -20),
-  set('kestrel-40', 'Kestrel 40', 40, 7.1, square(200), -25),
-  set('kestrel-43', 'Kestrel 43', 43, 8.6, square(200), -25),
-  set('plover-50', 'Plover 50', 50, 11.4, square(200), -40),
-  set('plover-55', 'Plover 55', 55, 15.2, square(200), -30),
-  set('plover-58', 'Plover 58', 58, 17.8, { width: 300, height: 200 }, -30),
-  set('heron-65', 'Heron 65', 65, 22.6, { width: 400, height: 200 }, -45),
-  set('heron-70', 'Heron 70', 70, 27.9, { width: 400, height: 300 }, -45),
-  set('heron-75', 'Heron 75', 75, 33.1, square(400), -60),
-  set('heron-85', 'Heron 85', 85, 43.5, { width: 600, height: 400 }, -60),
-  set('wren-22', 'Wren 22', 22, 2.7, square(100), 0),
+  set('kestrel-24', 'Kestrel 24', [24, 3.4], square(75), 0),
+  set('kestrel-32', 'Kestrel 32', [32, 4.6], { width: 200, height: 100 }, -20),
+  set('kestrel-40', 'Kestrel 40', [40, 7.1], square(200), -25),
+  set('kestrel-43', 'Kestrel 43', [43, 8.6], square(200), -25),
+  set('plover-50', 'Plover 50', [50, 11.4], square(200), -40),
+  set('plover-55', 'Plover 55', [55, 15.2], square(200), -30),
+  set('plover-58', 'Plover 58', [58, 17.8], { width: 300, height: 200 }, -30),
+  set('heron-65', 'Heron 65', [65, 22.6], { width: 400, height: 200 }, -45),
+  set('heron-70', 'Heron 70', [70, 27.9], { width: 400, height: 300 }, -45),
+  set('heron-75', 'Heron 75', [75, 33.1], square(400), -60),
+  set('heron-85', 'Heron 85', [85, 43.5], { width: 600, height: 400 }, -60),
+  set('wren-22', 'Wren 22', [22, 2.7], square(100), 0),
 ];
 
 export const demoCatalogue: Catalogue = {

@@ -43,7 +43,7 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
   const stands = scene.shapes.some((s) => s.role === 'floor') ? 'floor' : 'middle';
   const topPx = stands === 'middle' && cornerPx > 0 ? TABS_HIGH_PX : 0;
   const view = useMemo(
-    () => fitView({ left, right, bottom, top }, width, height, 16, stands, topPx),
+    () => fitView({ left, right, bottom, top }, { width, height, padPx: 16, stands, topPx }),
     [left, right, bottom, top, width, height, stands, topPx],
   );
   const under = useLayer(scene, (s) => !MOVING.has(s.role) && !ON_TOP.has(s.role));

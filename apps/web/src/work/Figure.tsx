@@ -20,7 +20,7 @@ export interface FigureProps {
   /** A word after the number, such as `left`; the number is then shown without its sign. */
   after?: string;
   /** How it is shown: as a length on the tape unless it is a bit, a small difference or a share. */
-  as?: 'tape' | 'bit' | 'small' | 'percent' | 'use';
+  as?: 'tape' | 'bit' | 'small' | 'percent' | 'utilisation';
   hideLabel?: boolean;
 }
 
@@ -84,6 +84,6 @@ function shownText(working: Working, as: FigureProps['as'], say: Wording): strin
   if (as === 'bit') return bitText(working.value, say);
   if (as === 'small') return `${Math.round(working.value * 10) / 10} mm`;
   if (as === 'percent') return `${Math.floor(working.value * 100)} in 100`;
-  if (as === 'use') return `${Math.ceil(working.value * 100 - 1e-9)} %`;
+  if (as === 'utilisation') return `${Math.ceil(working.value * 100 - 1e-9)} %`;
   return say.value(working.value, working.unit);
 }

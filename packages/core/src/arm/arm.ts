@@ -59,7 +59,7 @@ export function armOf(mount: Mount, plateX: number, fold: Side, spacerMm = 0): A
   const root = { x: plateX + (arm?.rootX ?? 0), z: thickness };
   const [a, b] = scaledLinks(mount, thickness, head);
   const { shoulder, elbow } = limitsOf(mount);
-  const joints = foldJoints(a, b, kind, shoulder, elbow, fold);
+  const joints = foldJoints({ a, b, kind, shoulder, elbow }, fold);
   const foldedZ = depth.folded - head;
   return {
     kind,
@@ -120,11 +120,13 @@ function scaledLinks(mount: Mount, thickness: number, head: number): [number, nu
   return share > 0 ? [a * share, b * share] : [a, b];
 }
 
+type Folding = Pick<Arm, 'a' | 'b' | 'kind' | 'shoulder' | 'elbow'>;
+
 /**
  * The joints when folded so that the set's middle comes to the given side: the longer link lies on
  * that side of the root, flat against the shoulder's limit, and the other one folds back over it.
  */
-function foldJoints(a: number, b: number, kind: Arm['kind'], shoulder: Range, elbow: Range, fold: Side): Joints {
+function foldJoints({ a, b, kind, shoulder, elbow }: Folding, fold: Side): Joints {
   const right = (fold === 'right') === (kind === 'one' || a >= b);
   return right ? { shoulder: shoulder[1], elbow: elbow[0] } : { shoulder: shoulder[0], elbow: elbow[1] };
 }
@@ -134,11 +136,9 @@ export function linkageFold(mount: Mount, fold: Side): { depth: number; offset: 
   const { arm } = mount;
   const [a = 0, b = 0, more] = arm?.links ?? [];
   if (arm?.kind !== 'links' || a === 0 || more !== undefined) return undefined;
-  const { shoulder, elbow } = limitsOf(mount);
-  const kind = kindOf(mount);
   const at = reachedBy(
     { a, b, root: { x: arm.rootX ?? 0, z: mount.plate?.thickness ?? 0 } },
-    foldJoints(a, b, kind, shoulder, elbow, fold),
+    foldJoints({ a, b, kind: kindOf(mount), ...limitsOf(mount) }, fold),
   );
   return { depth: at.z + (arm.head ?? 0), offset: at.x };
 }

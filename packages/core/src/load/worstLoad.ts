@@ -53,9 +53,9 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
   let worst: { utilisation: number; pose: number; by: (typeof held)[number] } | undefined;
   for (let i = 0; i < poses.length; i++)
     for (const by of held) {
-      const use = mostAt(by.shares, i);
-      each[i] = Math.max(each[i]!, use);
-      if (!worst || use > worst.utilisation) worst = { utilisation: use, pose: i, by };
+      const utilisation = mostAt(by.shares, i);
+      each[i] = Math.max(each[i]!, utilisation);
+      if (!worst || utilisation > worst.utilisation) worst = { utilisation, pose: i, by };
     }
   if (!worst) return undefined;
   const { pose: i, by } = worst;

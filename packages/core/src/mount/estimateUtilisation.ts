@@ -97,8 +97,9 @@ function roughPoses(mount: Mount, screen: Screen): LoadPose[] {
 }
 
 /** The rule for the list of mounts: over 1 a caution, because this room may keep the arm from its worst pose. */
-export function holdsRule(use: number | undefined): Fit[] {
-  if (use === undefined) return [];
-  const ok = use <= 1;
-  return [{ rule: 'holds', ok, level: ok ? 'info' : 'caution', value: use, limit: 1, margin: 1 - use, unit: 'ratio' }];
+export function holdsRule(utilisation: number | undefined): Fit[] {
+  if (utilisation === undefined) return [];
+  const ok = utilisation <= 1;
+  const margin = 1 - utilisation;
+  return [{ rule: 'holds', ok, level: ok ? 'info' : 'caution', value: utilisation, limit: 1, margin, unit: 'ratio' }];
 }

@@ -14,7 +14,7 @@ export interface RankPlace {
   cautions: number;
   seats: number;
   /** What the worst fastener has of what it may hold, to the nearest tenth; 1 where it cannot be said. */
-  use: number;
+  utilisation: number;
   special: number;
   price: number;
   /** It was given the whole scheme search. */
@@ -101,7 +101,7 @@ function judgeMount(mount: Mount, job: Job, context: FitContext, more: readonly 
     stops,
     cautions,
     seats: seatShortfall(reasons),
-    use: useOf(reasons),
+    utilisation: utilisationOf(reasons),
     special: Number(SPECIAL.includes(mount.type)),
     // a mount without a price comes after every priced one; finite, so that two of them tie
     price: mount.price ?? Number.MAX_SAFE_INTEGER,
@@ -109,7 +109,7 @@ function judgeMount(mount: Mount, job: Job, context: FitContext, more: readonly 
 }
 
 /** Tenths: nobody chooses between two mounts by a hundredth. */
-function useOf(reasons: readonly Fit[]): number {
+function utilisationOf(reasons: readonly Fit[]): number {
   const value = reasons.find((r) => r.rule === 'scheme')?.value ?? reasons.find((r) => r.rule === 'holds')?.value;
   return typeof value === 'number' ? Math.round(value * 10) / 10 : 1;
 }
@@ -123,7 +123,7 @@ export function comparePlaces(a: RankPlace, b: RankPlace): number {
     a.cautions - b.cautions ||
     a.special - b.special ||
     a.seats - b.seats ||
-    a.use - b.use ||
+    a.utilisation - b.utilisation ||
     a.mount.depth.folded - b.mount.depth.folded ||
     a.price - b.price ||
     byText(a.mount.name, b.mount.name) ||

@@ -38,16 +38,16 @@ export function schemeRule(mount: Mount, job: Job, found: StudsFound, yieldTable
     return found.studs.length === 0
       ? []
       : [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1 }];
-  const use = best.checked.ok ? best.checked.worst.utilisation : Infinity;
+  const utilisation = best.checked.ok ? best.checked.worst.utilisation : Infinity;
   const ok = passes(best.checked);
   return [
     {
       rule: 'scheme',
       ok,
       level: ok ? 'info' : 'stop',
-      value: Number.isFinite(use) ? use : 'none',
+      value: Number.isFinite(utilisation) ? utilisation : 'none',
       limit: 1,
-      margin: Number.isFinite(use) ? 1 - use : -1,
+      margin: Number.isFinite(utilisation) ? 1 - utilisation : -1,
       unit: 'ratio',
       axis: best.candidate.way.kind,
     },

@@ -77,31 +77,38 @@ interface Chosen {
  * moves up or down to them. Undefined where some stud or column finds too few slots.
  */
 export function chooseSlots(here: PlateHere): Chosen | undefined {
-  const { held, lift } = holdDone(here);
-  const places = placesOf(here, held, lift);
+  const done = holdDone(here);
+  const places = placesOf(here, done);
   if (!places) return undefined;
   const used = new Set(places.flatMap((p) => p.done?.id ?? []));
-  return { places, lift, unused: here.setting.drilled.done.filter((d) => !used.has(d.id)) };
+  return { places, lift: done.lift, unused: here.setting.drilled.done.filter((d) => !used.has(d.id)) };
 }
 
-function placesOf(here: PlateHere, held: readonly Held[], lift: number): HolePlace[] | undefined {
+function placesOf(here: PlateHere, done: DoneHeld): HolePlace[] | undefined {
   const { way, studs } = here;
   const solid = studs.length === 0;
-  if (solid) return inColumns(here, held, lift, way.main ?? way.board!, way.into, way.count, undefined);
+  if (solid) return inColumns(here, done, { fastener: way.main ?? way.board!, into: way.into, count: way.count });
   const perStud = way.kind === 'lags-and-anchors' ? Math.ceil(way.count / 2) : Math.ceil(way.count / studs.length);
   const inWood: HolePlace[] = [];
   for (const stud of studs) {
-    const column = overStud(here, held, lift, stud, perStud);
+    const column = overStud(here, done, stud, perStud);
     if (!column) return undefined;
     inWood.push(...column);
   }
   if (way.kind !== 'lags-and-anchors') return inWood;
-  const beside = inColumns(here, held, lift, way.board!, 'board', way.count - perStud, inWood[0]!.x);
+  const rest = { fastener: way.board!, into: 'board', count: way.count - perStud, woodX: inWood[0]!.x } as const;
+  const beside = inColumns(here, done, rest);
   return beside && [...inWood, ...beside];
 }
 
+/** Slots over the holes that are there, and how far the plate goes up for them, mm. */
+interface DoneHeld {
+  held: readonly Held[];
+  lift: number;
+}
+
 /** Slots over the holes that are there, in the order in which they were drilled, as far as one height serves them. */
-function holdDone(here: PlateHere): { held: Held[]; lift: number } {
+function holdDone(here: PlateHere): DoneHeld {
   const { setting, way, x, bottom } = here;
   const held: Held[] = [];
   let [lo, hi] = [-Infinity, Infinity];
@@ -134,13 +141,7 @@ function nearest<T>(list: readonly T[], off: (t: T) => number): T | undefined {
 /** A hole that is there belongs to the stud that it is in: no further from its middle than a ply is wide, mm. */
 const SAME_STUD_MM = 30;
 
-function overStud(
-  here: PlateHere,
-  held: readonly Held[],
-  lift: number,
-  stud: number,
-  wanted: number,
-): HolePlace[] | undefined {
+function overStud(here: PlateHere, { held, lift }: DoneHeld, stud: number, wanted: number): HolePlace[] | undefined {
   const { setting, way, x, bottom } = here;
   const fastener = way.main!;
   const aim = setting.aims(fastener.diameter)[stud]!;
@@ -208,25 +209,24 @@ export function spread<T>(rows: readonly T[], wanted: number): T[] {
   return Array.from({ length: wanted }, (_, i) => rows[Math.round((i * (rows.length - 1)) / (wanted - 1))]!);
 }
 
+interface InColumns {
+  fastener: Fastener;
+  into: HoleInto;
+  count: number;
+  /** Where the wood is that they stand beside. */
+  woodX?: number;
+}
+
 /** Holes through the plate's own columns of slots: the outermost first, or the furthest from what is in wood. */
-function inColumns(
-  here: PlateHere,
-  held: readonly Held[],
-  lift: number,
-  fastener: Fastener,
-  into: HoleInto,
-  count: number,
-  woodX: number | undefined,
-): HolePlace[] | undefined {
+function inColumns(here: PlateHere, done: DoneHeld, wanted: InColumns): HolePlace[] | undefined {
+  const { fastener, count, woodX } = wanted;
   if (count <= 0) return [];
   const slots = slotsFor(here, fastener);
   const columns = [...new Set(slots.map((s) => s.slot.x))].map((x) =>
     columnAt(
       here,
-      held,
-      lift,
-      fastener,
-      into,
+      done,
+      wanted,
       slots.filter((s) => s.slot.x === x),
     ),
   );
@@ -261,10 +261,8 @@ function bothSides(order: readonly HolePlace[][], x: number): HolePlace[][] {
 
 function columnAt(
   here: PlateHere,
-  held: readonly Held[],
-  lift: number,
-  fastener: Fastener,
-  into: HoleInto,
+  { held, lift }: DoneHeld,
+  { fastener, into }: InColumns,
   slots: readonly UsableSlot[],
 ): HolePlace[] {
   const { setting, x, bottom } = here;

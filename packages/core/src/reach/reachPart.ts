@@ -73,7 +73,7 @@ function sectionOf(input: ReachInput, mount: Mount, model: ReachModel, front: Wo
   const { job, placement: p, ranking, folds } = input;
   const { arm } = model.reach;
   const seats = seatsOf(job);
-  const services = seatServices(job, model, seats, p.centre.y, p.top - p.bottom);
+  const services = seatServices(job, model, seats, { centreY: p.centre.y, height: p.top - p.bottom });
   const shared = sharedPose(model, seats);
   const rootY = p.plate ? (p.plate.bottom + p.plate.top) / 2 : p.centre.y;
   const { cableSlack, leads } = cableRun(job, mount, arm, rootY);

@@ -15,23 +15,23 @@ const BLAME_STEP_MM = 80;
 /** Less than this is no better, radians. */
 const BETTER = toRad(0.5);
 
+/** Where the set hangs and how tall it is, mm. */
+export interface SetUpright {
+  centreY: number;
+  height: number;
+}
+
 /**
  * What each seat gets: the pose with the least angle off its axis, then the least extension, its
  * tilt, what stops a better one and the reach that one would take.
  */
-export function seatServices(
-  job: Job,
-  model: ReachModel,
-  seats: readonly Seat[],
-  centreY: number,
-  setHeight: number,
-): SeatPose[] {
+export function seatServices(job: Job, model: ReachModel, seats: readonly Seat[], set: SetUpright): SeatPose[] {
   return seats.flatMap((seat) => {
     const served = bestPose(model.reach, model.table, [seat]);
     if (!served) return [];
     const at = posed(model, served);
     const axis = seatAxis(model, at, seat);
-    const tilt = tiltAt(job, model, served, seat, centreY, setHeight);
+    const tilt = tiltAt(job, model, { pose: served, seat, set });
     const stoppedBy = isFaced(served.off) ? undefined : blame(model, served, seat);
     const needed = stoppedBy === 'reach' ? reachNeeded(model.reach.arm.root.x, model.reach.shape, seat) : undefined;
     return [
@@ -57,7 +57,7 @@ export function seatServices(
  * eye asks, the label gives, and the lower back edge has room before the wall:
  * `(h/2) sin(tilt) cos(yaw) <= z of the nearer back corner`. 645 tall, 66 out: 11.8 degrees.
  */
-export function tiltAt(job: Job, model: ReachModel, pose: Pose, seat: Seat, centreY: number, setHeight: number) {
+function tiltAt(job: Job, model: ReachModel, { pose, seat, set }: { pose: Pose; seat: Seat; set: SetUpright }) {
   const viewer = job.room.viewers?.find((v) => v.id === seat.viewer);
   const eye = viewer && eyeOf(viewer, job.guessed ?? []);
   if (!eye) return undefined;
@@ -66,10 +66,13 @@ export function tiltAt(job: Job, model: ReachModel, pose: Pose, seat: Seat, cent
     leaf('eye-across', seat.x - face.x, 'mm'),
     leaf('eye-to-face', seat.z - face.z, 'mm'),
   ]);
-  const working = node('look-centre', 'atan', 'deg', [minus('above-eye', leaf('set-centre', centreY, 'mm'), eye), run]);
+  const working = node('look-centre', 'atan', 'deg', [
+    minus('above-eye', leaf('set-centre', set.centreY, 'mm'), eye),
+    run,
+  ]);
   const { down = 0, up = 0 } = job.mount?.tilt ?? {};
-  const most = Math.min(down, roomBehind(model.reach, pose, setHeight));
-  const upMost = Math.min(Math.abs(up), roomBehind(model.reach, pose, setHeight));
+  const most = Math.min(down, roomBehind(model.reach, pose, set.height));
+  const upMost = Math.min(Math.abs(up), roomBehind(model.reach, pose, set.height));
   return { value: Math.min(most, Math.max(-upMost, working.value)), working };
 }
 

@@ -133,7 +133,7 @@ export function candidatesOf(setting: Setting): Candidate[] {
         for (const x of centresFor(setting, way, spot, studs)) {
           if (!reachesAll(setting, way, studs, x.value)) continue;
           for (const plate of plates) {
-            const here = candidateAt(setting, way, spot, plate, studs, x);
+            const here = candidateAt(setting, spot, plate, { way, studs, x });
             if (here && !onObstacle(here, setting.mount, obstacles)) made.push(here);
           }
         }
@@ -221,11 +221,9 @@ function slideSteps(nominal: Working, slide: number): Working[] {
 
 function candidateAt(
   setting: Setting,
-  way: FixingWay,
   spot: PlateSpot,
   plate: PlateAt,
-  studs: readonly number[],
-  x: Working,
+  { way, studs, x }: { way: FixingWay; studs: readonly number[]; x: Working },
 ): Candidate | undefined {
   const here: PlateHere = { setting, way, x: x.value, bottom: plate.bottom.value, studs };
   const chosen = chooseSlots(here);

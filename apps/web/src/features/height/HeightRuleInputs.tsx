@@ -27,22 +27,16 @@ export function HeightRuleInputs({ school }: { school: HeightRule }) {
   }
 }
 
+/** A height on this wall. */
 const lengthField = (
   job: Job,
-  path: string,
-  label: string,
-  value: number | undefined,
-  command: (value: number, now: Job) => Command,
-  min = 0,
+  field: Pick<Field, 'path' | 'label' | 'value' | 'command'> & { min?: number },
 ): Field => ({
-  path,
-  label,
+  min: 0,
+  ...field,
   kind: 'length',
-  value,
-  guess: job.guessed?.includes(path),
-  min,
+  guess: job.guessed?.includes(field.path),
   max: job.room.wall.height,
-  command,
 });
 
 function bandFields(job: Job): Field[] {
@@ -61,8 +55,8 @@ function bandFields(job: Job): Field[] {
     };
   const path = 'aim.schools.bottom-band';
   return [
-    lengthField(job, `${path}.from`, 'lowest bottom edge', band?.from, put('from')),
-    lengthField(job, `${path}.to`, 'highest bottom edge', band?.to, put('to')),
+    lengthField(job, { path: `${path}.from`, label: 'lowest bottom edge', value: band?.from, command: put('from') }),
+    lengthField(job, { path: `${path}.to`, label: 'highest bottom edge', value: band?.to, command: put('to') }),
   ];
 }
 
@@ -76,11 +70,12 @@ function AboveInputs() {
   const { job, dispatch, readOnly } = useRoomContext();
   const { above } = job.aim.schools ?? {};
   const items = onWall(job);
-  const gap = lengthField(job, 'aim.schools.above.gap', 'gap above it', above?.gap, (value) => ({
-    do: 'put',
+  const gap = lengthField(job, {
     path: 'aim.schools.above.gap',
-    value,
-  }));
+    label: 'gap above it',
+    value: above?.gap,
+    command: (value) => ({ do: 'put', path: 'aim.schools.above.gap', value }),
+  });
   return (
     <>
       <Choice
@@ -132,7 +127,11 @@ function LineUpInputs() {
           )
         }
       />
-      <TapeFields fields={[lengthField(job, 'aim.schools.line-up.to', 'on the line at', now?.to, put)]} />
+      <TapeFields
+        fields={[
+          lengthField(job, { path: 'aim.schools.line-up.to', label: 'on the line at', value: now?.to, command: put }),
+        ]}
+      />
       {lines.length > 0 ? (
         <Choice
           label="or at the"
@@ -187,21 +186,19 @@ function BetweenInputs() {
 }
 
 const voteField = (job: Job): Field =>
-  lengthField(
-    job,
-    'aim.schools.vote.top',
-    'top edge, agreed',
-    job.aim.schools?.vote?.top,
-    (value, now) => measure(now, 'aim.schools.vote', { top: value }),
-    100,
-  );
+  lengthField(job, {
+    path: 'aim.schools.vote.top',
+    label: 'top edge, agreed',
+    value: job.aim.schools?.vote?.top,
+    command: (value, now) => measure(now, 'aim.schools.vote', { top: value }),
+    min: 100,
+  });
 
 const standingField = (job: Job): Field =>
-  lengthField(
-    job,
-    'aim.schools.standing.eye',
-    'eyes of people standing',
-    job.aim.schools?.standing?.eye,
-    (value, now) => measure(now, 'aim.schools.standing', { eye: value }),
-    500,
-  );
+  lengthField(job, {
+    path: 'aim.schools.standing.eye',
+    label: 'eyes of people standing',
+    value: job.aim.schools?.standing?.eye,
+    command: (value, now) => measure(now, 'aim.schools.standing', { eye: value }),
+    min: 500,
+  });

@@ -15,6 +15,14 @@ import { useRoomContext } from '../../state/roomState';
 
 type List = 'anchors' | 'lags' | 'bits';
 
+/** What a row of the kit shows and asks for. */
+interface Entry {
+  title: string;
+  note: string;
+  fields: Field[];
+  more?: React.ReactNode;
+}
+
 /** What is on the van for this room: anchors with their pack ratings, lags, bits. Starts as the crew's. */
 export function KitPart() {
   const { job, dispatch, readOnly } = useRoomContext();
@@ -22,14 +30,7 @@ export function KitPart() {
   const [open, setOpen] = useState<string>();
   // the first change makes the crew's list this room's own
   const edit = (list: List, entries: readonly { id: string }[]) => dispatch({ do: 'put', path: list, value: entries });
-  const row = (
-    list: List,
-    entry: { id: string },
-    title: string,
-    note: string,
-    fields: Field[],
-    more?: React.ReactNode,
-  ) => (
+  const row = (list: List, entry: { id: string }, { title, note, fields, more }: Entry) => (
     <EntryRow
       key={entry.id}
       testID={`kit-${entry.id}`}
@@ -61,25 +62,27 @@ export function KitPart() {
   return (
     <View testID="kit">
       {kit.anchors.map((a) =>
-        row(
-          'anchors',
-          a,
-          anchorTitle(a),
-          ratingText(a),
-          anchorFields(a),
-          <AnchorChoices anchor={a} onChange={(change) => put('anchors', a, change)} />,
-        ),
+        row('anchors', a, {
+          title: anchorTitle(a),
+          note: ratingText(a),
+          fields: anchorFields(a),
+          more: <AnchorChoices anchor={a} onChange={(change) => put('anchors', a, change)} />,
+        }),
       )}
       {kit.lags.map((l) =>
-        row(
-          'lags',
-          l,
-          l.name ?? `lag ${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
-          `${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
-          lagFields(l),
-        ),
+        row('lags', l, {
+          title: l.name ?? `lag ${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
+          note: `${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
+          fields: lagFields(l),
+        }),
       )}
-      {kit.bits.map((b) => row('bits', b, `${b.kind ?? 'wood'} bit ${rounded(b.diameter, 2)} mm`, '', bitFields(b)))}
+      {kit.bits.map((b) =>
+        row('bits', b, {
+          title: `${b.kind ?? 'wood'} bit ${rounded(b.diameter, 2)} mm`,
+          note: '',
+          fields: bitFields(b),
+        }),
+      )}
       <View style={{ flexDirection: 'row', gap: 8, padding: 12, flexWrap: 'wrap' }}>
         <Action
           quiet
@@ -198,22 +201,20 @@ function entryField(
 
 function anchorFields(a: Anchor): Field[] {
   const of = (
-    name: keyof Anchor & string,
+    name: 'tension' | 'shear' | 'board' | 'hole' | 'diameter' | 'head' | 'washer',
     label: string,
-    value: number | undefined,
     max: number,
-    kind: Field['kind'] = 'length',
-    hint?: string,
-  ) => entryField('anchors', a.id, name, { label, kind, value, min: 0.1, max, ...(hint ? { hint } : {}) });
+    more: Pick<Field, 'hint'> & Partial<Pick<Field, 'kind'>> = {},
+  ) => entryField('anchors', a.id, name, { label, kind: 'length', value: a[name], min: 0.1, max, ...more });
   const grip = a.grip ?? { min: 1, max: 60 };
   return [
-    of('tension', 'rating, straight out', a.tension, 100_000, 'force', 'ultimate, as the pack prints it'),
-    of('shear', 'rating, across', a.shear, 100_000, 'force'),
-    of('board', 'board it is rated for', a.board, 100),
-    of('hole', 'hole', a.hole, 60),
-    of('diameter', 'bolt', a.diameter, 30),
-    of('head', 'head', a.head, 60),
-    of('washer', 'washer under its head', a.washer, 10),
+    of('tension', 'rating, straight out', 100_000, { kind: 'force', hint: 'ultimate, as the pack prints it' }),
+    of('shear', 'rating, across', 100_000, { kind: 'force' }),
+    of('board', 'board it is rated for', 100),
+    of('hole', 'hole', 60),
+    of('diameter', 'bolt', 30),
+    of('head', 'head', 60),
+    of('washer', 'washer under its head', 10),
     entryField('anchors', a.id, 'grip.min', {
       label: 'grips from',
       kind: 'length',

@@ -69,7 +69,7 @@ function Chosen({ light }: { light: Light }) {
           <View style={{ flex: 1 }}>
             <Txt>{`${named.find((a) => a.id === c.id)?.name ?? fixingName(c.kind)}, into ${intoName(c.into)}`}</Txt>
           </View>
-          <Figure label="of what it may" working={c.working} as="use" size={18} />
+          <Figure label="of what it may" working={c.working} as="utilisation" size={18} />
         </View>
       ))}
     </View>

@@ -7,7 +7,7 @@ import { Figure } from '../../work/Figure';
 import { Fold } from '../../ui/Fold';
 import { useRoomContext } from '../../state/roomState';
 
-const UseChart = lazy(() => import('./UseChart'));
+const UtilisationChart = lazy(() => import('./UtilisationChart'));
 
 /** What every fastener has to hold and may, in the worst pose; and how that grows with the arm's reach. */
 export function LoadPart() {
@@ -50,7 +50,7 @@ export function LoadPart() {
             </Txt>
           </View>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
-            <Figure label="of what it may" working={f.workings.utilisation} as="use" size={20} />
+            <Figure label="of what it may" working={f.workings.utilisation} as="utilisation" size={20} />
             <Figure label="pull" working={f.workings.tension} size={15} />
             <Figure label="may pull" working={f.workings.allowableTension} size={15} />
             <Figure label="across" working={f.workings.shear} size={15} />
@@ -61,7 +61,7 @@ export function LoadPart() {
       {curve ? (
         <Fold name="as the arm comes out" start>
           <Suspense fallback={<Txt>…</Txt>}>
-            <UseChart curve={curve} />
+            <UtilisationChart curve={curve} />
           </Suspense>
           <CurveTable curve={curve} />
         </Fold>

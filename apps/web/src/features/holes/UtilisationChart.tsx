@@ -8,7 +8,7 @@ const HEIGHT_PX = 200;
 const LABELS = 4;
 
 /** Share of what the worst fastener may hold against how far out the set is, with the line that it may not pass. */
-export default function UseChart({ curve }: { curve: readonly { extension: number; utilisation: number }[] }) {
+export default function UtilisationChart({ curve }: { curve: readonly { extension: number; utilisation: number }[] }) {
   const palette = usePalette();
   const { say } = useRoomContext();
   const [width, setWidth] = useState(0);
