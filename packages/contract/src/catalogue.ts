@@ -94,7 +94,7 @@ export const slot = z.strictObject({ x: coordinate, y: coordinate, length: size,
 export const plate = z.strictObject({
   width: size,
   height: size,
-  thickness: length.optional(),
+  thickness: size.optional(),
   open: z.array(area).optional(),
   slots: z.array(slot).max(400).optional(),
 });

@@ -38,8 +38,11 @@ function checkPlan(p: Plan, job: Job): void {
   for (const w of workingsIn(p)) expect(evaluate(w)).toBeCloseTo(w.value, 6);
   if (p.holes) {
     const codes = p.findings.map((f) => f.code);
-    // every list of holes says what its load comes to, or why nobody can say
-    expect(codes.filter((c) => SAYS_LOAD.includes(c)).length).toBe(1);
+    // every list of holes says what its load comes to, or why nobody can say; where nothing holds, what is drilled stays listed
+    const held = p.scheme!.kind !== 'none';
+    expect(codes.filter((c) => SAYS_LOAD.includes(c)).length).toBe(held ? 1 : 0);
+    if (!held) expect(p.verdict).toBe('stop');
+    if (!held) expect(p.holes.every((h) => job.drilled?.some((d) => d.hole === h.id))).toBe(true);
     expect(p.loads === undefined).toBe(!codes.some((c) => c === 'loads-checked' || c === 'load-too-great'));
     if (p.holes.some((h) => h.hazard !== 'clear')) expect(p.verdict).not.toBe('go');
     expect(p.holes.every((h) => h.depth > 0 && h.bit > 0)).toBe(true);
@@ -53,6 +56,20 @@ describe('any valid job', () => {
   it('with every field of the format is valid and has a plan', () => {
     expect(checkFile(jobFormat, full)).toMatchObject({ ok: true });
     checkPlan(plan(withKit(full, demoCatalogue), { mounts: demoCatalogue.mounts }), full);
+  });
+  it('found once: a plate without thickness, which no load can be worked out for, is refused at its path', () => {
+    const { plate, ...mount } = guestRoom.mount!;
+    const job = { ...guestRoom, mount: { ...mount, plate: { ...plate, thickness: 0 } } };
+    const checked = checkFile(jobFormat, job);
+    expect(checked.ok ? [] : checked.faults.map((f) => f.path)).toEqual(['mount.plate.thickness']);
+  });
+  it('found once: where nothing holds any more, the holes that were drilled stay listed', () => {
+    const narrow = structuredClone(full);
+    narrow.room.wall.build.spacing = 170.5867560920377;
+    const p = plan(narrow, {});
+    expect(p.scheme?.kind).toBe('none');
+    expect(p.holes?.map((h) => h.id)).toEqual(narrow.drilled?.map((d) => d.hole).slice(0, p.holes?.length));
+    checkPlan(p, narrow);
   });
   it.each([
     ['guest room', guestRoom],
@@ -70,6 +87,6 @@ describe('any valid job', () => {
       }),
       { numRuns: 40 },
     );
-    expect(valid).toBeGreaterThan(8);
+    expect(valid).toBeGreaterThan(2);
   });
 });
