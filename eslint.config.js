@@ -71,7 +71,7 @@ const coreLayers = Object.entries(CORE_FOLDERS).map(([folder, may]) => ({
 const WEB_FOLDERS = {
   ui: [],
   worker: ['data'],
-  data: ['worker'],
+  data: [],
   state: ['data', 'worker', 'ui'],
   canvas: ['state', 'ui', 'data'],
   pad: ['state', 'ui', 'data'],

@@ -5,7 +5,7 @@ import type { Stage } from '@steddo/contract';
 import type { Command } from '@steddo/core';
 import type { RoomState } from '../data/rooms';
 import { rooms } from '../data/shared';
-import { useKit } from '../data/useKit';
+import { useKit } from '../state/useKit';
 import { useEditTurn, useRoom, type EditTurn } from '../data/useRoom';
 import { RoomProvider } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';

@@ -1,6 +1,6 @@
 import type { Fault, Job, Stage } from '@steddo/contract';
 import { applyCommand, withKit, type Command } from '@steddo/core';
-import type { CrewKit } from '../data/useKit';
+import type { CrewKit } from './useKit';
 import { plannerHere, type Planner } from './planner';
 import { RoomStore } from './roomStore';
 

@@ -2,7 +2,6 @@ import type { Working } from '@steddo/contract';
 import { cumulative } from '../primitives/normal';
 import { leaf, node } from '../primitives/working';
 import type { WallBelief } from './wallBelief';
-import type { WallChances } from './wallChances';
 
 /** Where the drill lands against the mark, mm (one standard deviation). Ours. */
 export const DRILL_SD_MM = 1.5;
@@ -34,6 +33,16 @@ export interface Chance {
   beside: number;
   /** P(the hole at x is all in one ply). */
   lands: number;
+}
+
+/** What a wall's belief says of holes: asked at many places for one plate, and kept with the belief. */
+export interface WallChances {
+  at: (x: number, diameter: number) => Chance;
+  /**
+   * Chance that an anchor's hole at `x` meets no timber: no ply of any stud within its radius and 10 mm more,
+   * for a toggle to turn. A 13 mm hole in the middle of a bay between two known studs: 1.
+   */
+  clear: (x: number, holeMm: number) => number;
 }
 
 /** The chances of a lag of a diameter at x, over every place that the readings leave possible for a ply. */

@@ -2,7 +2,8 @@ import type { Job, Stud } from '@steddo/contract';
 import { oddReadings } from './oddReadings';
 import { studPly, studsOf } from './studsOf';
 import { wallBelief, wallInputOf, woodAlong, type WallBelief, type WallInput } from './wallBelief';
-import { wallChances, type WallChances } from './wallChances';
+import type { WallChances } from './holeChance';
+import { wallChances } from './wallChances';
 
 /** What the readings show of a job's main wall. */
 export interface StudsFound {

@@ -1,16 +1,6 @@
-import { chanceAt, plyStarts, type Chance } from './holeChance';
+import { chanceAt, plyStarts, type Chance, type WallChances } from './holeChance';
 import type { WallBelief } from './wallBelief';
 import { TOGGLE_ROOM_MM } from './drilledHoles';
-
-/** What a wall's belief says of holes: asked at many places for one plate, and kept with the belief. */
-export interface WallChances {
-  at: (x: number, diameter: number) => Chance;
-  /**
-   * Chance that an anchor's hole at `x` meets no timber: no ply of any stud within its radius and 10 mm more,
-   * for a toggle to turn. A 13 mm hole in the middle of a bay between two known studs: 1.
-   */
-  clear: (x: number, holeMm: number) => number;
-}
 
 /** The chances of one belief, each worked out when it is first asked for. */
 export function wallChances(belief: WallBelief): WallChances {

@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Mount, MountType } from '@steddo/contract';
 import { typeName } from '@steddo/text';
-import { useCatalogue } from '../../data/useCatalogue';
+import { useCatalogue } from '../../state/useCatalogue';
 import { Action, IconTap } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { SearchField } from '../../ui/SearchField';

@@ -6,7 +6,7 @@ import { useForm } from 'react-hook-form';
 import type { Mount, Units } from '@steddo/contract';
 import { fieldName, wordingFor } from '@steddo/text';
 import { ownMounts, rooms } from '../../data/shared';
-import { useCatalogue } from '../../data/useCatalogue';
+import { useCatalogue } from '../../state/useCatalogue';
 import { Action, IconTap } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { usePalette } from '../../ui/tokens';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Advice, MountType } from '@steddo/contract';
 import { adviceText, typeName } from '@steddo/text';
-import { useCatalogue, useRanking } from '../../data/useCatalogue';
+import { useCatalogue, useRanking } from '../../state/useCatalogue';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { ProgressBar } from '../../ui/ProgressBar';

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { ReachPlan, SeatPose } from '@steddo/contract';
 import { POOR_DEG, seatAxis, seatsOf } from '@steddo/core';
 import { offText, poseText, stopText, tiltText } from '@steddo/text';
-import { useCatalogue, useRanking } from '../../data/useCatalogue';
+import { useCatalogue, useRanking } from '../../state/useCatalogue';
 import { Action } from '../../ui/Action';
 import { chosenRow } from '../../ui/chosenRow';
 import { Tap } from '../../ui/Tap';

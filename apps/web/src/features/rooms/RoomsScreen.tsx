@@ -7,7 +7,7 @@ import { plan, withKit } from '@steddo/core';
 import { findingText, wordingFor } from '@steddo/text';
 import { newRoom } from '../../data/newRoom';
 import { rooms } from '../../data/shared';
-import { useKit } from '../../data/useKit';
+import { useKit } from '../../state/useKit';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';

@@ -3,8 +3,8 @@ import useSWR from 'swr';
 import type { Job, MountType } from '@steddo/contract';
 import type { MountQuery, RankedPage } from '../worker/catalogueJob';
 import { catalogueWorker, proxy } from '../worker/catalogue';
-import { useOwn } from './ownMounts';
-import { ownMounts } from './shared';
+import { useOwn } from '../data/ownMounts';
+import { ownMounts } from '../data/shared';
 
 export interface CatalogueState {
   /** Counts up whenever the worker has another catalogue. */
