@@ -96,7 +96,7 @@ describe('heights against trying every millimetre', () => {
         expect(mayHang(job, p.placement!.centre.y)).toBe(true);
         expect(Math.abs(p.placement!.centre.y - wanted)).toBeLessThanOrEqual(best + 1e-6);
       }),
-      { numRuns: 60 },
+      { numRuns: 35 },
     );
   });
 
@@ -110,7 +110,7 @@ describe('heights against trying every millimetre', () => {
           expect([y, inside]).toEqual([y, mayHang(job, y)]);
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
   });
 });
@@ -162,7 +162,7 @@ describe('the plate over the studs against trying every tenth of a millimetre an
         expect(Math.abs(p.scheme!.shift)).toBeLessThanOrEqual(least + 1e-6);
         expect(Math.abs(p.scheme!.shift)).toBeGreaterThanOrEqual(least - 1e-6);
       }),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
   });
 

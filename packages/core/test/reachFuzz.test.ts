@@ -115,7 +115,7 @@ describe('any arm in any room', () => {
             expect(everyNumber(nearestPose(model, asked))).toEqual([]);
         },
       ),
-      { numRuns: 90 },
+      { numRuns: 50 },
     );
   });
 });

@@ -439,10 +439,10 @@ describe('the search against trying every place', () => {
           expect(least).toBe(Infinity);
         }
       }),
-      { seed: 95, numRuns: 30, endOnFailure: true },
+      { seed: 95, numRuns: 16, endOnFailure: true },
     );
-    expect(found).toBeGreaterThan(10);
-    expect(none).toBeGreaterThan(3);
+    expect(found).toBeGreaterThan(5);
+    expect(none).toBeGreaterThan(1);
   });
   it('a chosen scheme is kept while it is there; the price of each stands beside it', () => {
     const p = plan(

@@ -169,7 +169,7 @@ describe('the screw stack', () => {
           found.slice(1).forEach((k, i) => expect(found[i]!.engagement).toBeGreaterThanOrEqual(k.engagement));
         },
       ),
-      { numRuns: 80 },
+      { numRuns: 50 },
     );
   });
 });

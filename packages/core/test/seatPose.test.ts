@@ -395,7 +395,7 @@ describe('judging many mounts', () => {
         expect(rough).toBeGreaterThan(best - 0.05);
         expect(rough - best).toBeLessThan(6);
       }),
-      { numRuns: 25 },
+      { numRuns: 14 },
     );
   });
   it('is used by type advice and ranking: the arm that reaches comes before the one that does not', () => {

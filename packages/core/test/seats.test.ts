@@ -149,7 +149,7 @@ describe('plate between the obstacles', () => {
         expect(rule.margin).toBeCloseTo(to - from, 6);
         expect(rule.value).toBeCloseTo(Math.abs(centre.y - 1100), 6);
       }),
-      { numRuns: 70 },
+      { numRuns: 40 },
     );
   });
 });

@@ -85,7 +85,7 @@ describe('any valid job', () => {
         valid += 1;
         checkPlan(plan(job, { mounts: demoCatalogue.mounts.slice(0, 4) }), job);
       }),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
     expect(valid).toBeGreaterThan(2);
   });
