@@ -13,7 +13,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     launchOptions: {
-      executablePath: process.env.STEDDO_CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.STEDDO_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--headless',
         '--no-sandbox',
@@ -23,6 +23,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // a page lives for seconds here: its code is compiled quickly rather than well
+        '--js-flags=--no-opt',
       ],
     },
     trace: 'off',

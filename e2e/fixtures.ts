@@ -14,7 +14,7 @@ import { origins, testServer, type TestServer } from './server';
 interface WorkerParts {
   demo: TestServer;
   empty: TestServer;
-  kept: { context?: BrowserContext };
+  kept: { context?: BrowserContext; page?: Page };
 }
 interface Watch {
   /** Console errors that the test itself brings about, such as by stopping the server. */
@@ -43,14 +43,24 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
   ],
   // eslint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
   kept: [async ({}, use) => use({}), { scope: 'worker' }],
-  /** One context for all tests of a worker, so that the app is read and compiled once; what they left is cleared. */
+  /** One context for all tests of a worker, so that the app is fetched once; what they left is cleared. */
   context: async ({ browser, kept, viewport, hasTouch }, use) => {
     const context = (kept.context ??= await browser.newContext({ viewport, hasTouch }));
     await use(context);
-    await Promise.all(context.pages().map((page) => page.close()));
+    const page = await keptPage(context, kept);
+    await Promise.all(context.pages().map((other) => (other === page ? undefined : other.close())));
+    await leave(page);
     await context.unrouteAll({ behavior: 'ignoreErrors' });
     await context.setOffline(false);
-    await forgetAll(context);
+    await forgetAll(context, page);
+  },
+  /** One page too: its renderer keeps what it has compiled, which is a third of opening the app. */
+  page: async ({ context, kept, viewport }, use) => {
+    const page = await keptPage(context, kept);
+    await use(page);
+    if (page.isClosed()) return;
+    await page.emulateMedia({ colorScheme: null });
+    if (viewport) await page.setViewportSize(viewport);
   },
   watch: [
     async ({ context }, use) => {
@@ -70,13 +80,25 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     { auto: true },
   ],
 });
+/** The worker's page, or another where a test has closed it. */
+async function keptPage(context: BrowserContext, kept: WorkerParts['kept']): Promise<Page> {
+  if (!kept.page || kept.page.isClosed()) kept.page = await context.newPage();
+  return kept.page;
+}
+
+/** Ends the app, by way of a picture of the same site: from anywhere else the next page gets a renderer of its own. */
+async function leave(page: Page): Promise<void> {
+  const { protocol, origin } = new URL(page.url());
+  const picture = protocol === 'http:' ? `${origin}/icon.svg` : 'about:blank';
+  await page.goto(picture).catch(() => page.goto('about:blank'));
+}
+
 /** What pages have kept on this device, for every server that a worker has had. */
-async function forgetAll(context: BrowserContext): Promise<void> {
+async function forgetAll(context: BrowserContext, page: Page): Promise<void> {
   await context.clearCookies();
-  const page = await context.newPage();
   const session = await context.newCDPSession(page);
   for (const origin of origins) await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
-  await page.close();
+  await session.detach();
 }
 
 export { expect };

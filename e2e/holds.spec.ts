@@ -162,12 +162,12 @@ test('one mark at a time to the end: from the floor once, then from the level li
   page,
   demo,
 }) => {
-  await page.addInitScript(() => {
+  await openRoom(page, demo, 'to-the-end', { ...guestRoom, looks: [] }, 'holes');
+  await page.evaluate(() => {
     const said: string[] = [];
     Object.assign(window, { said });
     window.speechSynthesis.speak = (u) => void said.push(u.text);
   });
-  await openRoom(page, demo, 'to-the-end', { ...guestRoom, looks: [] }, 'holes');
   await page.getByTestId('to-ladder').click();
   const holes = plan(guestRoom).holes!;
   await page.getByRole('button', { name: 'read it aloud' }).click();

@@ -4,12 +4,18 @@ module.exports = {
   preset: 'jest-expo/web',
   rootDir: __dirname,
   setupFiles: ['<rootDir>/jest.setup.cjs'],
+  // what Metro does to the web app's imports, by a compiler that is ten times as quick in a fresh clone
+  moduleNameMapper: { '^react-native$': 'react-native-web' },
   transform: {
     '\\.[jt]sx?$': [
-      'babel-jest',
+      '@swc/jest',
       {
-        caller: { name: 'metro', bundler: 'metro', platform: 'web' },
-        configFile: require.resolve('./babel.config.js'),
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          target: 'es2022',
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'commonjs' },
       },
     ],
   },

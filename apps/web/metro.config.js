@@ -10,6 +10,7 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (fromZod && /(^|\/)locales(\/index)?(\.c?js)?$/.test(name)) return { type: 'sourceFile', filePath: stub };
   return context.resolveRequest(context, name, platform);
 };
+config.transformer.minifierPath = require.resolve('./minify.js');
 config.cacheStores = ({ FileStore }) => [new FileStore({ root: path.join(__dirname, '../../.cache/metro') })];
 
 module.exports = config;

@@ -67,9 +67,24 @@ function mirrored(job: Job): Job {
 const sameHeights = (a: Plan, b: Plan): void => {
   expect(b.findings.map((f) => f.code).sort()).toEqual(a.findings.map((f) => f.code).sort());
   expect(b.placement!.centre.y).toBeCloseTo(a.placement!.centre.y, 6);
-  expect(b.heights!.map((h) => h.tiltNeeded!.toFixed(6))).toEqual(a.heights!.map((h) => h.tiltNeeded!.toFixed(6)));
-  const ups = (p: Plan) => (p.holes ?? []).map((h) => h.y.toFixed(6)).sort();
-  expect(ups(b)).toEqual(ups(a));
+  const tilts = (p: Plan) => p.heights!.map((h) => h.tiltNeeded!);
+  sameNumbers(tilts(b), tilts(a));
+  const ups = (p: Plan) => inOrder((p.holes ?? []).map((h) => h.y));
+  sameNumbers(ups(b), ups(a));
+};
+
+const inOrder = (numbers: number[]): number[] => [...numbers].sort((a, b) => a - b);
+
+/** As numbers, not as printed: two that differ in the tenth digit may be printed as different in the sixth. */
+function sameNumbers(found: readonly number[], wanted: readonly number[]): void {
+  expect(found).toHaveLength(wanted.length);
+  found.forEach((n, i) => expect(n).toBeCloseTo(wanted[i]!, 6));
+}
+
+/** A fresh seed found it: a hole at 1826.5259653, and its mirror's mirror 4e-10 further. */
+const PRINTED_APART: Room = {
+  ...{ studs: [1827, 406.4], slip: [-4, 1, 3, 4], right: 0, up: 0 },
+  ...{ outlet: 1200, outletUp: 200, eye: 900, seat: 1000 },
 };
 
 describe('a plan', () => {
@@ -81,10 +96,13 @@ describe('a plan', () => {
         sameHeights(a, b);
         const width = job.room.wall.width;
         expect(b.placement!.plate!.x).toBeCloseTo(width - a.placement!.plate!.x, 6);
-        const xs = (p: Plan, turn: (x: number) => number) => (p.holes ?? []).map((h) => turn(h.x).toFixed(6)).sort();
-        expect(xs(b, (x) => width - x)).toEqual(xs(a, (x) => x));
+        const xs = (p: Plan, turn: (x: number) => number) => inOrder((p.holes ?? []).map((h) => turn(h.x)));
+        sameNumbers(
+          xs(b, (x) => width - x),
+          xs(a, (x) => x),
+        );
       }),
-      { numRuns: 16 },
+      { numRuns: 16, examples: [[PRINTED_APART]] },
     );
   });
 
@@ -137,9 +155,9 @@ describe('a plan', () => {
         };
         const [a, b] = [plan(job), plan(other)];
         sameHeights(a, b);
-        expect(b.marks!.map((m) => [m.id, m.fromLeft.toFixed(6), m.fromFloor.toFixed(6)])).toEqual(
-          a.marks!.map((m) => [m.id, m.fromLeft.toFixed(6), m.fromFloor.toFixed(6)]),
-        );
+        expect(b.marks!.map((m) => m.id)).toEqual(a.marks!.map((m) => m.id));
+        const places = (p: Plan) => p.marks!.flatMap((m) => [m.fromLeft, m.fromFloor]);
+        sameNumbers(places(b), places(a));
       }),
       { numRuns: 12 },
     );
@@ -170,9 +188,7 @@ describe('a plan', () => {
         for (const m of a.marks!) {
           const other = b.marks!.find((x) => x.id === m.id)!;
           expect(other.fromFloor).toBeCloseTo(m.fromFloor + by, 6);
-          expect([other.fromLeft, other.belowTop].map((v) => v.toFixed(6))).toEqual(
-            [m.fromLeft, m.belowTop].map((v) => v.toFixed(6)),
-          );
+          sameNumbers([other.fromLeft, other.belowTop], [m.fromLeft, m.belowTop]);
         }
       }),
       { numRuns: 12 },

@@ -53,6 +53,8 @@ beforeAll(() => {
   } as unknown as typeof ResizeObserver;
 });
 
+jest.setTimeout(60_000);
+
 /** Everything that can be tapped, as it is drawn. */
 const taps = () => [...document.querySelectorAll('[role=button], [role=radio], [role=tab]')].map((e) => e.outerHTML);
 
@@ -78,7 +80,9 @@ describe('one move of a drag at the height', () => {
         <ThumbBar stage="height" />
       </>,
     );
-    await act(async () => await new Promise((resolve) => setTimeout(resolve, 50)));
+    // the drawing waits for its page to have a size, and a machine may be out of breath
+    await screen.findByTestId('face', {}, { timeout: 30_000 });
+    await settled();
     expect(screen.getByTestId('face').querySelectorAll('[data-shape]').length).toBeGreaterThan(5);
     const first = strokes();
     const move = async (y: number) => {

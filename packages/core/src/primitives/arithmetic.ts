@@ -37,7 +37,8 @@ function combineLanes(op: Op, terms: readonly Lanes[]): Lanes {
   const length = lengthOf(terms);
   if (length === undefined) return combine(op, terms as number[]);
   const out = new Float64Array(length);
-  const [first = 0, second = 0] = terms;
+  const first = terms[0] ?? 0;
+  const second = terms[1] ?? 0;
   switch (op) {
     case '+':
       for (const t of terms) add(out, t, 1);
@@ -77,7 +78,10 @@ function combineLanes(op: Op, terms: readonly Lanes[]): Lanes {
 }
 
 function lengthOf(terms: readonly Lanes[]): number | undefined {
-  for (const t of terms) if (typeof t !== 'number') return t.length;
+  for (let k = 0; k < terms.length; k++) {
+    const t = terms[k]!;
+    if (typeof t !== 'number') return t.length;
+  }
   return undefined;
 }
 

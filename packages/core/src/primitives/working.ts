@@ -68,7 +68,9 @@ const DEGREES = 180 / Math.PI;
 
 /** What an operation makes of its terms, in their order. */
 export function combine(op: Op, values: readonly number[]): number {
-  const [first = 0, second = 0] = values;
+  // by index: this is gone through a million times in a search
+  const first = values[0] ?? 0;
+  const second = values[1] ?? 0;
   switch (op) {
     case '+': {
       let sum = 0;
@@ -100,7 +102,7 @@ export function combine(op: Op, values: readonly number[]): number {
     case 'abs':
       return Math.abs(first);
     case 'hypot':
-      return Math.hypot(...values);
+      return values.length === 2 ? Math.hypot(first, second) : Math.hypot(...values);
     case 'sqrt':
       return Math.sqrt(first);
     case 'pow':

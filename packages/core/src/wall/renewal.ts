@@ -82,38 +82,63 @@ function pass(logL: Float64Array, prior: PitchPrior, start: (n: number) => numbe
   const handed = padded.subarray(reach);
   const window = slidingSum(handed, prior.flat.from, prior.flat.to);
   const runs = tapRuns(prior);
+  // so many places take from none of each other: their peaks are summed together, tap by tap
+  const block = Math.min(size, ...runs.map((r) => r.from));
+  const tapped = new Float64Array(size);
   let now = 0;
-  for (let n = 0; n < size; n++) {
-    let sum = start(n) * Math.exp(-now);
-    for (const { from, weights } of runs) sum += runSum(weights, padded, reach + n - from);
-    if (prior.flat.weight > 0) sum += prior.flat.weight * window.upTo(n);
-    value[n] = sum;
-    scale[n] = now;
-    const weight = logL[n]!;
-    let next = sum * Math.exp(weight);
-    if (next > LARGE) {
-      const by = Math.log(sum) + weight;
-      const factor = Math.exp(-by);
-      for (let m = Math.max(0, n - reach); m < n; m++) handed[m]! *= factor;
-      window.rebuild(n);
-      now += by;
-      next = 1;
+  let unit = 1;
+  for (let from = 0; from < size; from += block) {
+    const to = Math.min(size, from + block);
+    for (const run of runs) addTaps(tapped, run.weights, padded, { from, to, at: reach - run.from });
+    for (let n = from; n < to; n++) {
+      let sum = start(n) * unit + tapped[n]!;
+      if (prior.flat.weight > 0) sum += prior.flat.weight * window.upTo(n);
+      value[n] = sum;
+      scale[n] = now;
+      const weight = logL[n]!;
+      let next = sum * Math.exp(weight);
+      if (next > LARGE) {
+        const by = Math.log(sum) + weight;
+        const factor = Math.exp(-by);
+        for (let m = Math.max(0, n - reach); m < n; m++) handed[m]! *= factor;
+        for (let m = n + 1; m < to; m++) tapped[m]! *= factor;
+        window.rebuild(n);
+        now += by;
+        unit = Math.exp(-now);
+        next = 1;
+      }
+      handed[n] = next;
     }
-    handed[n] = next;
   }
   return { value, scale };
 }
 
-/** Weights times values, the values going down from `at`; two sums at a time, which is faster. */
-function runSum(weights: Float64Array, values: Float64Array, at: number): number {
-  let even = 0;
-  let odd = 0;
-  const last = weights.length - 1;
-  for (let i = 0; i < last; i += 2) {
-    even += weights[i]! * values[at - i]!;
-    odd += weights[i + 1]! * values[at - i - 1]!;
+/** Places `from` to `to` of the sum, the first of which takes its first tap from `values[from + at]`. */
+interface Places {
+  from: number;
+  to: number;
+  at: number;
+}
+
+/** Adds to every place its taps times values, the values going down; four taps at a time, which is twice as fast. */
+function addTaps(sums: Float64Array, weights: Float64Array, values: Float64Array, { from, to, at }: Places): void {
+  let i = 0;
+  for (; i + 3 < weights.length; i += 4) {
+    const [a, b, c, d] = [weights[i]!, weights[i + 1]!, weights[i + 2]!, weights[i + 3]!];
+    const first = from + at - i;
+    let [second, third, fourth] = [values[first - 1]!, values[first - 2]!, values[first - 3]!];
+    for (let n = from; n < to; n++) {
+      const here = values[n + at - i]!;
+      sums[n]! += a * here + b * second + c * third + d * fourth;
+      fourth = third;
+      third = second;
+      second = here;
+    }
   }
-  return even + odd + (last % 2 === 0 ? weights[last]! * values[at - last]! : 0);
+  for (; i < weights.length; i++) {
+    const weight = weights[i]!;
+    for (let n = from; n < to; n++) sums[n]! += weight * values[n + at - i]!;
+  }
 }
 
 /**
