@@ -47,9 +47,8 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
   context: async ({ browser, kept, viewport, hasTouch }, use) => {
     const context = (kept.context ??= await browser.newContext({ viewport, hasTouch }));
     await use(context);
-    const page = await keptPage(context, kept);
+    const page = await leftPage(context, kept);
     await Promise.all(context.pages().map((other) => (other === page ? undefined : other.close())));
-    await leave(page);
     await context.unrouteAll({ behavior: 'ignoreErrors' });
     await context.setOffline(false);
     await forgetAll(context, page);
@@ -86,11 +85,21 @@ async function keptPage(context: BrowserContext, kept: WorkerParts['kept']): Pro
   return kept.page;
 }
 
-/** Ends the app, by way of a picture of the same site: from anywhere else the next page gets a renderer of its own. */
-async function leave(page: Page): Promise<void> {
+/**
+ * The worker's page when the app has ended on it, by way of a picture of the same site: from anywhere else the
+ * next page gets a renderer of its own. Another page where the site is gone.
+ */
+async function leftPage(context: BrowserContext, kept: WorkerParts['kept']): Promise<Page> {
+  const page = await keptPage(context, kept);
   const { protocol, origin } = new URL(page.url());
-  const picture = protocol === 'http:' ? `${origin}/icon.svg` : 'about:blank';
-  await page.goto(picture).catch(() => page.goto('about:blank'));
+  if (protocol !== 'http:') return page;
+  try {
+    await page.goto(`${origin}/icon.svg`);
+    return page;
+  } catch {
+    await page.close();
+    return keptPage(context, kept);
+  }
 }
 
 /** What pages have kept on this device, for every server that a worker has had. */

@@ -85,6 +85,13 @@ test('the arrow keys move the set by one division of the tape, with shift by ten
   await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(before, 6);
   for (let edit = 1; edit < version; edit++) await page.getByRole('button', { name: 'redo', exact: true }).click();
   await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(moved, 6);
+  // an undo at once takes back the key before it, which had not even been saved
+  await handle.focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'centre')).toBeCloseTo(moved, 6);
+  await isSent(page);
+  expect((await savedJob(page, demo, 'by-keys')).job.choices?.centreY).toBeCloseTo(moved, 6);
 });
 
 test('what is drawn is the plan’s millimetres, within a pixel', async ({ page, demo }) => {

@@ -246,6 +246,8 @@ export const MUTATIONS = [
         "(e.found === 'wood' ? 1 : 0) * PROBE_TRUST",
       ],
       ['wall/renewal.ts', 'const open = (n: number) => beyond(n) / mean;', 'const open = () => 1 / mean;'],
+      ['wall/renewal.ts', 'const block = Math.min(size, ...runs.map((r) => r.from));', 'const block = size;'],
+      ['wall/renewal.ts', 'for (let m = n + 1; m < to; m++) tapped[m]! *= factor;', ''],
       ['wall/pitchPrior.ts', 'weight: ODD_PITCH_SHARE / (to - from + 1)', 'weight: ODD_PITCH_SHARE'],
       ['wall/wallBelief.ts', 'log: Math.log(share) + logZ', 'log: Math.log(share)'],
       ['wall/wallBelief.ts', 'against(widthMm - plyMm)', 'against(widthMm)'],

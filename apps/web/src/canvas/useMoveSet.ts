@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef, type RefObject } from 'react';
 import type { Job } from '@steddo/contract';
 import { chooseHeight, onDivision, type Command } from '@steddo/core';
 import { useRoomContext } from '../state/roomState';
@@ -15,6 +15,26 @@ export interface MoveSet {
   /** By so many divisions of the tape, from the keyboard. */
   nudge: (across: number, up: number) => void;
 }
+
+/** Nudges are done before whatever else is tapped or typed: an undo takes them back, and does not come before them. */
+function useSettleFirst(timer: RefObject<unknown>, settle: RefObject<() => void>): void {
+  useEffect(() => {
+    const first = () => {
+      if (timer.current !== undefined) settle.current();
+    };
+    const onKey = (e: KeyboardEvent) => {
+      if (!e.key.startsWith('Arrow') && !MODIFIERS.includes(e.key)) first();
+    };
+    window.addEventListener('pointerdown', first, true);
+    window.addEventListener('keydown', onKey, true);
+    return () => {
+      window.removeEventListener('pointerdown', first, true);
+      window.removeEventListener('keydown', onKey, true);
+    };
+  }, [timer, settle]);
+}
+
+const MODIFIERS = ['Shift', 'Control', 'Meta', 'Alt'];
 
 /** Moves the set up and down or sideways, snapped to the tape's division; one edit for one move. */
 export function useMoveSet(): MoveSet {
@@ -36,6 +56,7 @@ export function useMoveSet(): MoveSet {
   const latest = useRef(settle);
   latest.current = settle;
   useEffect(() => () => latest.current(), []);
+  useSettleFirst(timer, latest);
 
   const show = (dx: number, dy: number) => {
     if (!base.current && at) base.current = { ...at, job };
