@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { FloorThing, Job } from '@steddo/contract';
-import { removeEntry, type Command } from '@steddo/core';
+import { removeEntry } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
 import { EntryRow } from '../../ui/EntryRow';
 import { NameDialog } from '../../ui/NameDialog';
 import { newFloorThing } from './newEntries';
+import { spanFields } from './spanFields';
 import { useRoomContext } from '../../state/roomState';
 
 /** What stands on the floor, as footprints: a sofa, a table, a rowing machine. */
@@ -56,53 +57,20 @@ export function RoomFloor() {
 
 function floorFields(f: FloorThing): Field[] {
   const path = `room.floor.${f.id}` as const;
-  const put =
-    (name: string) =>
-    (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value });
-  const now = (j: Job): FloorThing => j.room.floor?.find((o) => o.id === f.id) ?? f;
-  const move =
-    (low: 'left' | 'near', high: 'right' | 'far') =>
-    (value: number, j: Job): Command => ({
-      do: 'all',
-      commands: [put(low)(value), put(high)(value + now(j)[high] - now(j)[low])],
-    });
+  const shared = { path, entry: f, now: (j: Job) => j.room.floor?.find((o) => o.id === f.id) };
   return [
-    {
-      path: `${path}.left`,
-      label: 'left edge, from the left',
-      kind: 'length',
-      value: f.left,
-      min: -20_000,
-      max: 40_000,
-      command: move('left', 'right'),
-    },
-    {
-      path: `${path}.width`,
-      label: 'width',
-      kind: 'length',
-      value: f.right - f.left,
-      min: 10,
-      max: 20_000,
-      command: (v, j) => put('right')(now(j).left + v),
-    },
-    {
-      path: `${path}.near`,
-      label: 'front, from the wall',
-      kind: 'length',
-      value: f.near,
-      min: 0,
-      max: 30_000,
-      command: move('near', 'far'),
-    },
-    {
-      path: `${path}.depth`,
-      label: 'depth',
-      kind: 'length',
-      value: f.far - f.near,
-      min: 10,
-      max: 20_000,
-      command: (v, j) => put('far')(now(j).near + v),
-    },
+    ...spanFields({
+      ...shared,
+      ...{ low: 'left', high: 'right' },
+      place: { label: 'left edge, from the left', min: -20_000, max: 40_000 },
+      size: { label: 'width', min: 10, max: 20_000 },
+    }),
+    ...spanFields({
+      ...shared,
+      ...{ low: 'near', high: 'far' },
+      place: { label: 'front, from the wall', min: 0, max: 30_000 },
+      size: { label: 'depth', min: 10, max: 20_000 },
+    }),
     {
       path: `${path}.height`,
       label: 'height',
@@ -110,7 +78,7 @@ function floorFields(f: FloorThing): Field[] {
       value: f.height,
       min: 0,
       max: 4000,
-      command: put('height'),
+      command: (value) => ({ do: 'put', path: `${path}.height`, value }),
     },
   ];
 }

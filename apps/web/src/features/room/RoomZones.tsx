@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Build, Job, Zone } from '@steddo/contract';
-import { removeEntry, type Command } from '@steddo/core';
+import { removeEntry } from '@steddo/core';
 import { buildName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -11,6 +11,7 @@ import { EntryRow } from '../../ui/EntryRow';
 import { Switch } from '../../ui/Switch';
 import { COVERS, KINDS, STATES } from './buildChoices';
 import { newZone } from './newEntries';
+import { spanFields } from './spanFields';
 import { useRoomContext } from '../../state/roomState';
 
 /** Where the wall is not like the rest, and which of its ends is a corner. */
@@ -99,53 +100,20 @@ function ZoneFields({ zone }: { zone: Zone }) {
 
 function zoneFields(zone: Zone): Field[] {
   const path = `room.wall.zones.${zone.id}` as const;
-  const put =
-    (name: string) =>
-    (value: number): Command => ({ do: 'put', path: `${path}.${name}`, value });
-  const now = (j: Job): Zone => j.room.wall.zones?.find((z) => z.id === zone.id) ?? zone;
-  const move =
-    (low: 'left' | 'bottom', high: 'right' | 'top') =>
-    (value: number, j: Job): Command => ({
-      do: 'all',
-      commands: [put(low)(value), put(high)(value + now(j)[high] - now(j)[low])],
-    });
+  const shared = { path, entry: zone, now: (j: Job) => j.room.wall.zones?.find((z) => z.id === zone.id) };
   return [
-    {
-      path: `${path}.left`,
-      label: 'left edge, from the left',
-      kind: 'length',
-      value: zone.left,
-      min: 0,
-      max: 30_000,
-      command: move('left', 'right'),
-    },
-    {
-      path: `${path}.width`,
-      label: 'width',
-      kind: 'length',
-      value: zone.right - zone.left,
-      min: 1,
-      max: 30_000,
-      command: (v, j) => put('right')(now(j).left + v),
-    },
-    {
-      path: `${path}.bottom`,
-      label: 'bottom, from the floor',
-      kind: 'length',
-      value: zone.bottom,
-      min: 0,
-      max: 10_000,
-      command: move('bottom', 'top'),
-    },
-    {
-      path: `${path}.height`,
-      label: 'height',
-      kind: 'length',
-      value: zone.top - zone.bottom,
-      min: 1,
-      max: 10_000,
-      command: (v, j) => put('top')(now(j).bottom + v),
-    },
+    ...spanFields({
+      ...shared,
+      ...{ low: 'left', high: 'right' },
+      place: { label: 'left edge, from the left', min: 0, max: 30_000 },
+      size: { label: 'width', min: 1, max: 30_000 },
+    }),
+    ...spanFields({
+      ...shared,
+      ...{ low: 'bottom', high: 'top' },
+      place: { label: 'bottom, from the floor', min: 0, max: 10_000 },
+      size: { label: 'height', min: 1, max: 10_000 },
+    }),
     {
       path: `${path}.face`,
       label: 'its face in front of the rest',
@@ -154,7 +122,7 @@ function zoneFields(zone: Zone): Field[] {
       value: zone.face,
       min: -500,
       max: 500,
-      command: put('face'),
+      command: (value) => ({ do: 'put', path: `${path}.face`, value }),
     },
   ];
 }
