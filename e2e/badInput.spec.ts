@@ -89,13 +89,18 @@ test.describe('command line and start', () => {
   });
   test('a file that is not there, or is no JSON, is one line', async () => {
     writeFileSync(join(folder, 'broken.json'), '{"format":');
+    writeFileSync(join(folder, 'bytes.json'), Buffer.from(Array.from({ length: 256 }, (_, i) => i)));
+    writeFileSync(join(folder, 'lines.json'), JSON.stringify({ ...guestRoom, 'two\nlines': 1 }));
     for (const [file, words] of [
       ['none.json', 'there is no such file'],
       ['broken.json', 'is not JSON'],
+      ['bytes.json', 'is not JSON'],
+      ['lines.json', 'two\\u000alines: is not a field'],
     ] as const) {
       const run = await runToEnd('npm', ['run', '--silent', 'plan', '--', join(folder, file)]);
       expect(run.code).toBe(2);
       expect(run.err).toContain(words);
+      expect(run.err.split('\n').filter((l) => l !== '' && !l.startsWith('npm '))).toHaveLength(1);
       expect(run.err).not.toMatch(/at .*:\d+:\d+/);
     }
   });

@@ -9,9 +9,13 @@ import { planFile } from '@steddo/text';
 
 /** Faults of the call or of a file: one line each on standard error, exit 2, no stack traces. */
 function refuse(lines: string[]): never {
-  writeSync(2, lines.map((line) => `${line}\n`).join(''));
+  writeSync(2, lines.map((line) => `${onOneLine(line)}\n`).join(''));
   process.exit(2);
 }
+
+/** A name in a file may hold anything: what would break the line or the terminal is written as its number. */
+const onOneLine = (line: string): string =>
+  line.replace(/\p{Cc}/gu, (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`);
 
 const fromWhereTheUserStands = (file: string): string => resolve(process.env.STEDDO_FROM ?? process.cwd(), file);
 

@@ -91,6 +91,15 @@ function nameOfType(expected: string): string {
 
 function shown(input: unknown): string {
   if (input === null) return 'null (leave the field out instead)';
-  const text = JSON.stringify(input) ?? String(input);
+  const text = textOf(input);
   return text.length > 40 ? `${text.slice(0, 37)}…` : text;
+}
+
+/** As JSON writes it; of what is nested deeper than can be written, its kind. */
+function textOf(input: unknown): string {
+  try {
+    return JSON.stringify(input) ?? String(input);
+  } catch {
+    return Array.isArray(input) ? 'a list nested too deep' : 'an object nested too deep';
+  }
 }

@@ -87,6 +87,9 @@ describe('job file', () => {
   });
   it('says what a file that is no object should be', () => {
     expect(faults([])).toEqual(['(file): takes an object, not []']);
+    let deep: unknown = [];
+    for (let i = 0; i < 20_000; i++) deep = [deep];
+    expect(faults(deep)).toEqual(['(file): takes an object, not a list nested too deep']);
     expect(faults('x')).toHaveLength(1);
   });
   it('takes a pattern above hook as one number or a list', () => {
