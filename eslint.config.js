@@ -30,7 +30,7 @@ const CORE_FOLDERS = {
   wall: BASE,
   screen: BASE,
   fixing: BASE,
-  lift: BASE,
+  lift: [...BASE, 'arm'],
   placement: [...BASE, 'sight'],
   reach: [...BASE, 'sight', 'arm'],
   plate: [...BASE, 'wall', 'fixing', 'arm'],

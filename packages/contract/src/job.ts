@@ -160,6 +160,12 @@ export const job = z
     anchors: z.array(anchor).optional(),
     lags: z.array(lag).optional(),
     bits: z.array(bit).optional(),
+    /** The set's lower edge above the floor where it is taken up, and how far the body turns with it. */
+    hang: z
+      .strictObject({
+        lift: z.strictObject({ from: length.optional(), turn: z.number().min(0).max(180).optional() }).optional(),
+      })
+      .optional(),
     leads: z
       .array(
         z.strictObject({

@@ -45,7 +45,15 @@ export const fit = z.discriminatedUnion('rule', [
   measuredFit('tilt', 'deg').extend({ axis: z.enum(['down', 'up']) }),
   /** Of its worst seat, by the viewer's id. */
   measuredFit('reach', 'deg').extend({ axis: z.string() }),
-  measuredFit('people', 'count'),
+  /** Set and brackets over what so many people may lift there; 'none' where nobody reaches. */
+  z.strictObject({
+    rule: z.literal('people'),
+    ...judgedBy,
+    value: z.union([num, z.literal('none')]),
+    limit: num,
+    unit: z.literal('ratio'),
+    people: num,
+  }),
   /** What its fixings hold, in closed form, wherever they may go. */
   measuredFit('holds', 'ratio'),
   /** What they hold where they find wood: the whole search, for the first of the list. */
@@ -252,6 +260,16 @@ export const plan = z.strictObject({
       instrumentError: num.optional(),
       corrections: z.array(correction),
       groups: z.array(levelGroup),
+    })
+    .optional(),
+  /** kg; `limit` is one person's. */
+  lift: z
+    .strictObject({
+      limit: num,
+      mass: num,
+      index: num.optional(),
+      people: num,
+      workings: z.strictObject({ limit: working, mass: working, index: working.optional() }),
     })
     .optional(),
   day: z

@@ -48,7 +48,8 @@ export { comparePlaces, placeOf, rankMounts, rankOne, searchFirst, type RankPlac
 export { SCHEMED, schemeRule } from './mount/schemeRule';
 export { estimateUtilisation } from './mount/estimateUtilisation';
 export { comparedOf, type Compared } from './mount/compareMounts';
-export { liftLimitKg, liftPeople } from './lift/liftPeople';
+export { judgeLift, liftOf, type JudgedLift } from './lift/judgeLift';
+export { liftLimitKg } from './lift/liftLimit';
 export { toMeasure } from './mount/toMeasure';
 export { typeAdvice } from './mount/typeAdvice';
 export { inferStuds, readingsOf, type StudsFound } from './wall/inferStuds';

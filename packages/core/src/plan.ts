@@ -10,6 +10,7 @@ import { conflictFinding, movedFinding, withSideways } from './placement/spotFin
 import { foldChoices } from './plate/foldChoices';
 import { planPlate, type PlatePlan } from './plate/planPlate';
 import { levelPart } from './level/levelPart';
+import { liftPart } from './lift/liftPart';
 import { lightPart } from './light/lightPart';
 import { loadsPart } from './load/loadsPart';
 import { nextLooks } from './looks/nextLook';
@@ -63,6 +64,7 @@ function planOf(job: Job, mounts: readonly Mount[] | undefined, found: StudsFoun
   const ranking = mounts && rankMounts(mounts, job, found, memory.mounts);
   const screen = screenPart(job, outline);
   const mount = mountPart(job, context);
+  const lift: Part<Plan['lift']> = job.mount ? liftPart(context.lift(job.mount)) : { findings: [] };
   const light = lightPart(job, found);
   const wall = wallPart(job, found);
   const placed = placedPart({ job, outline, context, ranking, found, wall: wall.section, memory });
@@ -75,12 +77,12 @@ function planOf(job: Job, mounts: readonly Mount[] | undefined, found: StudsFoun
     verdict: 'stop',
     findings: [],
     screen: { ...screen.section, ...screws },
-    ...present({ ranking, fit: mount.section, light: light.section }),
+    ...present({ ranking, fit: mount.section, lift: lift.section, light: light.section }),
     ...wall.section,
     ...sections,
     ...hazards.section,
   };
-  const all = [screen, mount, light, wall, placed, hazards].flatMap((part) => part.findings);
+  const all = [screen, mount, lift, light, wall, placed, hazards].flatMap((part) => part.findings);
   return judged(job, made, all);
 }
 

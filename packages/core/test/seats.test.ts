@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Mount, Viewer } from '@steddo/contract';
-import { fitContext, fitMount, liftLimitKg, liftPeople, plan, rankMounts } from '../src';
+import { fitContext, fitMount, plan, rankMounts } from '../src';
 import { testJob, testMount } from './jobs';
 
 const seated = (...viewers: Partial<Viewer>[]) =>
@@ -151,26 +151,5 @@ describe('plate between the obstacles', () => {
       }),
       { numRuns: 40 },
     );
-  });
-});
-
-describe('who lifts', () => {
-  // revised NIOSH equation (Waters et al. 1993), from memory: LC 23 kg, HM 25/H, VM 1 - 0.003 |V - 75|, DM 0.82 + 4.5/D
-  it('the best lift is the load constant with fair hold', () => {
-    expect(liftLimitKg({ fromCm: 75, toCm: 75, thicknessCm: 0 })).toBeCloseTo(23 * 0.95, 9);
-  });
-  it('the worse end counts', () => {
-    const lift = liftLimitKg({ fromCm: 30, toCm: 140, thicknessCm: 6 });
-    const multipliers = (25 / 28) * (0.82 + 4.5 / 110) * 0.95;
-    expect(lift).toBeCloseTo(23 * multipliers * (1 - 0.003 * 65), 9);
-    expect(liftLimitKg({ fromCm: 30, toCm: 180, thicknessCm: 6 })).toBe(0);
-  });
-  // common practice: over 50 to 55 in, two people lift
-  it('two over 50 in, or above what one may lift', () => {
-    expect(liftPeople(9, 1270, 14)).toBe(1);
-    expect(liftPeople(9, 1271, 14)).toBe(2);
-    expect(liftPeople(14.1, 1000, 14)).toBe(2);
-    expect(liftPeople(30, 1000, 14)).toBe(3);
-    expect(liftPeople(9, 1000, 0)).toBe(2);
   });
 });

@@ -72,9 +72,11 @@ const SENTENCES: Sentences = {
     `${capital(v.viewer)} stays ${say.degrees(v.degrees)} off straight with this mount; under ${v.limit}° is good. A mount that turns further would serve.`,
   'mount-tilt': (v, say) =>
     `${say.degrees(v.neededDeg)} of tilt ${v.way} would face the viewers; this mount gives ${say.degrees(v.limitDeg)}.`,
-  'mount-people': (v, say) =>
-    `${say.mass(v.massKg)} is more than two people should lift so high: ${v.people} are needed.`,
   'lift-people': () => 'Two people lift this set.',
+  'lift-heavy': (v, say) =>
+    `With its brackets the set is ${say.mass(v.massKg)}, ${rounded(v.index, 2)} times the ${say.mass(v.mayKg)} that ${v.people === 2 ? 'two people' : 'one person'} should lift so high. Start from something higher than the floor, or get more hands or a lift.`,
+  'lift-out-of-reach': () =>
+    'Where it begins or ends the lift is out of reach: the hands would be over 1.75 m up, or too far out. Stand higher, or get a lift.',
   'extension-arms-needed': (v) =>
     `The pattern is larger than ${rounded(v.widthMm, 0)} x ${rounded(v.heightMm, 0)} mm: use the extension arms.`,
   'mount-to-measure': (v, say) =>

@@ -35,7 +35,7 @@ export function fitText(fit: Fit, say: Wording): string {
     case 'tilt':
       return tiltWords(fit, say);
     case 'people':
-      return fit.value === 1 ? 'one can lift the set' : `${fit.value} people lift the set`;
+      return peopleWords(fit);
     case 'holds':
       return fit.ok
         ? `its fixings have ${percent(fit.value)} of what they may hold at worst`
@@ -48,6 +48,12 @@ export function fitText(fit: Fit, say: Wording): string {
     case 'stud-spacing':
       return fit.ok ? 'stud spacing fits' : `stud spacing off by ${say.length(by)}`;
   }
+}
+
+function peopleWords({ ok, value, people }: FitOf<'people'>): string {
+  if (value === 'none') return 'nobody can lift the set so high';
+  const who = people === 1 ? 'one can lift the set' : 'two people lift the set';
+  return ok ? who : `${who}, ${rounded(value, 1)} times what they should`;
 }
 
 const percent = (use: number): string => `${Math.ceil(use * 100)} %`;

@@ -8,7 +8,7 @@ import { anglesAt, edges, spotAt, tiltOf } from '../placement/placeSet';
 import { roughRoom, type RoughRoom } from '../reach/roughReach';
 import { outlineOf } from '../screen/outlineOf';
 import { seatAngles } from '../sight/seatAngles';
-import { liftLimitKg } from '../lift/liftPeople';
+import { judgeLift, liftOf, type JudgedLift } from '../lift/judgeLift';
 import { newMountMemory, type MountMemory } from './mountMemory';
 import type { RoomForPlate } from './plateRoom';
 import type { Seats } from './typeAdvice';
@@ -23,7 +23,8 @@ export interface FitContext {
   yieldTable: YieldTable;
   /** The set and its walls, for how far an arm brings it; absent while its centre line is not known. */
   rough?: RoughRoom;
-  liftLimitKg: number;
+  /** How heavy the set is to lift onto a mount. */
+  lift: (mount: Mount) => JudgedLift;
   /** Absent while no height is wanted, or the set alone, without a plate, finds no place. */
   room?: RoomForPlate;
 }
@@ -37,12 +38,14 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
   const outline = outlineOf(job.screen, job.guessed ?? []);
   const { height } = outline;
   const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
-  const liftTo = (centreMm: number) =>
-    liftLimitKg({ fromCm: height.value / 20, toCm: centreMm / 10, thicknessCm: thickness / 10 });
+  const liftTo = (hungBottom: number) => {
+    const lift = liftOf(job, { setHeight: height.value, thickness, hungBottom });
+    return (mount: Mount) => judgeLift(job, mount, lift);
+  };
   const packing = job.choices?.packing ?? 0;
   const { yieldTable } = memory;
   const estimate = (mount: Mount) => memory.estimateUtilisation(mount, job.screen, job.room.wall, packing, yieldTable);
-  const base = { estimate, yieldTable, liftLimitKg: liftTo(job.room.wall.height / 2) };
+  const base = { estimate, yieldTable, lift: liftTo((job.room.wall.height - height.value) / 2) };
   const framed = frameOf(bare, outline);
   if (!framed.ok) return { ...base, seats: { seats: [] } };
   const { frame } = framed;
@@ -57,7 +60,7 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
     ...base,
     seats: { seats, ...(tilt ? { tilt } : {}) },
     rough,
-    liftLimitKg: liftTo(spot.centre.value),
+    lift: liftTo(spot.bottom.value),
   };
   // where the set alone finds no height the room is to blame, and no mount
   const forSet = heightLimits({ job: bare, height, set: edges(frame) });

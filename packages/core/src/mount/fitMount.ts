@@ -2,7 +2,7 @@ import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
 import { holdsRule } from './estimateUtilisation';
 import { boardOf } from '../room/wallAt';
 import type { FitContext } from './fitContext';
-import { liftPeople } from '../lift/liftPeople';
+import type { JudgedLift } from '../lift/judgeLift';
 import { plateRoomRule } from './plateRoom';
 import { seatRules } from './seatRules';
 import { PATTERN_MM } from '../screen/patternClass';
@@ -26,30 +26,24 @@ export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>, contex
     wallRule(mount, room.wall.build),
     ...coveringRule(mount, room.wall.build),
     ...spacingRule(mount, room.wall.build),
-    ...(context ? roomRules(mount, screen, context) : []),
+    ...(context ? roomRules(mount, context) : []),
   ];
   // what is stopped already is not asked what it holds: in long lists that is most of them
   const stopped = rules.some((r) => !r.ok && r.level === 'stop');
   return context && !stopped ? [...rules, ...holdsRule(context.estimate(mount))] : rules;
 }
 
-function roomRules(mount: Mount, screen: Job['screen'], context: FitContext): Fit[] {
-  const massKg = screen.mass;
-  const people = liftPeople(massKg, screen.diagonal, context.liftLimitKg);
-  const ok = people <= 2;
+function roomRules(mount: Mount, context: FitContext): Fit[] {
   return [
     ...(context.room ? plateRoomRule(mount, context.room) : []),
     ...seatRules(mount, context.seats, context.rough),
-    {
-      rule: 'people',
-      ok,
-      level: ok ? 'info' : 'stop',
-      value: people,
-      limit: 2,
-      margin: 2 - people,
-      unit: 'count',
-    },
+    peopleRule(context.lift(mount)),
   ];
+}
+
+function peopleRule({ people, index, level }: JudgedLift): Fit {
+  const rule = { rule: 'people', ok: level === 'info', level, limit: 1, unit: 'ratio', people } as const;
+  return index ? { ...rule, value: index.value, margin: 1 - index.value } : { ...rule, value: 'none', margin: -1 };
 }
 
 /** Fails by how much of its limit: to tell which failed rule is nearest to passing. */

@@ -5,15 +5,7 @@ import { toMeasure } from './toMeasure';
 /** What the chosen mount's failed rules mean for this job, and what its label leaves to measure. */
 export function mountFindings(mount: Mount, fits: readonly Fit[], job: Job): Finding[] {
   const failed = fits.filter((f) => !f.ok).flatMap((f) => ruleFinding(f, mount, job) ?? []);
-  return [...failed, ...liftFinding(fits, job), ...extensionFinding(mount, job), ...measureFinding(mount, job)];
-}
-
-/** A note that two lift; more than two is a failed rule. */
-function liftFinding(fits: readonly Fit[], job: Job): Finding[] {
-  const people = fits.find((f) => f.rule === 'people' && f.ok && f.value === 2);
-  if (!people) return [];
-  const values = { people: 2, massKg: job.screen.mass };
-  return [finding('lift-people', 'info', 'mount', values, 'revised NIOSH equation, from memory')];
+  return [...failed, ...extensionFinding(mount, job), ...measureFinding(mount, job)];
 }
 
 function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding | undefined {
@@ -64,13 +56,9 @@ function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding | undefined {
       });
     case 'holds':
     case 'scheme':
-      // the picked mount's own loads say it, with the pose and the fastener
-      return undefined;
     case 'people':
-      return finding('mount-people', fit.level, 'mount', {
-        people: value,
-        massKg: job.screen.mass,
-      });
+      // the picked mount's own loads say it, with the pose and the fastener, and its own lift
+      return undefined;
   }
 }
 

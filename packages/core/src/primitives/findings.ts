@@ -81,8 +81,9 @@ export interface FindingValues {
   'mount-plate-room': { shortMm: number };
   'mount-reach': { viewer: string; degrees: number; limit: number };
   'mount-tilt': { way: string; neededDeg: number; limitDeg: number };
-  'mount-people': { people: number; massKg: number };
   'lift-people': { people: number; massKg: number };
+  'lift-heavy': { people: number; massKg: number; limitKg: number; mayKg: number; index: number };
+  'lift-out-of-reach': Record<string, never>;
   'extension-arms-needed': { widthMm: number; heightMm: number };
   'mount-to-measure': { fields: string[] };
   'arm-hole-missing': { armHole: number; count: number };
@@ -143,7 +144,8 @@ const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'stud-doubtful',
   'mount-reach',
   'mount-tilt',
-  'mount-people',
+  'lift-heavy',
+  'lift-out-of-reach',
   'arm-on-anchors',
   'large-on-anchors',
 ]);
