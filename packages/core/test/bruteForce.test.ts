@@ -162,7 +162,8 @@ describe('the plate over the studs against trying every tenth of a millimetre an
         expect(Math.abs(p.scheme!.shift)).toBeLessThanOrEqual(least + 1e-6);
         expect(Math.abs(p.scheme!.shift)).toBeGreaterThanOrEqual(least - 1e-6);
       }),
-      { numRuns: 25 },
+      // three studs that a plate could serve only from beyond its slide
+      { numRuns: 25, examples: [[{ first: 1712, pitch: 380, more: true }]] },
     );
   });
 
