@@ -1,5 +1,5 @@
 import type { Evidence, Item, Job, Look } from '@steddo/contract';
-import { guidedLooks, hazardsOf, lookedAt, plan } from '../src';
+import { guidedLooks, hazardsOf, holeState, lookedAt, plan } from '../src';
 import { testJob } from './jobs';
 
 const outlet: Item = { id: 'o2', kind: 'outlet', left: 1765, right: 1835, bottom: 300, top: 414 };
@@ -229,5 +229,21 @@ describe('a guided look', () => {
     const right = guidedLooks(job, plan(job)).find((l) => l.hole === 'h1' && l.bay === 'right')!;
     expect(right.x).toBeGreaterThan(1819);
     expect(right.x).toBeLessThan(1919);
+  });
+});
+
+describe('what may be done at a hole', () => {
+  const into = 'stud' as const;
+  it('nothing where something was seen behind it, however sure the wood', () => {
+    expect(holeState({ probability: 1, hazard: 'seen', into })).toBe('stop');
+  });
+  it('drilled with care while nobody has looked, freely once both bays are clear', () => {
+    expect(holeState({ probability: 1, hazard: 'nobody-looked', into })).toBe('caution');
+    expect(holeState({ probability: 1, hazard: 'clear', into })).toBe('go');
+  });
+  it('doubtful wood is a stop in a stud, and care behind a board, where a test hole shows it', () => {
+    expect(holeState({ probability: 0.5, hazard: 'clear', into })).toBe('stop');
+    expect(holeState({ probability: 0.5, hazard: 'clear', into: 'board' })).toBe('caution');
+    expect(holeState({ probability: 0, hazard: 'clear', into: 'board' })).toBe('stop');
   });
 });

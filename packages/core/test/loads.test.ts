@@ -299,6 +299,15 @@ describe('the loads of a plan', () => {
     expect([far, near].map((p) => p.screen.screws![0]!.spacer)).toEqual([45, 10]);
     expect(far.loads!.worst).toBeGreaterThan(near.loads!.worst);
   });
+  it('of the curve and of the report are one number, however thick the packing behind the plate', () => {
+    for (const packing of [0, 3, 6]) {
+      const { curve, worst } = plan(armJob({ choices: { centreY: 1300, packing } })).loads!;
+      const most = Math.max(...curve!.map((c) => c.utilisation));
+      // the curve takes a lag's shear at the next whole degree, the report at its own
+      expect(most).toBeGreaterThanOrEqual(worst - 1e-9);
+      expect(most).toBeLessThan(1.005 * worst);
+    }
+  });
   it('over what it may hold is a stop that nobody can acknowledge', () => {
     const heavy = armJob({
       screen: { ...testJob().screen, mass: 38 },
