@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Job, Mount } from '@steddo/contract';
-import { evaluate, plan } from '../src';
+import { evaluate, plan, rankMounts } from '../src';
 import { middleOf, type FastenerGroup } from '../src/load/fastenerGroup';
 import { groupForces, type Push } from '../src/load/groupForces';
 import { pushesOf } from '../src/load/setPushes';
@@ -299,14 +299,19 @@ describe('the loads of a plan', () => {
     expect([far, near].map((p) => p.screen.screws![0]!.spacer)).toEqual([45, 10]);
     expect(far.loads!.worst).toBeGreaterThan(near.loads!.worst);
   });
-  it('of the curve and of the report are one number, however thick the packing behind the plate', () => {
-    for (const packing of [0, 3, 6]) {
-      const { curve, worst } = plan(armJob({ choices: { centreY: 1300, packing } })).loads!;
-      const most = Math.max(...curve!.map((c) => c.utilisation));
-      // the curve takes a lag's shear at the next whole degree, the report at its own
-      expect(most).toBeGreaterThanOrEqual(worst - 1e-9);
-      expect(most).toBeLessThan(1.005 * worst);
-    }
+  it('in the list of mounts and in the plan are one number, however thick the packing behind the plate', () => {
+    const own = testMount.walls['timber-stud']!;
+    const long = { ...own, fixing: { ...own.fixing!, length: 115, threadLength: 70 } };
+    const mount: Mount = { ...testMount, walls: { ...testMount.walls, 'timber-stud': long } };
+    const shares = [0, 20, 40].map((packing) => {
+      const job = testJob({ mount, choices: { packing } });
+      const { worst } = plan(job).loads!;
+      const listed = rankMounts([mount], job)[0]!.reasons.find((r) => r.rule === 'scheme')!.value as number;
+      // the list takes a lag's shear at the next whole degree, the plan at its own
+      expect(Math.abs(listed / worst - 1)).toBeLessThan(0.005);
+      return worst;
+    });
+    expect(shares[2]! / shares[0]!).toBeGreaterThan(1.1);
   });
   it('over what it may hold is a stop that nobody can acknowledge', () => {
     const heavy = armJob({
