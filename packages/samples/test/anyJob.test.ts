@@ -77,16 +77,14 @@ describe('any valid job', () => {
     ['breakfast bar', breakfastBar],
     ['every field', full],
   ])('made from the %s has a valid plan, without a number that is none', (_, base) => {
-    let valid = 0;
     fc.assert(
       fc.property(edits, (list) => {
         const job = edited(base, list);
-        if (!job) return;
-        valid += 1;
-        checkPlan(plan(job, { mounts: demoCatalogue.mounts.slice(0, 4) }), job);
+        // most of what is drawn is no valid job: it draws until there are enough that are
+        fc.pre(job !== undefined);
+        checkPlan(plan(job!, { mounts: demoCatalogue.mounts.slice(0, 4) }), job!);
       }),
-      { numRuns: 25 },
+      { numRuns: 7, maxSkipsPerRun: 60 },
     );
-    expect(valid).toBeGreaterThan(2);
   });
 });
