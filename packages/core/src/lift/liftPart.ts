@@ -24,14 +24,7 @@ function liftFindings({ limit, mass, people, index, level }: JudgedLift): Findin
   const values = { people, massKg: mass.value };
   if (level === 'info') return people === 2 ? [finding('lift-people', 'info', 'mount', values, LIFT_SOURCE)] : [];
   const mayKg = mass.value / index.value;
-  const hundredths = Math.round(index.value * 100);
   return [
-    finding(
-      'lift-heavy',
-      level,
-      'mount',
-      { ...values, limitKg: limit.value, mayKg, index: hundredths / 100 },
-      LIFT_SOURCE,
-    ),
+    finding('lift-heavy', level, 'mount', { ...values, limitKg: limit.value, mayKg, index: index.value }, LIFT_SOURCE),
   ];
 }
