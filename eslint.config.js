@@ -34,7 +34,7 @@ const CORE_FOLDERS = {
   placement: [...BASE, 'sight'],
   reach: [...BASE, 'sight', 'arm'],
   plate: [...BASE, 'wall', 'fixing', 'arm'],
-  load: [...BASE, 'fixing', 'arm'],
+  load: [...BASE, 'wall', 'fixing', 'arm'],
   light: [...BASE, 'wall', 'fixing'],
   looks: [...BASE, 'wall', 'fixing', 'plate'],
   scheme: [...BASE, 'wall', 'fixing', 'arm', 'placement', 'plate', 'load'],

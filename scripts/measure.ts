@@ -197,7 +197,11 @@ const rows: [string, number, string][] = [
   [
     'what the fixings of 20,000 mounts hold, in closed form',
     timed(
-      () => many.reduce((n, m) => n + (estimateUtilisation(m, guestRoom.screen, guestRoom.room.wall, 0) ?? 0), 0),
+      () =>
+        many.reduce(
+          (n, m) => n + (estimateUtilisation(m, guestRoom.screen, guestRoom.room.wall, 0)?.utilisation ?? 0),
+          0,
+        ),
       5,
     ),
     'part of the ranking',

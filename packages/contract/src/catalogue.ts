@@ -142,6 +142,8 @@ export const mount = z.strictObject({
   arm: arm.optional(),
   mass: mass.optional(),
   movingMass: mass.optional(),
+  /** Whether maxMass counts the brackets hung with the set; it does unless the label says otherwise. */
+  massOf: z.enum(['all', 'set']).optional(),
   bag: z
     .strictObject({
       bracket: length.optional(),

@@ -5,7 +5,8 @@ import { at, coordinate, id, length, onWall, side } from './parts';
 
 const place = { id, x: coordinate, y: coordinate, wall: onWall.optional(), at: at.optional() };
 
-const KINDS = 'takes edge-left, edge-right, centre, fastener, probe, outlet-side, nogging, joint, backing-edge or live';
+const KINDS =
+  'takes edge-left, edge-right, centre, fastener, probe, outlet-side, nogging, joint, backing-edge, face, somewhere, old-hole or live';
 
 export const evidence = z.discriminatedUnion(
   'kind',
@@ -21,7 +22,18 @@ export const evidence = z.discriminatedUnion(
     }),
     z.strictObject({ kind: z.literal('outlet-side'), ...place, side }),
     z.strictObject({ kind: z.literal('nogging'), ...place }),
-    z.strictObject({ kind: z.literal('joint'), ...place }),
+    z.strictObject({
+      kind: z.literal('joint'),
+      ...place,
+      /** A level bed or an upright joint alone; absent: where both meet. */
+      runs: z.enum(['horizontal', 'vertical']).optional(),
+    }),
+    /** A stud's face taped through an opening; the side of the face that the wood is on. */
+    z.strictObject({ kind: z.literal('face'), ...place, side }),
+    /** A finder that gives no edge: a stud somewhere here. */
+    z.strictObject({ kind: z.literal('somewhere'), ...place }),
+    /** A hole of an earlier plate, and what it goes into. */
+    z.strictObject({ kind: z.literal('old-hole'), ...place, found: z.enum(['wood', 'hollow']) }),
     z.strictObject({
       kind: z.literal('backing-edge'),
       ...place,

@@ -59,7 +59,7 @@ export type {
   FastenerLoad,
   Hole,
   HoleInto,
-  LeastChange,
+  Remedy,
   Light,
   Loads,
   Part,

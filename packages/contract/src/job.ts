@@ -146,6 +146,9 @@ export const job = z
         scheme: z.string().optional(),
         stack: z.string().optional(),
         packing: length.optional(),
+        /** How far the set's middle may swing to either side of the fasteners' middle; held: something stops it there. */
+        maxAside: length.optional(),
+        asideHeld: z.boolean().optional(),
       })
       .optional(),
     evidence: z.array(evidence).max(2000).optional(),

@@ -3,7 +3,7 @@ import { mountType } from './catalogue';
 import { reach } from './reachPlan';
 import { buildKind, school, share, side } from './parts';
 import { screwCheck, stack } from './screwPlan';
-import { hole, leastChange, light, loads, scheme, schemeKind } from './schemePlan';
+import { hole, light, loads, remedy, scheme, schemeKind } from './schemePlan';
 import { backing, course, hazards, looking, nextLook, nogging } from './wallPlan';
 import { type unit, working } from './working';
 
@@ -246,11 +246,12 @@ export const plan = z.strictObject({
   scheme: scheme
     .extend({
       alternatives: z.array(scheme).optional(),
-      leastChange: leastChange.optional(),
     })
     .optional(),
   holes: z.array(hole).optional(),
   loads: loads.optional(),
+  /** Ways out of a stop at the holes, in the order in which they are offered. */
+  remedies: z.array(remedy).optional(),
   /** Light things on the same wall, and what holds each. */
   light: z.array(light).optional(),
   reach: reach.optional(),

@@ -14,6 +14,8 @@ export const build = z.strictObject({
   timber: z.enum(['spruce-pine-fir', 'hem-fir', 'douglas-fir', 'southern-pine']).optional(),
   masonry: z.enum(['brick', 'block', 'concrete', 'stone']).optional(),
   unit: z.strictObject({ width: size, height: size, joint: length.optional() }).optional(),
+  /** From the finished face to the outer skin or the far side. */
+  depth: length.optional(),
   thickness: size.optional(),
 });
 

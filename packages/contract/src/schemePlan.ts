@@ -47,6 +47,8 @@ export const hole = z.strictObject({
   depth: num,
   /** That it meets what it is meant for: wood all round the screw, a hollow, a whole unit. */
   probability: share,
+  /** Joints that nobody has marked: the probability is the wall's share, and says nothing of this hole. */
+  unmarked: z.array(z.enum(['bed', 'upright'])).optional(),
   hazard: holeHazard,
   /** The zones of cables and pipes that it is in, and the look that shows what is behind it. */
   zones: z.array(z.string()).optional(),
@@ -119,20 +121,24 @@ export const scheme = z.strictObject({
   parts: z.array(part),
 });
 
-/** The least that would have to change for the holes to pass. */
-export const leastChange = z.strictObject({
+/** One way out of a stop, with what it comes to: by how much, or which one. */
+export const remedy = z.strictObject({
   kind: z.enum([
-    'shift-set',
-    'other-fold',
-    'other-arm-hole',
-    'free-plate',
+    'limit-swing',
+    'more-rows',
     'longer-lag',
+    'two-studs',
+    'timber',
     'other-mount',
-    'other-school',
-    'pack-across-studs',
+    'poke-edge',
+    'other-stud',
+    'shift-set',
+    'anchors',
+    /** What was chosen by hand, let go again. */
+    'let-go',
   ]),
-  by: num.optional(),
-  to: z.string().optional(),
+  by: z.union([num, z.string()]).optional(),
+  result: z.strictObject({ utilisation: num.optional(), verdict: z.enum(['go', 'caution', 'stop']) }),
 });
 
 const fastenerLoad = z.strictObject({
@@ -155,12 +161,21 @@ const fastenerLoad = z.strictObject({
 export const loads = z.strictObject({
   /** The pose in which the worst fastener has most to hold; a hand leans on it in `handling`. */
   pose: z.strictObject({ extension: num, yaw: num, x: num, e: num }),
-  handling: z.enum(['none', 'left', 'right']),
+  handling: z.enum(['none', 'down', 'left', 'right']),
+  /** The duration factor of that case; the allowables of lags include it. */
+  duration: num,
   fasteners: z.array(fastenerLoad),
   worst: num,
+  /** The most that what hangs there asks by itself, and with a hand on it (absent: it has no arm). */
+  standing: num,
+  leaned: num.optional(),
+  /** How far the set's middle may go to either side of the fasteners' middle: inside the tables, inside the label's cover. */
+  maxAside: z.strictObject({ go: num.optional(), label: num.optional() }).optional(),
   /** For pack ratings: what the weakest bears, against four times the load. */
   fourfold: num.optional(),
   curve: z.array(z.strictObject({ extension: num, utilisation: num })).optional(),
+  /** Against how far aside the set's middle is. */
+  swing: z.array(z.strictObject({ aside: num, utilisation: num })).optional(),
   /** Set and mount, N; and all of it about the line that the plate turns about, N mm. */
   weight: working,
   moment: working,
@@ -193,7 +208,7 @@ export type HoleInto = z.infer<typeof holeInto>;
 export type DrillStep = z.infer<typeof drillStep>;
 export type SchemePlan = z.infer<typeof scheme>;
 export type SchemeKind = z.infer<typeof schemeKind>;
-export type LeastChange = z.infer<typeof leastChange>;
+export type Remedy = z.infer<typeof remedy>;
 export type Loads = z.infer<typeof loads>;
 export type FastenerLoad = Loads['fasteners'][number];
 export type Part = z.infer<typeof part>;

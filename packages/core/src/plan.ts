@@ -24,7 +24,8 @@ import { acknowledge, finding, verdictOf } from './primitives/findings';
 import type { Part } from './primitives/part';
 import { reachPart } from './reach/reachPart';
 import { guessFinding, planWorkings } from './room/guesses';
-import { schemePart, type SchemeMade } from './scheme/schemePart';
+import { remedyPart } from './scheme/remedyPart';
+import { schemePart, type SchemeInput, type SchemeMade } from './scheme/schemePart';
 import { outlineOf, type Outline } from './screen/outlineOf';
 import { screenPart } from './screen/screenPart';
 import { screwPart } from './screen/screwPart';
@@ -125,7 +126,17 @@ interface Placing {
 /** What hangs where, with all that follows from it. */
 type Placed = Pick<
   Plan,
-  'heights' | 'advice' | 'distances' | 'placement' | 'marks' | 'scheme' | 'holes' | 'loads' | 'reach' | 'level'
+  | 'heights'
+  | 'advice'
+  | 'distances'
+  | 'placement'
+  | 'marks'
+  | 'scheme'
+  | 'holes'
+  | 'loads'
+  | 'remedies'
+  | 'reach'
+  | 'level'
 > & { screws?: Pick<Plan['screen'], 'screws' | 'screwCheck'> };
 
 /** The set sideways, its plate over the studs, its height; and where that is free, how it is held there. */
@@ -183,7 +194,7 @@ function seatsPart(
   return { section: { ...(advice ? { advice } : {}), distances }, findings: distanceFindings(distances, job) };
 }
 
-type Hung = Pick<Placed, 'placement' | 'scheme' | 'holes' | 'reach' | 'loads' | 'marks'>;
+type Hung = Pick<Placed, 'placement' | 'scheme' | 'holes' | 'reach' | 'loads' | 'marks' | 'remedies'>;
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
 function hungPart(
@@ -194,11 +205,9 @@ function hungPart(
 ): { section: Hung; findings: Finding[] } {
   const { mount } = job;
   const { yieldTable } = memory.mounts;
-  const scheme: Partial<SchemeMade> =
-    (mount &&
-      plate &&
-      schemePart({ frame, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable })) ||
-    {};
+  const asked: SchemeInput | undefined = mount &&
+    plate && { frame, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
+  const scheme: Partial<SchemeMade> = (asked && schemePart(asked)) ?? {};
   const { spot = wished, plate: on = plate, holes = [], fastening } = scheme;
   const angles = anglesAt(frame, spot);
   const tilt = tiltOf(angles, job);
@@ -210,15 +219,17 @@ function hungPart(
   const folds = mount && moves(mount) ? foldChoices(job, mount, found, frame.centreX, placement.fold) : [];
   const plateX = on?.x.value ?? frame.centreX.value;
   const reach = reachPart({ job, placement, ranking, spacer: frame.spacer, folds, plateX, memory: memory.reach });
-  const loads = fastening && holes.length > 0 ? loadsPart(fastening, holes, reach.model) : undefined;
+  const seats = reach.section?.seats ?? [];
+  const loads = fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: reach.model, seats }) : undefined;
   const worst = loads?.section ? { worstUtilisation: loads.section.worst } : {};
+  const remedies = asked && remedyPart(asked, { made: scheme, loads: loads?.section, verdict: loads?.verdict });
   return {
     section: {
       placement,
       marks: marksOf({ frame, spot, plateX: on?.x ?? frame.centreX, holes, ...hangsAt(spot, job) }),
       ...(scheme.section ? { scheme: { ...scheme.section, ...worst } } : {}),
       ...(holes.length > 0 ? { holes } : {}),
-      ...present({ reach: reach.section, loads: loads?.section }),
+      ...present({ reach: reach.section, loads: loads?.section, remedies }),
     },
     findings: [
       ...(scheme.findings ?? plate?.lacking ?? []),

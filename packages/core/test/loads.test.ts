@@ -238,8 +238,10 @@ describe('the loads of a plan', () => {
     expect(pushes.map((p) => [p.right, p.up, p.out, p.down, p.side])).toEqual([
       [10, 20, 115, 120, undefined],
       [0, 0, 25, 10, undefined],
-      [20, -300, 145, 100, 50],
+      [20, -300, 145, 0, 50],
     ]);
+    const leaning = pushesOf(NUMBERS, at, { hung: 120 }, placed, 'down');
+    expect(leaning.at(-1)).toEqual({ right: 20, up: -300, out: 145, down: 100 });
     // and the moment of a plan says the same: 14 kg, 60 + 30 and 25 more
     const packed = plan(testJob({ mount: { ...testMount, mass: 2 }, choices: { packing: 25 } }));
     expect(packed.findings.map((f) => f.code)).toContain('lag-too-short');
@@ -315,7 +317,7 @@ describe('the loads of a plan', () => {
   });
   it('over what it may hold is a stop that nobody can acknowledge', () => {
     const heavy = armJob({
-      screen: { ...testJob().screen, mass: 38 },
+      screen: { ...testJob().screen, mass: 120 },
       fixing: { acknowledged: [{ code: 'load-too-great' }] },
     });
     const p = plan(heavy);

@@ -42,7 +42,7 @@ describe('masonry set out from a measured joint', () => {
     expect(at(two).bottom).toBeCloseTo(at(one).bottom, 6);
   });
   it('not without a unit or a mark', () => {
-    expect(masonryCourses({ kind: 'masonry' }, [joint(1, 2)], wall)).toBeUndefined();
+    expect(masonryCourses({ kind: 'masonry', masonry: 'concrete' }, [joint(1, 2)], wall)).toBeUndefined();
     expect(masonryCourses(block, [mark('centre', 1000)], wall)).toBeUndefined();
   });
 });

@@ -161,7 +161,7 @@ describe('chance of wood at a hole', () => {
   const { chances, studs } = marksShow(edges, { studWidth: 38 });
   it('is that of the stud being where its edges say, and the drill landing', () => {
     // two edges: sd 4 / sqrt 2; the drill 1.5; half of the room 19 - 1.5 x 7.94
-    const byHand = chanceWithin(19 - 1.5 * 7.94, 0, Math.hypot(4 / Math.SQRT2, 1.5));
+    const byHand = chanceWithin(19 - 1.5 * 7.94, 0, Math.hypot(4 / Math.SQRT2, 1.655));
     expect(studs[0]!.centre).toBeCloseTo(1000, 4);
     expect(Math.abs(holeChance(chances, 1000, 7.94).value - byHand)).toBeLessThan(0.003);
   });
@@ -177,7 +177,7 @@ describe('chance of wood at a hole', () => {
     expect(at(26)).toBe(0);
   });
   it('has its bounds where the product says', () => {
-    expect([0.98, 0.979, 0.9, 0.899].map(holeVerdict)).toEqual(['go', 'caution', 'caution', 'stop']);
+    expect([0.97, 0.969, 0.9, 0.899].map(holeVerdict)).toEqual(['go', 'caution', 'caution', 'stop']);
   });
 });
 
@@ -254,7 +254,7 @@ describe('holes', () => {
   });
   it('say how many studs are wanting', () => {
     const p = plan(testJob({ evidence: [mark('centre', 1800)] }));
-    expect(p.findings.find((f) => f.code === 'studs-needed')!.values).toEqual({
+    expect(p.findings.find((f) => f.code === 'find-the-stud-first')!.values).toEqual({
       found: 1,
       needed: 2,
     });

@@ -28,9 +28,9 @@ function slots(columns: readonly number[], rows: readonly number[], length = 60)
   return rows.flatMap((y) => columns.map((x) => ({ x, y, length, height: 10 })));
 }
 
-const wallsWith = (lag: typeof LAG | typeof SMALL_LAG, count = 4): Mount['walls'] => ({
+const wallsWith = (lag: typeof LAG | typeof SMALL_LAG, count = 4, inMasonry = count): Mount['walls'] => ({
   'timber-stud': { maxBoard: 16, fixing: { ...lag, count } },
-  masonry: { maxBoard: 0, fixing: { ...SLEEVE, count } },
+  masonry: { maxBoard: 0, fixing: { ...SLEEVE, count: inMasonry } },
 });
 const TWO_STUDS = { count: 2, minSpacing: 380, maxSpacing: 620 };
 const ONE_STUD = { count: 1 };
@@ -86,7 +86,8 @@ const batten = (size: Size): Mount => ({
   maxMass: size.maxMass + 5,
   screenSize: inches(size.from, size.to),
   pattern: { min: square(100), max: size.most },
-  walls: wallsWith(size.n === 1 ? SMALL_LAG : LAG),
+  // the smallest has one stud's two rows
+  walls: size.n === 1 ? wallsWith(SMALL_LAG, 2, 4) : wallsWith(LAG),
   studs: size.n === 1 ? ONE_STUD : TWO_STUDS,
   plate: railPlate(size),
   hook: { above: 165 + size.n * 10, spacing: size.most.width },

@@ -18,6 +18,7 @@ function workingsIn(value: unknown): Working[] {
 const SAYS_LOAD = [
   'loads-checked',
   'load-too-great',
+  'held-by-label',
   'load-unknown',
   'no-rating',
   'never-in-board',
@@ -28,6 +29,7 @@ const SAYS_LOAD = [
   'grip-outside',
   'head-through-slot',
   'board-unsound',
+  'sheet-too-thin',
 ];
 
 function checkPlan(p: Plan, job: Job): void {
@@ -43,7 +45,9 @@ function checkPlan(p: Plan, job: Job): void {
     expect(codes.filter((c) => SAYS_LOAD.includes(c)).length).toBe(held ? 1 : 0);
     if (!held) expect(p.verdict).toBe('stop');
     if (!held) expect(p.holes.every((h) => job.drilled?.some((d) => d.hole === h.id))).toBe(true);
-    expect(p.loads === undefined).toBe(!codes.some((c) => c === 'loads-checked' || c === 'load-too-great'));
+    expect(p.loads === undefined).toBe(
+      !codes.some((c) => ['loads-checked', 'held-by-label', 'load-too-great'].includes(c)),
+    );
     if (p.holes.some((h) => h.hazard !== 'clear')) expect(p.verdict).not.toBe('go');
     expect(p.holes.every((h) => h.depth > 0 && h.bit > 0)).toBe(true);
     expect(new Set(p.holes.map((h) => h.id)).size).toBe(p.holes.length);

@@ -117,8 +117,10 @@ const SENTENCES: Sentences = {
     `The measurement to the ${measuredName(v.to)} cannot be used: this mount's plate does not have it.`,
   'plate-beyond-slide': (v, say) =>
     `The plate is ${say.length(Math.abs(v.shiftMm))} off and the set slides ${say.length(v.slideMm)} each way on it.`,
-  'studs-needed': (v) =>
-    `This mount needs ${v.needed} ${v.needed === 1 ? 'stud' : 'studs'}; the marks show ${v.found}.`,
+  'find-the-stud-first': (v, say) =>
+    `Find the stud first: this mount needs ${v.needed}, and the marks show ${v.found}.${
+      v.atMm === undefined ? '' : ` Look near ${say.length(v.atMm)} from the left.`
+    }`,
   'no-stud-in-slots': (v, say) =>
     v.shortMm >= 0
       ? `The studs miss the slots: the plate would have to shift ${say.length(v.shortMm)} further than the set slides.`

@@ -1,6 +1,6 @@
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { bitText } from './bits';
-import { changeText, fixingName } from './holds';
+import { fixingName } from './holds';
 import { holeList } from './names';
 import { capital, rounded, type Wording } from './wording';
 
@@ -15,12 +15,35 @@ const GOVERNS: Record<string, string> = {
 export const governsText = (governs: string): string =>
   GOVERNS[governs] ?? `it would bend or crush (mode ${governs.replace('yield-', '')})`;
 
+const HANDS: Record<string, string> = {
+  down: ', with a hand leaning on the set',
+  left: ', with a hand pushing it to the left',
+  right: ', with a hand pushing it to the right',
+};
+type Load = FindingValues['held-by-label'];
+/** What of it a hand adds: what hangs there by itself is said apart. */
+const handText = ({ handling, standingPercent }: Load): string =>
+  HANDS[handling] ? `${HANDS[handling]} (${standingPercent} % by itself)` : '';
+const withinText = ({ goMm, toldMm, toldPercent }: Load, say: Wording): string =>
+  [
+    goMm === undefined ? '' : ` Kept within ${say.length(goMm)} to either side it is inside the tables.`,
+    toldMm === undefined
+      ? ''
+      : ` Kept to the ${say.length(toldMm)} that was agreed it is ${toldPercent ?? 0} %; nothing holds it there yet.`,
+  ].join('');
+
 /** Everything about what holds, and where the holes go. */
 export const HOLD_SENTENCES = {
   'loads-checked': (v: FindingValues['loads-checked']) =>
     `The worst fastener has ${v.percent} % of what it may hold. A check of arithmetic on what was entered, not an engineer's approval.`,
-  'load-too-great': (v: FindingValues['load-too-great']) =>
-    `${holeList([v.hole])} would have ${v.percent} % of what it may hold: ${governsText(v.governs)}. It must not hang like this.`,
+  'load-too-great': (v: FindingValues['load-too-great'], say) =>
+    `${holeList([v.hole])} would have ${v.percent} % of what it may hold${handText(v)}: ${governsText(v.governs)}. It must not hang like this.${withinText(v, say)}${
+      v.labelMm === undefined ? '' : ` Held within ${say.length(v.labelMm)} the maker's rating covers it.`
+    }`,
+  'held-by-label': (v, say) =>
+    `${holeList([v.hole])} has ${v.percent} % of the timber tables${handText(v)}. The maker's rating covers it with these screws.${withinText(v, say)} A check of arithmetic, not an engineer's approval.`,
+  'sheet-too-thin': (v, say) =>
+    `A sheet of ${say.length(v.thicknessMm)} is too thin to hold a lag: ${say.length(v.leastMm)} at least.`,
   'load-unknown': () =>
     'Nothing can be said about what this holds: with fasteners in one place and no plate to bear beside them it would turn. Do not hang it like this.',
   'no-rating': (v) =>
@@ -49,12 +72,11 @@ export const HOLD_SENTENCES = {
   'anchors-refused': () => 'Studs only: no hollow-wall anchors for a screen. Nothing else holds the plate here.',
   'arm-on-anchors-refused': () =>
     'An arm pulls hollow-wall anchors through the board each time it swings. Not under this school.',
-  'large-on-anchors-refused': (v, say) =>
-    `A set of ${say.length(v.diagonalMm)} on hollow-wall anchors alone: ${say.length(v.limitMm)} is the most under this school.`,
+  'large-on-anchors-refused': (v, say) => `${aloneText(v, say)} Under this school it goes into wood.`,
   'arm-on-anchors': (v) =>
     `An arm on ${v.anchors} hollow-wall anchors: ${numbersText(v)} Swinging works anchors loose, and most installers never do it. It stays stopped until you say that you have read this.`,
   'large-on-anchors': (v, say) =>
-    `A set of ${say.length(v.diagonalMm)} on ${v.anchors} hollow-wall anchors: ${numbersText(v)} It stays stopped until you say that you have read this.`,
+    `${aloneText(v, say)} By their ratings: ${numbersText(v)} It stays stopped until you say that you have read this.`,
   'studs-not-sought': () =>
     'Wood first: nobody has looked for studs where the plate goes, so nothing goes into the board yet.',
   'anchors-missing': () =>
@@ -74,10 +96,18 @@ export const HOLD_SENTENCES = {
     `${holeList(v.holes)}: hollow in ${v.percent} of 100. The test hole tells: with wood there, stop and say so.`,
   'test-hole-first': () =>
     'Drill one hole first, small. If there is a stud after all, say so: the rest is planned again.',
-  'joints-unmarked': (v) =>
-    `No joint is marked. A hole drilled blind misses every joint in ${v.percent} of 100. Mark one upright joint, or drill a small test hole.`,
+  'mark-a-joint-first': (v) =>
+    `Mark ${v.lacking.length > 1 ? 'a joint' : v.lacking[0] === 'bed' ? 'a level joint' : 'an upright joint'} first: where ${holeList(v.holes)} would meet the mortar nobody knows yet.${
+      v.covered ? ' Under plaster find it with a 3 mm test hole where the plate will hide it.' : ''
+    }`,
   'in-joint': (v) =>
-    `${holeList(v.holes)} would be in a joint or within 30 mm of one. Drill the brick or block, never the joint.`,
+    `${holeList(v.holes)} would be in a mortar joint or too near to one. Drill the brick or block, never the joint.`,
+  'sheet-behind-board': () =>
+    'The wood that was met is closer together than studs stand: there may be a sheet behind the board. Trace its outline with small pokes where the plate will hide them, enter its thickness, and fasten by that.',
+  'screw-through': (v, say) =>
+    v.byMm > 0
+      ? `${holeList(v.holes)}: the screw would come out ${say.length(v.byMm)} beyond the far side; the wall is ${say.length(v.depthMm)} deep there. Take a shorter one.`
+      : `${holeList(v.holes)}: the screw's point would be within 3 mm of the far side; the wall is ${say.length(v.depthMm)} deep there. Take a shorter one.`,
   'backing-edges-unmarked': (v) =>
     `${holeList(v.holes)}: not every edge of the backing is marked. Trace its outline first.`,
   'backing-missed': (v) => `${holeList(v.holes)} would miss the backing.`,
@@ -86,13 +116,17 @@ export const HOLD_SENTENCES = {
     `The wall steps by ${say.length(v.stepMm)} under the plate. Pack the lower part to one plane with a straight timber, and use longer bolts through it.`,
   'corner-one-wall': () =>
     'A corner mount has a plate on both walls. Here this wall is taken to carry all of it; the other needs holes of its own.',
-  'least-change': (v, say) => `What would do it: ${changeText(v.kind, v.byMm, v.to, say)}.`,
   'light-heavy': (v, say) =>
     `${capital(say.thing(v.object))}: ${say.mass(v.massKg)} is more than ${say.mass(v.limitKg)}. It goes into wood, not on board.`,
   'light-no-rating': (v, say) => `${capital(say.thing(v.object))}: nothing in the kit is rated for this wall.`,
   'light-too-great': (v, say) =>
     `${capital(say.thing(v.object))}: the best anchor in the kit would have ${v.percent} % of what it may hold. Use wood, or more fixings.`,
 } satisfies Partial<Sentences<FindingCode>>;
+
+const aloneText = (v: FindingValues['large-on-anchors-refused'], say: Wording): string =>
+  v.massKg > v.limitKg
+    ? `Set and mount weigh ${say.mass(v.massKg)}; ${v.anchors} hollow-wall anchors alone carry ${say.mass(v.limitKg)} at most.`
+    : `The set's weight is ${say.length(v.outMm)} out; hollow-wall anchors alone carry it to ${say.length(v.limitOutMm)}.`;
 
 const numbersText = (v: { percent: number; tensionN: number; allowableN: number }): string =>
   v.percent < 0

@@ -1,4 +1,4 @@
-import type { DrillStep, Fixing, Hole, Part, SchemeKind, SchemePlan } from '@steddo/contract';
+import type { DrillStep, Fixing, Hole, Part, Remedy, SchemeKind, SchemePlan } from '@steddo/contract';
 import { bitText } from './bits';
 import { rounded, type Wording } from './wording';
 import type { FixingPolicy } from '@steddo/core';
@@ -65,27 +65,45 @@ export function schemePrice(scheme: SchemePlan, say: Wording): string {
   ].join(', ');
 }
 
-/** What would have to change, as an order: `shift the set 2 in to the right`. */
-export function changeText(kind: string, byMm: number, to: string, say: Wording): string {
+/** One way out as an order: `shift the set 2 in to the right`. */
+export function remedyText(
+  { kind, by = 0 }: Pick<Remedy, 'kind' | 'by'>,
+  say: Wording,
+  nameOf: (id: string) => string = (id) => id,
+): string {
+  const mm = typeof by === 'number' ? by : 0;
+  const name = nameOf(String(by));
   switch (kind) {
-    case 'shift-set':
-      return `shift the set ${say.length(Math.abs(byMm))} to the ${byMm > 0 ? 'right' : 'left'}`;
-    case 'other-fold':
-      return 'fold the arm to the other side';
-    case 'other-arm-hole':
-      return 'hang the arms on the set by another hole';
-    case 'free-plate':
-      return 'let the plate go where the studs are, and slide the set back';
+    case 'limit-swing':
+      return `stop the arm where the set's middle is ${say.length(mm)} to either side of its screws: a stop screw or a tether, not a word`;
+    case 'more-rows':
+      return `drive ${mm} lags, in the rows of the plate between`;
     case 'longer-lag':
-      return `take the ${to} of the kit, ${say.length(byMm)} longer`;
+      return `take ${name} of the kit instead of the leaflet's lag`;
+    case 'two-studs':
+      return 'fasten this plate over two studs';
+    case 'timber':
+      return 'fix a level timber across two studs and the plate to that; what it holds is not worked out yet';
     case 'other-mount':
-      return `take another mount: ${to}`;
-    case 'other-school':
-      return `"${policyName(to)}" would allow another way`;
-    default:
-      return 'pack a level timber across two studs and fix the plate to that';
+      return `take another mount of this type: ${name}`;
+    case 'poke-edge':
+      return `poke to the stud's edge near ${say.length(mm)} from the left, before anything else`;
+    case 'other-stud':
+      return 'move the plate to the other stud';
+    case 'shift-set':
+      return `shift the set ${say.length(Math.abs(mm))} to the ${mm > 0 ? 'right' : 'left'}`;
+    case 'anchors':
+      return 'anchors in the board here';
+    case 'let-go':
+      return LET_GO[String(by)] ?? 'let go what was chosen by hand';
   }
 }
+
+const LET_GO: Record<string, string> = {
+  plateX: 'let the plate go where the studs are, and slide the set back',
+  armHole: 'hang the arms on the set by another hole',
+  fold: 'fold the arm to the other side',
+};
 
 const STEPS: Record<DrillStep, string> = {
   'test-hole': 'Test first with the 3 mm bit. Wood? Stop and say so.',

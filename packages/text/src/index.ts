@@ -31,7 +31,7 @@ export { COMPARED_ROWS, adviceText, type ComparedRow } from './mounts';
 export { comfortText, offerTitle } from './customer';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {
-  changeText,
+  remedyText,
   fixingName,
   fixingPolicyText,
   intoName,
@@ -46,6 +46,7 @@ export { markWords, resultName, spokenMark, type MarkWords } from './atTheWall';
 export {
   behindChoice,
   certainName,
+  certainText,
   coverChoice,
   evidenceName,
   lookedName,

@@ -14,6 +14,13 @@ export type MarkKind =
   | 'outlet-right'
   | 'nogging'
   | 'joint'
+  | 'joint-bed'
+  | 'joint-upright'
+  | 'face-left'
+  | 'face-right'
+  | 'somewhere'
+  | 'old-wood'
+  | 'old-hollow'
   | 'backing-left'
   | 'backing-right'
   | 'backing-top'
@@ -31,7 +38,14 @@ export const markKindName: Record<MarkKind, string> = {
   'outlet-left': 'box, stud on its left',
   'outlet-right': 'box, stud on its right',
   nogging: 'nogging',
-  joint: 'mortar joint',
+  joint: 'joints meet',
+  'joint-bed': 'level joint',
+  'joint-upright': 'upright joint',
+  'face-left': 'face taped, wood on its left',
+  'face-right': 'face taped, wood on its right',
+  somewhere: 'stud somewhere here',
+  'old-wood': 'old hole: wood',
+  'old-hollow': 'old hole: hollow',
   'backing-left': "backing's left edge",
   'backing-right': "backing's right edge",
   'backing-top': "backing's top edge",
@@ -40,11 +54,17 @@ export const markKindName: Record<MarkKind, string> = {
   live: 'live wire',
 };
 
+const jointMark = (runs: 'horizontal' | 'vertical' | undefined): MarkKind =>
+  runs === undefined ? 'joint' : runs === 'horizontal' ? 'joint-bed' : 'joint-upright';
+
 /** The name of a mark that is in the job. */
 export function evidenceName(e: Evidence): string {
   if (e.kind === 'probe') return `probe: ${e.found}`;
   if (e.kind === 'outlet-side') return markKindName[`outlet-${e.side}`];
   if (e.kind === 'backing-edge') return markKindName[`backing-${e.side}`];
+  if (e.kind === 'face') return markKindName[`face-${e.side}`];
+  if (e.kind === 'old-hole') return markKindName[`old-${e.found}`];
+  if (e.kind === 'joint') return markKindName[jointMark(e.runs)];
   return markKindName[e.kind];
 }
 
@@ -64,6 +84,14 @@ export const certainName: Record<Hole['into'], string> = {
   masonry: 'off the joints',
   backing: 'backing',
 };
+
+/** How sure a hole is, in words: `wood 99 in 100`; where no joint is marked what to do about it. */
+export const certainText = ({
+  into,
+  probability,
+  unmarked,
+}: Pick<Hole, 'into' | 'probability' | 'unmarked'>): string =>
+  unmarked ? 'mark a joint first' : `${certainName[into]} ${Math.floor(probability * 100)} in 100`;
 
 /** What a wall may be made of, short enough for a row of choices. */
 export const wallChoice: Record<BuildKind, string> = {

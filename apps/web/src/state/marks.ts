@@ -13,6 +13,18 @@ export function markOf(kind: MarkKind, id: string, x: number, y: number): Eviden
       return { id, kind: 'outlet-side', x, y, side: 'left' };
     case 'outlet-right':
       return { id, kind: 'outlet-side', x, y, side: 'right' };
+    case 'joint-bed':
+      return { id, kind: 'joint', x, y, runs: 'horizontal' };
+    case 'joint-upright':
+      return { id, kind: 'joint', x, y, runs: 'vertical' };
+    case 'face-left':
+      return { id, kind: 'face', x, y, side: 'left' };
+    case 'face-right':
+      return { id, kind: 'face', x, y, side: 'right' };
+    case 'old-wood':
+      return { id, kind: 'old-hole', x, y, found: 'wood' };
+    case 'old-hollow':
+      return { id, kind: 'old-hole', x, y, found: 'hollow' };
     case 'backing-left':
     case 'backing-right':
     case 'backing-top':

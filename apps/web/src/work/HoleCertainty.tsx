@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { holeState } from '@steddo/core';
-import { holeName, lookedName } from '@steddo/text';
+import { certainText, holeName, lookedName } from '@steddo/text';
 import { useRoomContext } from '../state/roomState';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
@@ -30,7 +30,7 @@ export function HoleCertainty() {
         >
           <View style={{ flex: 1 }}>
             <Txt kind="bold">{holeName(h, holes)}</Txt>
-            <Txt kind="small" soft>{`wood ${Math.floor(h.probability * 100)} in 100, ${lookedName[h.hazard]}`}</Txt>
+            <Txt kind="small" soft>{`${certainText(h)}, ${lookedName[h.hazard]}`}</Txt>
           </View>
           <Verdict verdict={holeState(h)} />
         </View>

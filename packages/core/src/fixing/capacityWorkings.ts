@@ -2,31 +2,38 @@ import type { Working } from '@steddo/contract';
 import { WORKINGS } from '../primitives/arithmetic';
 import { leaf, node } from '../primitives/working';
 import { type Capacity, RATING_FACTOR } from './fastenerCapacity';
-import { PERMANENT } from './lagTables';
-import { bearingMpa, leastYield, yieldLoad } from './lagYield';
+import { bearingMpa, hingeOf, leastYield, yieldLoad } from './lagYield';
 import { pullCapacity } from './lagWithdrawal';
 import type { Term } from '../primitives/terms';
 
 /** What a fastener may hold, as trees of arithmetic: the same formulas as in the search, with their names. */
 
-/** Straight out: a lag's withdrawal, or a quarter of its pack's rating. */
-export const pullWorking = (capacity: Capacity, path: string): Working =>
+/** Straight out: a lag's withdrawal times the duration factor, or a quarter of its pack's rating. */
+export const pullWorking = (capacity: Capacity, path: string, duration: number): Working =>
   capacity.by === 'rating'
     ? ratingWorking('pull-held', capacity.ultimate.tension, `${path}.tension`)
-    : pullCapacity(WORKINGS, capacity.size, capacity.gravity, capacity.hold.thread);
+    : node('pull-held', '*', 'N', [
+        pullCapacity(WORKINGS, capacity.size, capacity.gravity, capacity.hold.thread),
+        leaf('duration', duration, 'ratio'),
+        ...sheetShare(capacity.sheet),
+      ]);
 
 /** In the wall's plane: the governing mode's yield load over its reduction, times the duration factor. */
-export function shearWorking(capacity: Capacity, path: string, angleDeg: number): Working {
+export function shearWorking(capacity: Capacity, path: string, angleDeg: number, duration: number): Working {
   if (capacity.by === 'rating') return ratingWorking('shear-held', capacity.ultimate.shear, `${path}.shear`);
   const input = { ...capacity.input, angleDeg };
   const least = leastYield(input);
-  const load = yieldLoad(WORKINGS, input, leaf('bearing', bearingMpa(input), 'ratio'), least.mode);
+  const bearing = leaf('bearing', bearingMpa(input), 'ratio');
+  const load = yieldLoad(WORKINGS, input, bearing, least.mode, hingeOf(input, least.mode));
   return node('shear-held', '*', 'N', [
     node('yield-reduced', '/', 'N', [load, leaf('yield-reduction', least.reduction, 'ratio')]),
-    leaf('duration', PERMANENT, 'ratio'),
+    leaf('duration', duration, 'ratio'),
     ...(capacity.rows < 1 ? [leaf('row-spacing', capacity.rows, 'ratio')] : []),
+    ...sheetShare(capacity.sheet),
   ]);
 }
+
+const sheetShare = (share: number): Working[] => (share < 1 ? [leaf('sheet-share', share, 'ratio')] : []);
 
 /** A pack's ultimate rating, as it may be used. */
 export const ratingWorking = (label: Term, ultimate: number, path: string): Working =>

@@ -1,21 +1,12 @@
-import type { Mount } from '@steddo/contract';
+import type { Build, Mount } from '@steddo/contract';
 import type { FindingCode } from '../primitives/findings';
 import { type Fastener } from './kit';
 import { overAt, type Fronted } from '../room/wallAt';
-import {
-  gravityOf,
-  lagSizeOf,
-  LEAST_PENETRATION_D,
-  PERMANENT,
-  ROW_SPACING_D,
-  usualThread,
-  type LagSize,
-} from './lagTables';
+import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread, type LagSize } from './lagTables';
 import { NUMBERS, type Arithmetic } from '../primitives/arithmetic';
 import { lagHold, pullCapacity, type LagHold } from './lagWithdrawal';
-import { leastYield, yieldTable, type YieldInput } from './lagYield';
+import { boardBears, leastYield, yieldTable, type YieldInput, type YieldRow } from './lagYield';
 import { SAME_MM } from '../primitives/epsilons';
-import type { Term } from '../primitives/terms';
 import { isHollow } from './fixingKinds';
 
 /** A pack's ultimate rating is divided by this. Common practice for hollow-wall and masonry anchors. */
@@ -28,7 +19,11 @@ export const RATED_BOARD_MM = 1;
 export const PLATE_THICKNESS_MM = 3;
 export const STUD_DEPTH_MM = 89;
 
-/** What one fastener may hold where it sits, N, and how pull and shear go together. */
+/** A sheet of wood behind the board holds a lag from this thickness on, and half of what the tables for timber say, mm. Ours. */
+export const LEAST_SHEET_MM = 15;
+const SHEET_SHARE = 0.5;
+
+/** What one fastener may hold where it sits, N, and how pull and shear go together; a lag's before its duration factor. */
 export type Capacity =
   | {
       by: 'lag';
@@ -38,8 +33,10 @@ export type Capacity =
       gravity: number;
       size: LagSize;
       rows: number;
+      /** What a sheet takes from it; 1 in a stud. */
+      sheet: number;
       /** Its least yield at each whole degree, worked out when it is first asked for. */
-      yields?: Float64Array;
+      yields?: YieldRow;
     }
   | { by: 'rating'; tension: number; shear: number; ultimate: { tension: number; shear: number } };
 
@@ -55,6 +52,7 @@ export type NoCapacity = Extract<
   | 'never-in-board'
   | 'board-unsound'
   | 'lags-too-close'
+  | 'sheet-too-thin'
 >;
 
 export interface ScrewSeat extends Fronted {
@@ -72,14 +70,15 @@ export interface ScrewSeat extends Fronted {
 
 /**
  * What a fastener may hold, or why nothing can be said: a lag by the tables for timber, everything else by its
- * pack's ultimate rating over four. Nothing without a rating; nothing in patched or wet board.
+ * pack's ultimate rating over four, a lag in a sheet too where its pack rates it, and in a vehicle never otherwise.
+ * Nothing without a rating; nothing in patched or wet board.
  */
 export function fastenerCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   const { fastener, into } = seat;
   if (headSlips(seat)) return 'head-through-slot';
   if (into === 'board') return boardCapacity(seat);
-  if (fastener.kind === 'lag') return lagCapacity(seat);
-  return rated(fastener);
+  const byPack = into === 'backing' && (seat.vehicle || Boolean(fastener.tension && fastener.shear));
+  return fastener.kind === 'lag' && !byPack ? lagCapacity(seat) : rated(fastener);
 }
 
 /** A head no larger than the slot is high goes through it, unless a washer lies under it. */
@@ -121,70 +120,92 @@ function lagCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   const size = lagSizeOf(fastener.diameter);
   if (!size || fastener.length === undefined) return 'lag-off-table';
   const { board, packing, build } = overAt(seat, at, foremost);
-  const woodMm = into === 'backing' ? build.thickness : (build.studDepth ?? STUD_DEPTH_MM);
+  const sheet = into === 'backing';
+  const woodMm = sheet ? build.thickness : (build.studDepth ?? STUD_DEPTH_MM);
   if (woodMm === undefined) return 'no-rating';
+  if (sheet && woodMm < LEAST_SHEET_MM) return 'sheet-too-thin';
   const thread = fastener.threadLength ?? usualThread(fastener.length);
-  const hold = lagHold({ length: fastener.length, thread, tip: size.tipMm }, overLag(seat), woodMm);
-  if (hold.thread < LEAST_PENETRATION_D * size.shankMm - SAME_MM) return 'lag-too-short';
+  const over = overLag(seat);
+  const hold = lagHold({ length: fastener.length, thread, tip: size.tipMm }, over, woodMm);
+  const least = sheet ? 0 : LEAST_PENETRATION_D * size.shankMm - SAME_MM;
+  if (hold.thread < least || hold.thread === 0) return 'lag-too-short';
   if (apart < ROW_SPACING_D.least * size.shankMm) return 'lags-too-close';
   const gravity = gravityOf(build);
+  const share = sheet ? SHEET_SHARE : 1;
   return {
     by: 'lag',
-    tension: pullCapacity(NUMBERS, size, gravity, hold.thread),
+    tension: pullCapacity(NUMBERS, size, gravity, hold.thread) * share,
     hold,
     gravity,
     size,
+    sheet: share,
     rows: Math.min(1, apart / (ROW_SPACING_D.full * size.shankMm)),
-    input: { lag: size, gravity, plate: plateMm, gap: board + packing, penetration: hold.penetration },
+    input: {
+      ...{ lag: size, gravity, plate: plateMm, board, packing, penetration: hold.penetration },
+      boardBears: bearsUnder(build) ? boardBears(size, board) : 0,
+      through: sheet && fastener.length - over > woodMm,
+    },
   };
 }
+
+/** Gypsum or plaster that is sound bears on a lag; lath, panel, tile, wet and patched board do not. */
+const bearsUnder = ({ cover = 'gypsum', state = 'sound' }: Build): boolean => cover === 'gypsum' && state === 'sound';
 
 /** A lag's least yield at each whole degree; kept by whoever asks for many. */
 export type YieldTable = typeof yieldTable;
 
+function yieldsOf(capacity: Extract<Capacity, { by: 'lag' }>, table: YieldTable): YieldRow {
+  const { lag, gravity, plate, board, packing, boardBears: bears, penetration, through } = capacity.input;
+  capacity.yields ??= table(lag, gravity, plate, board, packing, bears, penetration, through);
+  return capacity.yields;
+}
+
+/** The next whole degree further across the grain, where a lag holds no more. */
+const degreeOf = (angleDeg: number): number => Math.min(90, Math.ceil(angleDeg));
+
 /**
  * What a fastener may hold in the wall's plane, N, pulling at an angle to the grain: of a lag the next whole
- * degree further across it, where it holds no more.
+ * degree further across it, before the duration factor.
  */
-export function shearCapacity(capacity: Capacity, angleDeg: number, table: YieldTable = yieldTable): number {
-  if (capacity.by === 'rating') return capacity.shear;
-  const { lag, gravity, plate, gap, penetration } = capacity.input;
-  capacity.yields ??= table(lag, gravity, plate, gap, penetration);
-  return capacity.yields[Math.min(90, Math.ceil(angleDeg))]! * PERMANENT * capacity.rows;
-}
+export const shearCapacity = (capacity: Capacity, angleDeg: number, table: YieldTable = yieldTable): number =>
+  capacity.by === 'rating'
+    ? capacity.shear
+    : yieldsOf(capacity, table).held[degreeOf(angleDeg)]! * capacity.rows * capacity.sheet;
+
+/**
+ * How far above the tables a lag is from its first yield, at an angle to the grain: the reduction of the mode
+ * that governs there. A rating has none, and is never gone beyond.
+ */
+export const reductionAt = (capacity: Capacity, angleDeg: number, table: YieldTable = yieldTable): number =>
+  capacity.by === 'rating' ? 0 : yieldsOf(capacity, table).reduction[degreeOf(angleDeg)]!;
 
 /** What a fastener may hold in the wall's plane at exactly that angle, and what gives way first. */
 export function exactShear(capacity: Capacity, angleDeg: number): { allowable: number; mode: string } {
   if (capacity.by === 'rating') return { allowable: capacity.shear, mode: 'shear' };
   const least = leastYield({ ...capacity.input, angleDeg });
-  return { allowable: (least.load / least.reduction) * PERMANENT * capacity.rows, mode: least.mode };
+  return { allowable: (least.load / least.reduction) * capacity.rows * capacity.sheet, mode: least.mode };
 }
 
+/** What the duration of a load makes of what a fastener may hold; a pack's rating does not know it. */
+export const durationOf = (capacity: Pick<Capacity, 'by'>, duration: number): number =>
+  capacity.by === 'lag' ? duration : 1;
+
 /**
- * How much of what it may hold a fastener has to hold. A lag's pull and shear by NDS 12.4.1
- * (from memory) at the angle between them, an anchor's shares added:
+ * How much of what it may hold a fastener has to hold: of a lag across and out as two sides of a right angle
+ * (EC5 8.28, from memory; the NDS interaction falls when pull is added), of an anchor added:
  *
- *   lag     Z_a = W Z / (W cos^2 a + Z sin^2 a), u = R / Z_a = (V^2 / Z + T^2 / W) / R
+ *   lag     u = hypot(V / Z, T / W)
  *   anchor  u = T / T_a + V / V_a
  *
- * 300 N of 1200 out and 400 N of 1600 down on an anchor: 0.5; nothing to hold: 0.
+ * 300 N of 1200 out and 400 N of 1600 down: 0.354 on a lag, 0.5 on an anchor; nothing to hold: 0.
  */
-export function utilisation<N>(
+export const utilisation = <N>(
   a: Arithmetic<N>,
   by: Capacity['by'],
   force: { tension: N; shear: N },
   may: { tension: N; shear: N },
-): N {
-  const share = (label: Term, has: N, of: N) => a.node(label, '/', by === 'rating' ? 'ratio' : 'N', [has, of]);
-  if (by === 'rating')
-    return a.node('utilisation', '+', 'ratio', [
-      share('pull-share', force.tension, may.tension),
-      share('shear-share', force.shear, may.shear),
-    ]);
-  const squared = (label: Term, n: N) => a.node(label, '*', 'ratio', [n, n]);
-  const top = a.node('use-top', '+', 'N', [
-    share('shear-part', squared('shear-square', force.shear), may.shear),
-    share('pull-part', squared('pull-square', force.tension), may.tension),
+): N =>
+  a.node('utilisation', by === 'lag' ? 'hypot' : '+', 'ratio', [
+    a.node('pull-share', '/', 'ratio', [force.tension, may.tension]),
+    a.node('shear-share', '/', 'ratio', [force.shear, may.shear]),
   ]);
-  return a.node('utilisation', '/', 'ratio', [top, a.node('resultant', 'hypot', 'N', [force.tension, force.shear])]);
-}

@@ -55,8 +55,11 @@ export const usualThread = (lengthMm: number): number => Math.min(lengthMm / 2 +
 /** Bearing strength of sheet steel under a dowel, psi (ASTM A653 grade 33; NDS 2018 table 12K's footnote, from memory). */
 export const STEEL_BEARING_PSI = 61_850;
 
-/** Duration factor of loads that stay (NDS 2018, table 2.3.2, from memory). */
-export const PERMANENT = 0.9;
+/**
+ * Duration factors (NDS 2018, table 2.3.2, from memory): what stays, what is there for a week in all, what a hand
+ * does for minutes. Which pose counts as which is ours: folded and each seat's stay, any other does not.
+ */
+export const DURATION = { stays: 0.9, passing: 1.15, hand: 1.6 } as const;
 
 /** A lag reaches at least so many diameters into the wood (NDS 12.1.4.6, from memory). */
 export const LEAST_PENETRATION_D = 4;

@@ -1,14 +1,14 @@
 import { MM_PER_INCH } from '../primitives/convert';
 import type { Arithmetic } from '../primitives/arithmetic';
-import { N_PER_POUND, PERMANENT, type LagSize } from './lagTables';
+import { N_PER_POUND, type LagSize } from './lagTables';
 import type { Term } from '../primitives/terms';
 
 /**
- * What holds a lag against being pulled out of side grain for good, N: for each mm of thread
+ * What holds a lag against being pulled out of side grain, N, before the duration factor: for each mm of thread
  *
  *   W = 1800 G^1.5 D^0.75   lb per inch, D in inches     (NDS 2018, 12.2-1, from memory)
  *
- * times the thread in the wood and the duration factor. A 3/8 in lag at G 0.50 and 40 mm of thread: 53.4 N/mm, 1922 N.
+ * times the thread in the wood. A 3/8 in lag at G 0.50 and 40 mm of thread: 53.4 N/mm, 2136 N.
  */
 export function pullCapacity<N>(a: Arithmetic<N>, { shankMm }: LagSize, gravity: number, threadMm: number): N {
   const ratio = (label: Term, value: number) => a.leaf(label, value, 'ratio');
@@ -25,7 +25,7 @@ export function pullCapacity<N>(a: Arithmetic<N>, { shankMm }: LagSize, gravity:
       ratio('mm-per-inch', MM_PER_INCH),
     ]),
   ]);
-  return a.node('pull-held', '*', 'N', [perMm, a.leaf('thread-in-wood', threadMm, 'mm'), ratio('duration', PERMANENT)]);
+  return a.node('pull-held', '*', 'N', [perMm, a.leaf('thread-in-wood', threadMm, 'mm')]);
 }
 
 /** The part of a lag that holds: what is in the wood, the tip, and the thread between them. Lengths mm. */

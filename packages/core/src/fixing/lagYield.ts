@@ -7,13 +7,18 @@ import type { Term } from '../primitives/terms';
 export const YIELD_MODES = ['I-m', 'I-s', 'II', 'III-m', 'III-s', 'IV'] as const;
 export type YieldMode = (typeof YIELD_MODES)[number];
 
-/** A lag through a steel plate, across a gap (the board, and packing), into wood. Lengths mm. */
+/** A lag through a steel plate, the board, which bears on it with a steady force, and packing, which does not. Lengths mm. */
 export interface YieldInput {
   lag: LagSize;
   gravity: number;
   plate: number;
-  gap: number;
+  board: number;
+  packing: number;
+  /** What the board bears on the lag all along its thickness, N; 0 where it does not. */
+  boardBears: number;
   penetration: number;
+  /** It comes out of the wood at the back, so that its tip is outside. */
+  through?: boolean;
   /** Between the pull and the grain: 0 down the stud, 90 across it. */
   angleDeg: number;
 }
@@ -25,30 +30,47 @@ export interface YieldPart {
   reduction: number;
 }
 
+/** How hard sound gypsum or plaster bears on a lag, psi of its root. 0.4 to 0.5 of what the German annex to EC5 gives, from memory; ours. */
+const BOARD_BEARING_PSI = 450;
+
+/** What board bears on a lag, N: 450 psi over root and thickness, where the board is sound. 5/16 in through 12.7: 227 N. */
+export const boardBears = ({ rootMm }: LagSize, boardMm: number): number =>
+  BOARD_BEARING_PSI * MPA_PER_PSI * rootMm * boardMm;
+
+/** Where the lag bends in the wood's modes: in the wood or the plate, or within the board that bears on it. */
+type Hinge = 'beyond' | 'in-board';
+
 /**
- * The yield load of a lag in one mode, N, with the board as a gap in which nothing bears on it
- * (AWC Technical Report 12, general dowel equations; NDS 2018 12.3 for the reductions; from memory):
+ * The yield load of a lag in one mode, N, with the board as a layer that bears on it with a steady force R
+ * (moments about the board's back face; AWC Technical Report 12 for the parts, from memory):
  *
- *   q = Fe Dr,  M = Fyb Dr^3 / 6,  A P^2 + B P - C = 0
- *   I-m   P = qm lm                  I-s    P = qs ls
- *   II    A = 1/4qs + 1/4qm          B = ls/2 + g + lm/2     C = qs ls^2/4 + qm lm^2/4
- *   III-m A = 1/2qs + 1/4qm          B = g + lm/2            C = M + qm lm^2/4
- *   III-s A = 1/4qs + 1/2qm          B = ls/2 + g            C = qs ls^2/4 + M
- *   IV    A = 1/2qs + 1/2qm          B = g                   C = 2 M
+ *   q = Fe Dr,  M = Fyb Dr^3 / 6;  a side that crushes: a = 1/4q, b = l/2, c = q l^2/4; one that bends: 1/2q, 0, M
+ *   I-m   P = qm lm + R              I-s    P = qs ls
+ *   II, III-m, III-s, IV             A P^2 + B P + C = 0 with
+ *   A = as + am,  B = bs + bm + board + packing - 2 am R,  C = -(cs + cm + bm R - am R^2 + R board/2)
+ *   III-s, IV below R: the hinge lies in the board,  A = as + board/2R,  B = bs + packing,  C = -(cs + M)
  *
- * `bearing` is how hard the wood bears, N/mm2. Without a gap, 1/4 in at G 0.42, plate 0.075 in, 8 D deep,
+ * `bearing` is how hard the wood bears, N/mm2. Without a board, 1/4 in at G 0.42, plate 0.075 in, 8 D deep,
  * over its reduction of 2.23: 142 lb, mode III-s.
  */
-export function yieldLoad<N>(a: Arithmetic<N>, input: Omit<YieldInput, 'angleDeg'>, bearing: N, mode: YieldMode): N {
-  const { lag, plate, gap, penetration } = input;
+export function yieldLoad<N>(
+  a: Arithmetic<N>,
+  input: Omit<YieldInput, 'angleDeg'>,
+  bearing: N,
+  mode: YieldMode,
+  hinge: Hinge = 'beyond',
+): N {
+  const { lag, plate, board, packing, penetration, through } = input;
   const times = (label: Term, unit: 'N' | 'Nmm' | 'N/mm' | 'ratio', ...terms: N[]) => a.node(label, '*', unit, terms);
   const count = (label: Term, n: number) => a.leaf(label, n, 'count');
   const root = a.leaf('root', lag.rootMm, 'mm');
   const qs = times('steel-bears', 'N/mm', a.leaf('bearing', STEEL_BEARING_PSI * MPA_PER_PSI, 'ratio'), root);
   const qm = times('wood-bears', 'N/mm', bearing, root);
   const ls = a.leaf('plate-thickness', plate, 'mm');
-  const lm = a.leaf('bearing-length', bearingLength(lag, penetration), 'mm');
-  if (mode === 'I-m') return times('yield-load', 'N', qm, lm);
+  const lm = a.leaf('bearing-length', bearingLength(lag, penetration, through), 'mm');
+  const layer = input.boardBears > 0 ? a.leaf('board-bears', input.boardBears, 'N') : undefined;
+  if (mode === 'I-m' && !layer) return times('yield-load', 'N', qm, lm);
+  if (mode === 'I-m') return a.node('yield-load', '+', 'N', [times('wood-load', 'N', qm, lm), layer!]);
   if (mode === 'I-s') return times('yield-load', 'N', qs, ls);
   const cubed = a.node('root-cubed', 'pow', 'ratio', [root, a.leaf('power', 3, 'ratio')]);
   const strength = a.leaf('yield-strength', lag.yieldPsi * MPA_PER_PSI, 'ratio');
@@ -62,18 +84,49 @@ export function yieldLoad<N>(a: Arithmetic<N>, input: Omit<YieldInput, 'angleDeg
     a.node('softness', '/', 'ratio', [count('one', 1), times('softness-by', 'ratio', count('times', by), q)]);
   const half = (l: N) => a.node('half-length', '/', 'mm', [l, count('two', 2)]);
   const { s, m } = CRUSHES[mode];
-  const under = a.node('yield-a', '+', 'ratio', [soft(qs, s ? 4 : 2), soft(qm, m ? 4 : 2)]);
-  const gapped = a.leaf('board-gap', gap, 'mm');
-  const b = a.node('yield-b', '+', 'mm', [...(s ? [half(ls)] : []), gapped, ...(m ? [half(lm)] : [])]);
-  const c = a.node('yield-c', '+', 'Nmm', [s ? crush(qs, ls) : moment, m ? crush(qm, lm) : moment]);
-  const square = a.node('yield-under', '+', 'ratio', [
-    times('yield-b-square', 'ratio', b, b),
-    times('yield-four-ac', 'ratio', count('four', 4), under, c),
+  const [softS, softM] = [soft(qs, s ? 4 : 2), soft(qm, m ? 4 : 2)];
+  const partS = s ? crush(qs, ls) : moment;
+  const partM = m ? crush(qm, lm) : moment;
+  const layers = [a.leaf('board', board, 'mm'), a.leaf('packing', packing, 'mm')];
+  const levers = [...(s ? [half(ls)] : []), ...layers, ...(m ? [half(lm)] : [])];
+  const solve = (under: N, b: N, c: N): N => {
+    const square = a.node('yield-under', '+', 'ratio', [
+      times('yield-b-square', 'ratio', b, b),
+      times('yield-four-ac', 'ratio', count('four', 4), under, c),
+    ]);
+    return a.node('yield-load', '/', 'N', [
+      a.node('yield-top', '-', 'ratio', [a.node('yield-root', 'sqrt', 'ratio', [square]), b]),
+      times('yield-two-a', 'ratio', count('two', 2), under),
+    ]);
+  };
+  const sum = (label: Term, unit: 'mm' | 'Nmm' | 'ratio', ...terms: N[]) => a.node(label, '+', unit, terms);
+  if (!layer)
+    return solve(
+      sum('yield-a', 'ratio', softS, softM),
+      sum('yield-b', 'mm', ...levers),
+      sum('yield-c', 'Nmm', partS, partM),
+    );
+  if (hinge === 'in-board') {
+    const inBoard = a.node('softness', '/', 'ratio', [
+      a.leaf('board', board, 'mm'),
+      times('softness-by', 'ratio', count('times', 2), layer),
+    ]);
+    const b = sum('yield-b', 'mm', ...(s ? [half(ls)] : []), a.leaf('packing', packing, 'mm'));
+    return solve(sum('yield-a', 'ratio', softS, inBoard), b, sum('yield-c', 'Nmm', partS, moment));
+  }
+  const eased = a.node('board-eases', '*', 'mm', [count('two', 2), softM, layer]);
+  const b = a.node('yield-b', '-', 'mm', [sum('yield-levers', 'mm', ...levers), eased]);
+  const carried = [
+    partS,
+    partM,
+    ...(m ? [times('board-part', 'Nmm', half(lm), layer)] : []),
+    times('board-part', 'Nmm', layer, half(a.leaf('board', board, 'mm'))),
+  ];
+  const c = a.node('yield-c', '-', 'Nmm', [
+    sum('yield-carried', 'Nmm', ...carried),
+    times('board-part', 'Nmm', softM, layer, layer),
   ]);
-  return a.node('yield-load', '/', 'N', [
-    a.node('yield-top', '-', 'ratio', [a.node('yield-root', 'sqrt', 'ratio', [square]), b]),
-    times('yield-two-a', 'ratio', count('two', 2), under),
-  ]);
+  return solve(sum('yield-a', 'ratio', softS, softM), b, c);
 }
 
 /** Whether the steel side and the wood crush, where the lag turns, or make it bend. */
@@ -83,6 +136,13 @@ const CRUSHES: Record<Exclude<YieldMode, 'I-m' | 'I-s'>, { s: boolean; m: boolea
   'III-s': { s: true, m: false },
   IV: { s: false, m: false },
 };
+
+/** Modes in which the lag bends in the wood: below what the board bears it bends within the board instead. */
+const mayBendInBoard = (mode: YieldMode): boolean => mode === 'III-s' || mode === 'IV';
+
+/** Where a lag bends that gives way in a mode at a load. */
+const hingeAt = (mode: YieldMode, load: number, bears: number): Hinge =>
+  mayBendInBoard(mode) && load < bears ? 'in-board' : 'beyond';
 
 /** A root thinner than this has its own reduction, in. */
 const SLIM_IN = 0.25;
@@ -104,10 +164,14 @@ export function yieldParts(input: YieldInput): YieldPart[] {
   const bearing = bearingMpa(input);
   return YIELD_MODES.map((mode) => ({
     mode,
-    load: yieldLoad(NUMBERS, input, bearing, mode),
+    load: yieldLoad(NUMBERS, input, bearing, mode, hingeOf(input, mode)),
     reduction: yieldReduction(input.lag, mode, input.angleDeg),
   }));
 }
+
+/** Where the lag bends in a mode. */
+export const hingeOf = (input: YieldInput, mode: YieldMode): Hinge =>
+  hingeAt(mode, yieldLoad(NUMBERS, input, bearingMpa(input), mode), input.boardBears);
 
 /** The mode with the least reduced load. The allowable load before the duration factor is load / reduction. */
 export const leastYield = (input: YieldInput): YieldPart =>
@@ -116,27 +180,44 @@ export const leastYield = (input: YieldInput): YieldPart =>
 /** Whole degrees of a quarter turn. */
 const ANGLES = Array.from({ length: 91 }, (_, deg) => deg);
 
-/** The least reduced load at each whole degree between the pull and the grain, N: gone through once for all of them. */
+/** At each whole degree between the pull and the grain: the least reduced load, N, and the reduction of the mode that gives it. */
+export interface YieldRow {
+  held: Float64Array;
+  reduction: Float64Array;
+}
+
+/** A lag's least yields: every angle is gone through at once. */
 export function yieldTable(
   lag: LagSize,
   gravity: number,
   plate: number,
-  gap: number,
+  board: number,
+  packing: number,
+  bears: number,
   penetration: number,
-): Float64Array {
+  through = false,
+): YieldRow {
   const bearing = Float64Array.from(ANGLES, (angleDeg) => bearingMpa({ lag, gravity, angleDeg }));
-  const loads = YIELD_MODES.map((mode) => ({
-    mode,
-    load: yieldLoad(LANES, { lag, gravity, plate, gap, penetration }, bearing, mode),
-  }));
-  return Float64Array.from(ANGLES, (deg) =>
-    Math.min(...loads.map(({ mode, load }) => laneAt(load, deg) / yieldReduction(lag, mode, deg))),
-  );
+  const input = { lag, gravity, plate, board, packing, boardBears: bears, penetration, through };
+  const row: YieldRow = { held: new Float64Array(91).fill(Infinity), reduction: new Float64Array(91) };
+  for (const mode of YIELD_MODES) {
+    const beyond = yieldLoad(LANES, input, bearing, mode);
+    const inBoard = bears > 0 && mayBendInBoard(mode) ? yieldLoad(LANES, input, bearing, mode, 'in-board') : beyond;
+    for (const deg of ANGLES) {
+      const far = laneAt(beyond, deg);
+      const load = hingeAt(mode, far, bears) === 'in-board' ? laneAt(inBoard, deg) : far;
+      const reduction = yieldReduction(lag, mode, deg);
+      if (load / reduction >= row.held[deg]!) continue;
+      row.held[deg] = load / reduction;
+      row.reduction[deg] = reduction;
+    }
+  }
+  return row;
 }
 
 /** What bears in the wood, mm: of a lag less than 10 diameters deep the tip counts half (NDS 12.3.5.3, from memory). */
-export const bearingLength = (lag: LagSize, penetration: number): number =>
-  Math.max(0, penetration < 10 * lag.shankMm ? penetration - lag.tipMm / 2 : penetration);
+export const bearingLength = (lag: LagSize, penetration: number, through = false): number =>
+  through || penetration >= 10 * lag.shankMm ? penetration : Math.max(0, penetration - lag.tipMm / 2);
 
 /**
  * How hard wood bears on a dowel, psi: 11200 G along the grain, 6100 G^1.45 / sqrt D across it, and between

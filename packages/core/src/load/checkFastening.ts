@@ -1,4 +1,4 @@
-import type { HoleInto, Plate } from '@steddo/contract';
+import type { HoleInto, Job, Plate, Verdict } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
 import {
   fastenerCapacity,
@@ -11,7 +11,8 @@ import {
 import type { Fastener } from '../fixing/kit';
 import { foremostOf, frontedBy } from '../room/wallAt';
 import { middleOf, type FastenerGroup } from './fastenerGroup';
-import { freePoses, type LoadPose } from './loadPoses';
+import { labelCovers } from './labelCover';
+import { freePoses, heldWithin, type LoadPose } from './loadPoses';
 import type { PushPlace } from './setPushes';
 import { worstLoad, type LoadCase, type WorstLoad } from './worstLoad';
 
@@ -22,6 +23,8 @@ export interface Screw {
   slot: number;
   into: HoleInto;
   fastener: Fastener;
+  /** That it meets what it is meant for. */
+  chance: number;
   /** Of the studs found; only for a screw into one. */
   stud?: number;
 }
@@ -32,8 +35,9 @@ export interface Fastening {
   plate: Plate;
   plateBottom: number;
   screws: readonly Screw[];
-  /** Those that carry: lags beside anchors carry everything, because wood does not give and the board does. */
+  /** Those that carry the weight: beside lags the anchors take the turning alone, because board gives and wood does not. */
   carrying: readonly Screw[];
+  beside: readonly Screw[];
   /** What carries them bears under the whole plate. */
   solid: boolean;
 }
@@ -46,19 +50,20 @@ export interface Carrying {
   at: PushPlace;
 }
 
-/** What the worst fastener has to hold, or why nobody can say. */
+/** What the worst fastener has to hold and what that means, or why nobody can say. */
 export type Checked =
-  | { ok: true; carrying: Carrying; worst: WorstLoad }
+  | { ok: true; carrying: Carrying; worst: WorstLoad; verdict: Verdict }
   | { ok: false; code: NoCapacity | 'load-unknown'; seat?: ScrewSeat };
 
 /** The fasteners that carry with what each may hold; or the first of which nothing can be said. */
 export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity; seat: ScrewSeat } {
-  const { hung, plate, plateBottom, screws, carrying, solid } = fastening;
+  const { hung, plate, plateBottom, screws, carrying, beside, solid } = fastening;
+  const held = [...carrying, ...beside];
   const { job, mount } = hung;
   const foremost = foremostOf(job.room.wall, screws);
   const front = frontedBy(job);
   const capacities: Capacity[] = [];
-  for (const screw of carrying) {
+  for (const screw of held) {
     const { fastener, into, slot } = screw;
     const apart = apartOf(screw, carrying);
     const opening = plate.slots![slot]!;
@@ -79,10 +84,11 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
   const packing = front.packing + Math.max(0, foremost);
   const x = hung.plateX;
   return {
-    screws: carrying,
+    screws: held,
     capacities,
     group: {
       points: carrying,
+      beside: beside.length > 0 ? beside : undefined,
       solid: solid || packing > 0,
       plate: {
         left: x - plate.width / 2,
@@ -124,9 +130,26 @@ export function checkFastening(
 ): Checked {
   const carrying = carryingOf(fastening);
   if ('code' in carrying) return { ok: false, ...carrying };
-  const worst = worstLoad(loadCaseOf(fastening.hung, carrying), poses, table);
-  return worst ? { ok: true, carrying, worst } : { ok: false, code: 'load-unknown' };
+  const left = posesLeft(fastening.hung.job, poses, carrying);
+  const worst = worstLoad(loadCaseOf(fastening.hung, carrying), left, table);
+  if (!worst) return { ok: false, code: 'load-unknown' };
+  return { ok: true, carrying, worst, verdict: loadVerdict(worst, () => labelCovers(fastening)) };
 }
 
-/** It can be said what it holds, and that is enough. */
-export const passes = (checked: Checked): boolean => checked.ok && checked.worst.utilisation <= 1;
+/** Where something holds the arm, no pose is further aside than that. */
+export function posesLeft({ choices }: Job, poses: readonly LoadPose[], { at }: Carrying): readonly LoadPose[] {
+  const { maxAside, asideHeld } = choices ?? {};
+  return asideHeld && maxAside !== undefined ? heldWithin(poses, at.middle.x, maxAside) : poses;
+}
+
+/**
+ * Go to 1; a caution above, as far as a maker's label that covers it may carry it in every case; else a stop, which
+ * no acknowledgement lifts.
+ */
+export function loadVerdict({ utilisation, each }: WorstLoad, covered: () => boolean): Verdict {
+  if (utilisation <= 1) return 'go';
+  return Math.max(...each.beyond) <= 1 && covered() ? 'caution' : 'stop';
+}
+
+/** It can be said what it holds, and that is enough: inside the tables, or covered by its label. */
+export const passes = (checked: Checked): boolean => checked.ok && checked.verdict !== 'stop';

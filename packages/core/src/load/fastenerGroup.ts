@@ -5,6 +5,8 @@ export interface FastenerGroup {
   points: readonly { x: number; y: number }[];
   /** The plate's outline: what it turns about where the fasteners give no line of their own. */
   plate?: { left: number; right: number; bottom: number; top: number } | undefined;
+  /** Anchors beside lags: they take part in the turning alone. */
+  beside?: readonly { x: number; y: number }[] | undefined;
   /** Masonry, backing and packing bear at the plate's edge; board only where a fastener draws it to the stud. */
   solid: boolean;
 }

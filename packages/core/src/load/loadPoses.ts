@@ -1,6 +1,7 @@
+import type { SeatPose } from '@steddo/contract';
 import { armOf, moves, reachedBy, type Arm } from '../arm/arm';
 import type { Hung } from '../arm/hung';
-import type { ReachModel } from '../arm/reachModel';
+import { poseOf, type ReachModel } from '../arm/reachModel';
 import { extensionOf, faceOf, setPoint, type Pose, type SetShape } from '../arm/setShape';
 import { toDeg } from '../primitives/convert';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
@@ -16,9 +17,11 @@ export interface LoadPose {
   /** How far out the middle of its back is, mm, and how far it is turned, degrees. */
   extension: number;
   yaw: number;
+  /** The set is left so: folded, or turned to a seat. Any other pose is passing. */
+  stays: boolean;
 }
 
-function poseAt(shape: SetShape, pose: Pose): LoadPose {
+function poseAt(shape: SetShape, pose: Pose, stays: boolean): LoadPose {
   const heart = setPoint(pose, shape.aside, shape.head + shape.thickness / 2);
   const face = faceOf(shape, pose);
   return {
@@ -28,6 +31,7 @@ function poseAt(shape: SetShape, pose: Pose): LoadPose {
     frontStandoff: face.z,
     extension: extensionOf(shape, pose),
     yaw: toDeg(pose.yaw),
+    stays,
   };
 }
 
@@ -42,6 +46,7 @@ function restingPose({ job, mount, centre, spacer }: Hung): LoadPose {
     frontStandoff: back + thickness,
     extension: back,
     yaw: 0,
+    stays: true,
   };
 }
 
@@ -57,7 +62,10 @@ export function freePoses(hung: Hung): LoadPose[] {
   const arm = armOf(hung.mount, hung.plateX, hung.fold, hung.spacer);
   if (!arm) return [restingPose(hung)];
   const shape = shapeOf(hung, arm);
-  return pivots(arm).flatMap((p) => turns(arm.swivel).map((yaw) => poseAt(shape, { ...p, yaw })));
+  return [
+    poseAt(shape, { ...arm.folded, yaw: 0 }, true),
+    ...pivots(arm).flatMap((p) => turns(arm.swivel).map((yaw) => poseAt(shape, { ...p, yaw }, false))),
+  ];
 }
 
 const shapeOf = ({ job, centre }: Hung, arm: Arm): SetShape => ({
@@ -97,14 +105,34 @@ const turns = ([lo, hi]: readonly [number, number]): number[] => [...new Set([lo
 
 /**
  * The poses that the arm can bring the set to in this room, each turned to both ends and as straight out
- * as it goes. Nothing moves, or everything is in the way: the folded set.
+ * as it goes; the folded one and those of the seats first, in which it stays. Nothing moves, or everything is in the
+ * way: the folded set.
  */
-export function reachablePoses(hung: Hung, model: ReachModel | undefined): LoadPose[] {
+export function reachablePoses(
+  hung: Hung,
+  model: ReachModel | undefined,
+  seats: readonly Pick<SeatPose, 'x' | 'z' | 'yaw'>[],
+): LoadPose[] {
   if (!moves(hung.mount) || !model) return freePoses(hung);
   const { shape } = model.reach;
-  const folded = poseAt(shape, model.folded);
+  const left = [model.folded, ...seats.map(poseOf)];
   return [
-    folded,
-    ...model.table.stands.flatMap((s) => turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw }))),
+    ...left.map((pose) => poseAt(shape, pose, true)),
+    ...model.table.stands.flatMap((s) =>
+      turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw }, false)),
+    ),
   ];
 }
+
+/**
+ * The poses that are left where something holds the set's middle within so much of the fasteners' middle: those
+ * further aside end there, as far out.
+ */
+export const heldWithin = (poses: readonly LoadPose[], middleX: number, most: number): LoadPose[] =>
+  poses.map((p) => atAside(p, middleX, Math.sign(p.x - middleX) * Math.min(Math.abs(p.x - middleX), most)));
+
+/** A pose moved sideways until its set's middle is so far from the fasteners' middle, mm. */
+export const atAside = (pose: LoadPose, middleX: number, aside: number): LoadPose => {
+  const by = middleX + aside - pose.x;
+  return by === 0 ? pose : { ...pose, x: pose.x + by, frontX: pose.frontX + by };
+};

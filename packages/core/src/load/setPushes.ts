@@ -5,11 +5,19 @@ import type { Push } from './groupForces';
 import { GRAVITY_N_PER_KG } from '../primitives/convert';
 import type { Term } from '../primitives/terms';
 
-/** Handling of a set on an arm, N: leaning on its front's lower edge, and pushing it sideways. Ours. */
+/** Handling of a set on an arm, N: leaning on its front's lower edge, or pushing it sideways. Ours; 50 N aside as IEC 62368-1, from memory. */
 const HANDLING = { downN: 100, sideN: 50 } as const;
 
 /** Mass of a mount when nobody has weighed it, kg, by what it does. Ours. */
 const MOUNT_MASS_KG = { still: 5, moving: 12 } as const;
+
+/** What of a mount moves with the set, kg: all of it where nobody has said. */
+export const movingMassOf = (mount: Mount): number =>
+  Math.min(wholeMassOf(mount), mount.movingMass ?? wholeMassOf(mount));
+
+/** A whole mount, kg. */
+export const wholeMassOf = (mount: Mount): number =>
+  mount.mass ?? (moves(mount) ? MOUNT_MASS_KG.moving : MOUNT_MASS_KG.still);
 
 /** What hangs on the plate, N: with the set, and what of the mount stays at the plate (absent: nothing). */
 export interface Weights<N> {
@@ -19,8 +27,8 @@ export interface Weights<N> {
 
 /** All of the mount moves with the set where nobody has said what does: the heavier case. */
 export function weightsOf<N>(a: Arithmetic<N>, screen: Pick<Screen, 'mass'>, mount: Mount): Weights<N> {
-  const whole = mount.mass ?? (moves(mount) ? MOUNT_MASS_KG.moving : MOUNT_MASS_KG.still);
-  const moving = Math.min(whole, mount.movingMass ?? whole);
+  const whole = wholeMassOf(mount);
+  const moving = movingMassOf(mount);
   const guess = mount.mass === undefined;
   const weight = (label: Term, kg: N) => a.node(label, '*', 'N', [kg, a.leaf('gravity', GRAVITY_N_PER_KG, 'ratio')]);
   const set = a.leaf('set-mass', screen.mass, 'kg', { path: 'screen.mass' });
@@ -35,10 +43,14 @@ export function weightsOf<N>(a: Arithmetic<N>, screen: Pick<Screen, 'mass'>, mou
   };
 }
 
-export type Handling = 'none' | 'left' | 'right';
+/** What a hand does to the set, one thing at a time. */
+export type Handling = 'none' | 'down' | 'left' | 'right';
 
 /** A mount with an arm is pushed about by hand; one that stays where it is carries its weight. */
-export const handlingsOf = (mount: Mount): Handling[] => (moves(mount) ? ['none', 'left', 'right'] : ['none']);
+export const handlingsOf = (mount: Mount): Handling[] => (moves(mount) ? ['none', 'down', 'left', 'right'] : ['none']);
+
+/** The side that a hand pulls off the wall. */
+export const pulledBy = (handling: Handling): 'left' | 'right' => (handling === 'left' ? 'right' : 'left');
 
 /** A pose as its pushes need it: the set's heart and its front's lower edge, packing included in what is out. mm. */
 export interface PushPose<N> {
@@ -57,7 +69,7 @@ export interface PushPlace {
   packing: number;
 }
 
-/** The forces of a pose: weights, and a hand that leans on the front's lower edge and pushes it aside. */
+/** The forces of a pose: weights, and a hand that leans on the middle of the front's lower edge or pushes it aside. */
 export function pushesOf<N>(
   a: Arithmetic<N>,
   at: PushPlace,
@@ -78,13 +90,10 @@ export function pushesOf<N>(
       up: above('plate-middle', at.plate.y),
       out: a.leaf('packing', at.packing, 'mm', { path: 'choices.packing' }),
     });
-  if (handling !== 'none')
-    pushes.push({
-      down: a.leaf('handling-down', HANDLING.downN, 'N'),
-      side: a.leaf('handling-side', handling === 'right' ? HANDLING.sideN : -HANDLING.sideN, 'N'),
-      right: aside(pose.frontX),
-      up: above('set-bottom', at.bottomY),
-      out: pose.frontOut,
-    });
-  return pushes;
+  if (handling === 'none') return pushes;
+  const nothing = () => a.leaf('handling-down', 0, 'N');
+  const edge = { right: aside(pose.frontX), up: above('set-bottom', at.bottomY), out: pose.frontOut };
+  if (handling === 'down') return [...pushes, { ...edge, down: a.leaf('handling-down', HANDLING.downN, 'N') }];
+  const side = a.leaf('handling-side', handling === 'right' ? HANDLING.sideN : -HANDLING.sideN, 'N');
+  return [...pushes, { ...edge, down: nothing(), side }];
 }

@@ -1,11 +1,20 @@
 import type { Mount, Screen } from '@steddo/contract';
-import { shearCapacity, utilisation, type Capacity, type YieldTable } from '../fixing/fastenerCapacity';
+import {
+  durationOf,
+  reductionAt,
+  shearCapacity,
+  utilisation,
+  type Capacity,
+  type YieldTable,
+} from '../fixing/fastenerCapacity';
+import { DURATION } from '../fixing/lagTables';
 import { LANES, laneAt, type Lanes } from '../primitives/arithmetic';
 import { toDeg } from '../primitives/convert';
+import { forcesOf } from './besideForces';
 import type { FastenerGroup } from './fastenerGroup';
-import { groupForces, type GroupForces } from './groupForces';
+import type { GroupForces } from './groupForces';
 import type { LoadPose } from './loadPoses';
-import { handlingsOf, pushesOf, weightsOf, type Handling, type PushPlace } from './setPushes';
+import { handlingsOf, pulledBy, pushesOf, weightsOf, type Handling, type PushPlace } from './setPushes';
 
 /** What a load is made of and what it acts on. */
 export interface LoadCase {
@@ -17,16 +26,34 @@ export interface LoadCase {
   at: PushPlace;
 }
 
+/** What poses ask of the worst fastener, each pose by itself: over what it may hold, and over what a label may cover. */
+export interface PoseShares {
+  use: number[];
+  /** Over 1: nearer to first yield than 1.4 times, or 1.5 times the tables, whichever comes first. */
+  beyond: number[];
+}
+
 /** The pose and the hand that ask most of any one fastener. */
 export interface WorstLoad {
   utilisation: number;
   pose: LoadPose;
   handling: Handling;
+  /** The duration factor of that case. */
+  duration: number;
   /** Of each fastener, N. */
   forces: { tension: number; shear: number; angleDeg: number }[];
-  /** Of every pose, the most that any fastener has to hold. */
-  each: number[];
+  /** The most with nobody's hand on it, and with one (absent: nobody pushes it about). */
+  standing: number;
+  leaned?: number;
+  each: PoseShares;
 }
+
+/** A rating carries this much above the tables for timber, never more, and leaves this much to first yield. Ours. */
+const COVER = { most: 1.5, toYield: 1.4 } as const;
+
+/** How far above the tables a maker's label may carry a fastener in one case: 5/16 in across the grain by hand 1.5, 1/4 in along it about 1. */
+const coverOf = (reduction: number, duration: number): number =>
+  Math.max(1, Math.min(COVER.most, reduction / (COVER.toYield * duration)));
 
 /**
  * The worst of all poses and hands, all poses side by side. Undefined where the group cannot hold the
@@ -43,19 +70,24 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
   };
   const cases = handlingsOf(mount).map((handling) => {
     const pushes = pushesOf(LANES, at, weights, lanes, handling);
-    return { handling, forces: groupForces(LANES, group, pushes, handling === 'left' ? 'right' : 'left') };
+    const duration = laneOf(poses, (p) => durationIn(p, handling));
+    return { handling, duration, forces: forcesOf(LANES, group, pushes, pulledBy(handling)) };
   });
-  const held = cases.flatMap(({ handling, forces }) =>
-    forces ? [{ handling, forces, shares: sharesOf(forces, capacities, poses.length, table) }] : [],
+  const held = cases.flatMap(({ handling, duration, forces }) =>
+    forces ? [{ handling, duration, forces, shares: sharesOf(forces, capacities, duration, poses.length, table) }] : [],
   );
   if (held.length < cases.length) return undefined;
-  const each = poses.map(() => 0);
+  const each: PoseShares = { use: poses.map(() => 0), beyond: poses.map(() => 0) };
+  let [standing, leaned] = [0, 0];
   let worst: { utilisation: number; pose: number; by: (typeof held)[number] } | undefined;
   for (let i = 0; i < poses.length; i++)
     for (const by of held) {
-      const utilisation = mostAt(by.shares, i);
-      each[i] = Math.max(each[i]!, utilisation);
-      if (!worst || utilisation > worst.utilisation) worst = { utilisation, pose: i, by };
+      const use = mostAt(by.shares, i);
+      if (by.handling === 'none') standing = Math.max(standing, use);
+      else leaned = Math.max(leaned, use);
+      each.use[i] = Math.max(each.use[i]!, use);
+      each.beyond[i] = Math.max(each.beyond[i]!, use <= 1 ? use : beyondAt(by, capacities, i, table));
+      if (!worst || use > worst.utilisation) worst = { utilisation: use, pose: i, by };
     }
   if (!worst) return undefined;
   const { pose: i, by } = worst;
@@ -63,8 +95,16 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
     const shear = by.forces.shear[k]!;
     return { tension: laneAt(tension, i), shear: laneAt(shear.size, i), angleDeg: grainAt(shear, i) };
   });
-  return { utilisation: worst.utilisation, pose: poses[i]!, handling: by.handling, forces, each };
+  return {
+    ...{ utilisation: worst.utilisation, pose: poses[i]!, handling: by.handling, forces, standing, each },
+    duration: laneAt(by.duration, i),
+    ...(held.length > 1 ? { leaned } : {}),
+  };
 }
+
+/** The shortest load of a combination sets its duration (NDS 2.3.2, from memory). */
+const durationIn = ({ stays }: LoadPose, handling: Handling): number =>
+  handling === 'none' ? (stays ? DURATION.stays : DURATION.passing) : DURATION.hand;
 
 type Shear = GroupForces<Lanes>['shear'][number];
 
@@ -76,15 +116,35 @@ const grainAt = ({ right = 0, up }: Shear, i: number): number =>
 const sharesOf = (
   { tension, shear }: GroupForces<Lanes>,
   capacities: readonly Capacity[],
+  duration: Lanes,
   poses: number,
   table: YieldTable | undefined,
 ): Lanes[] =>
   capacities.map((capacity, k) => {
-    const may = new Float64Array(poses);
-    for (let i = 0; i < poses; i++) may[i] = shearCapacity(capacity, grainAt(shear[k]!, i), table);
+    const out = new Float64Array(poses);
+    const across = new Float64Array(poses);
+    for (let i = 0; i < poses; i++) {
+      const lasts = durationOf(capacity, laneAt(duration, i));
+      out[i] = capacity.tension * lasts;
+      across[i] = shearCapacity(capacity, grainAt(shear[k]!, i), table) * lasts;
+    }
     const force = { tension: tension[k]!, shear: shear[k]!.size };
-    return utilisation(LANES, capacity.by, force, { tension: capacity.tension, shear: may });
+    return utilisation(LANES, capacity.by, force, { tension: out, shear: across });
   });
+
+/** What the fasteners have to hold in one pose over what a label may cover; beyond any where a rating is passed. */
+function beyondAt(
+  { shares, forces, duration }: { shares: readonly Lanes[]; forces: GroupForces<Lanes>; duration: Lanes },
+  capacities: readonly Capacity[],
+  i: number,
+  table: YieldTable | undefined,
+): number {
+  return capacities.reduce<number>((most, capacity, k) => {
+    const use = laneAt(shares[k]!, i) || 0;
+    const cover = coverOf(reductionAt(capacity, grainAt(forces.shear[k]!, i), table), laneAt(duration, i));
+    return Math.max(most, use / cover);
+  }, 0);
+}
 
 /** The largest share in one pose; with nothing to hold at all none over none, which is nothing. */
 const mostAt = (shares: readonly Lanes[], i: number): number =>

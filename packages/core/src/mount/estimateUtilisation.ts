@@ -11,6 +11,12 @@ import { fastenerCapacity, plateOf, type YieldTable } from '../fixing/fastenerCa
 import type { LoadPose } from '../load/loadPoses';
 import { SET_THICKNESS_MM, STUD_SPACING_MM } from '../room/usualSizes';
 
+/** What the worst fastener has to hold over what it may, and whether a label that covers it could carry that. */
+export interface Estimate {
+  utilisation: number;
+  coverable: boolean;
+}
+
 /**
  * What the worst fastener of a mount has to hold, over what it may, without looking for its place: its own
  * fixings in the outermost rows of one column, or of two as far apart as the studs, the set before their
@@ -23,7 +29,7 @@ export function estimateUtilisation(
   wall: Wall,
   packing: number,
   table?: YieldTable,
-): number | undefined {
+): Estimate | undefined {
   const fastener = fromMount(mount, wall.build.kind);
   const count = mount.walls[wall.build.kind]?.fixing?.count;
   const { plate } = mount;
@@ -63,7 +69,8 @@ export function estimateUtilisation(
     packing: 0,
   };
   const load = { screen, mount, group, capacities: points.map(() => capacity), at };
-  return worstLoad(load, roughPoses(mount, screen), table)?.utilisation;
+  const worst = worstLoad(load, roughPoses(mount, screen), table);
+  return worst && { utilisation: worst.utilisation, coverable: Math.max(...worst.each.beyond) <= 1 };
 }
 
 function columnsOf(mount: Mount, build: Wall['build'], slots: readonly { x: number }[]): number[] {
@@ -85,6 +92,8 @@ function roughPoses(mount: Mount, screen: Screen): LoadPose[] {
     frontStandoff: back + thick,
     extension: back,
     yaw: 0,
+    // a seat may be where it asks most: the longest of loads, so that the list is never milder than the plan
+    stays: true,
   });
   if (!moves(mount)) return [pose(0, mount.depth.folded)];
   const arm = armOf(mount, 0, 'left')!;
@@ -96,10 +105,11 @@ function roughPoses(mount: Mount, screen: Screen): LoadPose[] {
   ];
 }
 
-/** The rule for the list of mounts: over 1 a caution, because this room may keep the arm from its worst pose. */
-export function holdsRule(utilisation: number | undefined): Fit[] {
-  if (utilisation === undefined) return [];
+/** The rule for the list of mounts, by the limits of a plan: over 1 a caution as far as a label may cover it, then a stop. */
+export function holdsRule(estimate: Estimate | undefined): Fit[] {
+  if (!estimate) return [];
+  const { utilisation, coverable } = estimate;
   const ok = utilisation <= 1;
-  const margin = 1 - utilisation;
-  return [{ rule: 'holds', ok, level: ok ? 'info' : 'caution', value: utilisation, limit: 1, margin, unit: 'ratio' }];
+  const level = ok ? 'info' : coverable ? 'caution' : 'stop';
+  return [{ rule: 'holds', ok, level, value: utilisation, limit: 1, margin: 1 - utilisation, unit: 'ratio' }];
 }

@@ -1,5 +1,6 @@
 import type { Job, Mount } from '@steddo/contract';
 import { feasible } from '../primitives/intervals';
+import type { Estimate } from './estimateUtilisation';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { frameOf, wantedHeight } from '../placement/frameOf';
 import { heightLimits } from '../placement/heightLimits';
@@ -18,7 +19,7 @@ import { SET_THICKNESS_MM } from '../room/usualSizes';
 export interface FitContext {
   seats: Seats;
   /** What a mount's worst fastener would have to hold on this wall, over what it may. */
-  estimate: (mount: Mount) => number | undefined;
+  estimate: (mount: Mount) => Estimate | undefined;
   /** The yields of lags, kept for the whole list. */
   yieldTable: YieldTable;
   /** The set and its walls, for how far an arm brings it; absent while its centre line is not known. */

@@ -1,10 +1,10 @@
 import type { Fit, Job, Mount } from '@steddo/contract';
 import type { YieldTable } from '../fixing/fastenerCapacity';
-import { passes } from '../load/checkFastening';
 import { frameOf, wantedHeight } from '../placement/frameOf';
 import { spotAt } from '../placement/placeSet';
 import { planPlate } from '../plate/planPlate';
-import { chooseScheme } from '../scheme/chooseScheme';
+import { chooseScheme, fasteningOf } from '../scheme/chooseScheme';
+import { roomLoads } from './roomLoads';
 import { hungOf, platesOf } from '../scheme/schemePart';
 import { settingOf } from '../scheme/schemeSearch';
 import { outlineOf } from '../screen/outlineOf';
@@ -31,25 +31,38 @@ export function schemeRule(mount: Mount, job: Job, found: StudsFound, yieldTable
   const spot = wanted && spotAt(frame, wanted);
   if (!spot || spot.conflict) return [];
   const plates = platesOf(frame, spot, mount);
-  const setting = settingOf({ job: other, mount, found, plan: solidSections(job), centreX, plates, yieldTable });
+  const setting = settingOf({
+    job: other,
+    mount,
+    found,
+    plan: solidSections(job),
+    centreX,
+    plates,
+    yieldTable,
+    spacer: frame.spacer?.value ?? 0,
+  });
   if ('code' in setting) return [];
-  const { best } = chooseScheme(setting, hungOf(frame, spot, mount), 0);
+  const hung = hungOf(frame, spot, mount);
+  const { best } = chooseScheme(setting, hung, 0);
   if (!best)
     return found.studs.length === 0
       ? []
       : [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1 }];
-  const utilisation = best.checked.ok ? best.checked.worst.utilisation : Infinity;
-  const ok = passes(best.checked);
+  // over the poses that its plan has, so that list and plan say the same
+  const checked = best.checked.ok ? roomLoads(fasteningOf(hung, best.candidate), yieldTable) : best.checked;
+  const axis = best.candidate.way.kind;
+  if (!checked.ok) return [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1, axis }];
+  const { verdict, worst } = checked;
   return [
     {
       rule: 'scheme',
-      ok,
-      level: ok ? 'info' : 'stop',
-      value: Number.isFinite(utilisation) ? utilisation : 'none',
+      ok: verdict === 'go',
+      level: verdict === 'go' ? 'info' : verdict,
+      value: worst.utilisation,
       limit: 1,
-      margin: Number.isFinite(utilisation) ? 1 - utilisation : -1,
+      margin: 1 - worst.utilisation,
       unit: 'ratio',
-      axis: best.candidate.way.kind,
+      axis,
     },
   ];
 }

@@ -102,7 +102,7 @@ function beyondSlide(mount: Mount, shiftMm: number): Finding[] {
 function lackingFindings({ mount, fixing, aims, slots }: LagSetting): Finding[] {
   const needed = studsNeeded(mount);
   const found = aims.length;
-  if (found < needed) return [finding('studs-needed', 'caution', 'wall', { found, needed })];
+  if (found < needed) return [finding('find-the-stud-first', 'stop', 'wall', { found, needed })];
   const rows = new Set(slots.map((s) => s.slot.y)).size;
   const perStud = Math.ceil(fixing.count / needed);
   return rows < perStud ? [finding('slots-too-few', 'stop', 'holes', { needed: perStud, found: rows })] : [];

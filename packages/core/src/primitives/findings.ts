@@ -1,9 +1,38 @@
 import type { Finding, Level, HeightRule, Stage } from '@steddo/contract';
 
+/** What the worst fastener has to hold, in percent of what it may. */
+interface LoadValues {
+  percent: number;
+  hole: string;
+  governs: string;
+  handling: string;
+  /** With nobody's hand on the set. */
+  standingPercent: number;
+  /** Kept within so much to either side it is inside the tables. */
+  goMm?: number;
+  /** What somebody was told to keep to, and what it comes to there. */
+  toldMm?: number;
+  toldPercent?: number;
+}
+
+/** What would hang on so many anchors alone and how far out, and what they may carry. */
+interface AnchorsAlone {
+  anchors: number;
+  massKg: number;
+  limitKg: number;
+  outMm: number;
+  limitOutMm: number;
+}
+
 /** Judgements are data: a code, how serious, where, and the values. Words for them are in @steddo/text. */
 export interface FindingValues {
   'loads-checked': { percent: number };
-  'load-too-great': { percent: number; hole: string; governs: string };
+  'load-too-great': LoadValues & {
+    /** Kept within so much to either side the label covers it. */
+    labelMm?: number;
+  };
+  'held-by-label': LoadValues;
+  'sheet-too-thin': { thicknessMm: number; leastMm: number };
   'load-unknown': Record<string, never>;
   'no-rating': { kind: string };
   'no-fixing': { kind: string };
@@ -18,15 +47,9 @@ export interface FindingValues {
   'board-unsound': { state: string };
   'anchors-refused': Record<string, never>;
   'arm-on-anchors-refused': Record<string, never>;
-  'large-on-anchors-refused': { diagonalMm: number; limitMm: number };
+  'large-on-anchors-refused': AnchorsAlone;
   'arm-on-anchors': { percent: number; tensionN: number; allowableN: number; anchors: number };
-  'large-on-anchors': {
-    diagonalMm: number;
-    percent: number;
-    tensionN: number;
-    allowableN: number;
-    anchors: number;
-  };
+  'large-on-anchors': AnchorsAlone & { percent: number; tensionN: number; allowableN: number };
   'studs-not-sought': Record<string, never>;
   'anchors-missing': Record<string, never>;
   'not-all-in-studs': { kind: string };
@@ -36,14 +59,15 @@ export interface FindingValues {
   'plate-follows-holes': { liftMm: number };
   'board-doubtful': { holes: string[]; percent: number };
   'test-hole-first': Record<string, never>;
-  'joints-unmarked': { percent: number };
+  'mark-a-joint-first': { holes: string[]; lacking: string[]; covered: boolean };
+  'sheet-behind-board': { percent: number };
+  'screw-through': { holes: string[]; byMm: number; depthMm: number };
   'in-joint': { holes: string[] };
   'backing-edges-unmarked': { holes: string[] };
   'backing-missed': { holes: string[] };
   'bit-to-get': { bitMm: number };
   'faces-uneven': { stepMm: number };
   'corner-one-wall': Record<string, never>;
-  'least-change': { kind: string; byMm: number; to: string };
   'light-heavy': { object: string; massKg: number; limitKg: number };
   'light-no-rating': { object: string };
   'light-too-great': { object: string; percent: number };
@@ -113,7 +137,7 @@ export interface FindingValues {
   'measured-differs': { to: string; measuredMm: number; geometryMm: number; differenceMm: number };
   'measured-unused': { to: string };
   'plate-beyond-slide': { shiftMm: number; slideMm: number };
-  'studs-needed': { found: number; needed: number };
+  'find-the-stud-first': { found: number; needed: number; atMm?: number };
   'no-stud-in-slots': { shortMm: number };
   'slots-too-few': { needed: number; found: number };
   'stud-doubtful': { hole: string; percent: number };

@@ -13,11 +13,14 @@ export type Wall = Job['room']['wall'];
 export interface Fronted {
   wall: Wall;
   packing: number;
+  /** Its backing is a vehicle's, which no table for timber knows. */
+  vehicle?: boolean;
 }
 
-export const frontedBy = ({ room, choices }: Pick<Job, 'room' | 'choices'>): Fronted => ({
+export const frontedBy = ({ room, choices, mount }: Pick<Job, 'room' | 'choices' | 'mount'>): Fronted => ({
   wall: room.wall,
   packing: choices?.packing ?? 0,
+  ...(mount?.type === 'vehicle' ? { vehicle: true } : {}),
 });
 
 /** The build at a place on the main wall: a zone's own words where it lies in one, the last zone winning. */

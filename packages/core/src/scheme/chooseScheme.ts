@@ -1,7 +1,8 @@
-import { checkFastening, passes, type Checked, type Fastening } from '../load/checkFastening';
+import { checkFastening, type Checked, type Fastening } from '../load/checkFastening';
 import type { Hung } from '../arm/hung';
 import { memoEach } from '../primitives/memo';
-import { candidatesOf, type Candidate, type Setting } from './schemeSearch';
+import { candidatesOf, DOUBT_STOP, type Candidate, type Setting } from './schemeSearch';
+import { policyOf } from './ways';
 
 /** A candidate with what was found of its load. */
 export interface Scheme {
@@ -20,9 +21,10 @@ export interface Schemes {
 const OTHERS = 2;
 
 /**
- * The best scheme and the next two of another kind. Candidates come in the order of the wood; the first one that
- * also holds is best, and where none holds, the first. One that a school refuses is never best. What the
- * installer has chosen among them is taken as long as it is there.
+ * The best scheme and the next two of another kind. Candidates come in the order of the wood; the first whose load
+ * goes is best, then the first that its label covers, and where none holds, the first. One that a school refuses is
+ * never best, and none on board while wood may be had. What the installer has chosen among them is taken as
+ * long as it is there.
  */
 export function chooseScheme(setting: Setting, hung: Hung, wanted = OTHERS): Schemes {
   const distinct = firstOfEach(candidatesOf(setting));
@@ -31,13 +33,39 @@ export function chooseScheme(setting: Setting, hung: Hung, wanted = OTHERS): Sch
   const picked =
     asked === undefined ? undefined : distinct.find((c) => isScheme(asked, keyOf(c)) && c.hard === undefined);
   const check = memoEach((c: Candidate) => checkFastening(fasteningOf(hung, c), undefined, setting.yieldTable));
-  const best = picked ?? allowed.find((c) => passes(check(c))) ?? allowed[0];
-  const others = wanted === 0 ? [] : othersOf(distinct, best, (c) => c.hard === undefined && passes(check(c)));
+  const verdict = (c: Candidate) => {
+    const checked = check(c);
+    return checked.ok ? checked.verdict : 'stop';
+  };
+  const lead = leading(setting, allowed);
+  const best = picked ?? lead.find((c) => verdict(c) === 'go') ?? lead.find((c) => verdict(c) === 'caution') ?? lead[0];
+  const holds = (c: Candidate) => c.hard === undefined && verdict(c) !== 'stop';
+  const others = wanted === 0 ? [] : othersOf(distinct, best, holds);
   return {
     ...(best ? { best: { candidate: best, checked: check(best) } } : {}),
     others: others.map((candidate) => ({ candidate, checked: check(candidate) })),
     ...(asked !== undefined && !picked && distinct.length > 0 ? { gone: asked } : {}),
   };
+}
+
+/** The chance of a usable ply in reach under which wood was looked for and is not there. Ours. */
+const NO_WOOD = 0.1;
+
+/**
+ * Those that may lead. Stud first means it: a way into wood whose holes land is never displaced by anchors, whatever
+ * its load; with none, one that has still to find its edge; anchors where wood was looked for in all that the
+ * slots reach and is not there. Under rated anchors they all may.
+ */
+function leading(setting: Setting, allowed: readonly Candidate[]): readonly Candidate[] {
+  if (policyOf(setting.job) === 'rated-anchors') return allowed;
+  const solid = allowed.filter((c) => !c.way.board);
+  const landing = solid.filter((c) => c.doubt < DOUBT_STOP);
+  if (landing.length > 0) return landing;
+  const beside = allowed.filter((c) => c.way.board && c.way.main && c.doubt < DOUBT_STOP);
+  const { expected, lookedFor } = setting.wood();
+  const decided = lookedFor && expected <= NO_WOOD;
+  const onBoard = decided ? allowed.filter((c) => !c.way.main) : [];
+  return [...beside, ...onBoard, ...solid];
 }
 
 /** The screws of a candidate, and the set hung from its plate: as far up as holes that are there take it. */
@@ -49,6 +77,7 @@ export function fasteningOf(hung: Hung, { way, places, plate, x, fold, lift }: C
     plateBottom: plate.bottom.value + lift,
     screws: places,
     carrying: way.main ? places.filter((p) => p.into === way.into) : places,
+    beside: way.main ? places.filter((p) => p.into !== way.into) : [],
     solid: way.into === 'masonry' || way.into === 'backing',
   };
 }

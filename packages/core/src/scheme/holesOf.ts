@@ -6,6 +6,7 @@ import { boreOf, stepsOf } from '../fixing/boreOf';
 import type { HolePlace } from '../plate/chooseSlots';
 import type { Candidate, Setting } from './schemeSearch';
 import { foremostOf } from '../room/wallAt';
+import { unitAt } from '../wall/unitAt';
 
 /**
  * The holes of a scheme in drilling order: the top row first (level on it), left to right, then the rows below.
@@ -120,6 +121,7 @@ function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming
   const x = acrossOf(setting, candidate, place);
   const y = upOf(job, candidate, place, mount);
   const chance = chanceWorking(found, place);
+  const unmarked = into === 'masonry' ? unitAt(job, { ...place, bit: bore.bit.value }).unmarked : [];
   const edge = into === 'stud' && stud !== undefined ? edgeMargin(found, place) : undefined;
   return {
     id,
@@ -137,6 +139,7 @@ function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming
     bit: bore.bit.value,
     depth: bore.depth.value,
     probability: place.done ? Math.max(place.chance, chance.value) : chance.value,
+    ...(unmarked.length > 0 && !place.done ? { unmarked } : {}),
     hazard: 'nobody-looked',
     done: place.done !== undefined,
     ...(stud === undefined ? {} : { stud }),

@@ -1,15 +1,16 @@
-import type { Finding, Hole, Job } from '@steddo/contract';
+import type { Finding, Hole, Job, Mount } from '@steddo/contract';
 import { finding, type FindingCode } from '../primitives/findings';
 import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread } from '../fixing/lagTables';
 import { lagHold } from '../fixing/lagWithdrawal';
-import { overLag, type NoCapacity, type ScrewSeat, STUD_DEPTH_MM } from '../fixing/fastenerCapacity';
+import { LEAST_SHEET_MM, overLag, type NoCapacity, type ScrewSeat, STUD_DEPTH_MM } from '../fixing/fastenerCapacity';
 import { holeVerdict, HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
 import { kitOf } from '../fixing/kit';
-import { inBand, leadBand } from '../fixing/leadHole';
+import { inBand, inWall, leadBand } from '../fixing/leadHole';
 import type { Candidate, Setting } from './schemeSearch';
-import { overAt, wallAt } from '../room/wallAt';
+import { boardOf, overAt, wallAt } from '../room/wallAt';
+import { unitAt } from '../wall/unitAt';
 import { bitFor } from './partsOf';
-import { policyOf, type NoWay, ANCHOR_SET_MM } from './ways';
+import { policyOf, type NoWay } from './ways';
 
 /** A stud that misses the slots by no more tempts somebody to drive the lag at an angle, mm. Ours. */
 const ANGLED_MM = 15;
@@ -27,6 +28,7 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
     ...heldFindings(candidate),
     ...pastStudFinding(setting.job, holes),
     ...unevenFinding(setting.job, candidate),
+    ...throughFinding(setting.job, setting.mount, candidate, holes),
     ...(setting.mount.type === 'corner' ? [finding('corner-one-wall', 'caution', 'holes', {})] : []),
   ];
 }
@@ -58,22 +60,43 @@ function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hol
   return found;
 }
 
-function solidFindings({ job, plan }: Setting, holes: readonly Hole[]): Finding[] {
+function solidFindings({ job }: Setting, holes: readonly Hole[]): Finding[] {
   const masonry = holes.filter((h) => h.into === 'masonry');
   const backing = holes.filter((h) => h.into === 'backing');
   const ids = (list: readonly Hole[]) => list.map((h) => h.id);
   const found: Finding[] = [];
-  const inJoint = masonry.filter((h) => h.probability === 0);
-  if (inJoint.length > 0) found.push(finding('in-joint', 'stop', 'wall', { holes: ids(inJoint) }));
-  if (masonry.length > 0 && !plan.courses && job.room.wall.build.masonry !== 'concrete') {
-    const percent = Math.floor(Math.min(...masonry.map((h) => h.probability)) * 100);
-    found.push(finding('joints-unmarked', 'caution', 'wall', { percent }));
+  const open = masonry.filter((h) => !h.done).map((h) => ({ id: h.id, ...unitAt(job, h) }));
+  const inJoint = open.filter((h) => h.known < HOLE_CAUTION);
+  if (inJoint.length > 0) found.push(finding('in-joint', 'stop', 'wall', { holes: inJoint.map((h) => h.id) }));
+  const blind = open.filter((h) => h.unmarked.length > 0);
+  if (blind.length > 0) {
+    const lacking = [...new Set(blind.flatMap((h) => h.unmarked))];
+    const covered = boardOf(job.room.wall.build) > 0;
+    found.push(finding('mark-a-joint-first', 'caution', 'wall', { holes: blind.map((h) => h.id), lacking, covered }));
   }
   const missed = backing.filter((h) => h.probability < HOLE_CAUTION);
   if (missed.length > 0) found.push(finding('backing-missed', 'stop', 'wall', { holes: ids(missed) }));
   const unmarked = backing.filter((h) => h.probability >= HOLE_CAUTION && h.probability < HOLE_GO);
   if (unmarked.length > 0) found.push(finding('backing-edges-unmarked', 'caution', 'wall', { holes: ids(unmarked) }));
   return found;
+}
+
+/** Left of the wall behind a screw's point, at least, mm. Ours. */
+const SKIN_MM = 3;
+
+/** A screw that comes out at the far side of the wall, whatever the wall is; where somebody said how deep that is. */
+function throughFinding(job: Job, mount: Mount, { places }: Candidate, holes: readonly Hole[]): Finding[] {
+  const out = places.flatMap((p) => {
+    const { build } = wallAt(job.room.wall, p.x, p.y);
+    const hole = holes.find((h) => h.slot === p.slot);
+    if (build.depth === undefined || p.fastener.length === undefined || !hole || hole.done) return [];
+    const within = inWall(p.fastener, mount.plate!, job.choices?.packing ?? 0).value;
+    return within > build.depth - SKIN_MM ? [{ id: hole.id, byMm: within - build.depth, depthMm: build.depth }] : [];
+  });
+  if (out.length === 0) return [];
+  const worst = out.reduce((a, b) => (b.byMm > a.byMm ? b : a));
+  const { byMm, depthMm } = worst;
+  return [finding('screw-through', 'stop', 'holes', { holes: out.map((o) => o.id), byMm, depthMm })];
 }
 
 function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[]): Finding[] {
@@ -127,26 +150,32 @@ function unevenFinding(job: Job, { places }: Candidate): Finding[] {
 export const noWayFinding = ({ code, kind }: NoWay): Finding =>
   code === 'wall-kind-unknown' ? finding(code, 'stop', 'wall', {}) : finding(code, 'stop', 'holes', { kind });
 
+/** What anchors would have to hold, and how much of it they may carry alone. */
+export interface AnchorNumbers {
+  percent: number;
+  tensionN: number;
+  allowableN: number;
+  anchors: number;
+  massKg: number;
+  limitKg: number;
+  outMm: number;
+  limitOutMm: number;
+}
+
 /** Why a school does not allow a scheme, or what has to be acknowledged for it; with the numbers. */
-export function refusalFinding(
-  code: FindingCode,
-  job: Job,
-  numbers: { percent: number; tensionN: number; allowableN: number; anchors: number },
-): Finding | undefined {
-  const { diagonal: diagonalMm } = job.screen;
+export function refusalFinding(code: FindingCode, numbers: AnchorNumbers): Finding | undefined {
+  const { anchors, massKg, limitKg, outMm, limitOutMm, ...load } = numbers;
   switch (code) {
     case 'anchors-refused':
     case 'arm-on-anchors-refused':
     case 'studs-not-sought':
       return finding(code, 'stop', 'holes', {});
-    case 'large-on-anchors-refused': {
-      const limitMm = numbers.anchors > ANCHOR_SET_MM.fewCount ? ANCHOR_SET_MM.many : ANCHOR_SET_MM.few;
-      return finding(code, 'stop', 'holes', { diagonalMm, limitMm });
-    }
+    case 'large-on-anchors-refused':
+      return finding(code, 'stop', 'holes', { anchors, massKg, limitKg, outMm, limitOutMm });
     case 'arm-on-anchors':
-      return finding(code, 'stop', 'holes', numbers);
+      return finding(code, 'stop', 'holes', { ...load, anchors });
     case 'large-on-anchors':
-      return finding(code, 'stop', 'holes', { diagonalMm, ...numbers });
+      return finding(code, 'stop', 'holes', numbers);
     default:
       return undefined;
   }
@@ -166,6 +195,8 @@ export function noCapacityFinding(code: NoCapacity | 'load-unknown', seat: Screw
       return finding(code, 'stop', 'holes', { diameterMm: fastener.diameter });
     case 'lag-too-short':
       return finding(code, 'stop', 'holes', { threadMm: threadIn(seat), needMm: at4(LEAST_PENETRATION_D) });
+    case 'sheet-too-thin':
+      return finding(code, 'stop', 'holes', { thicknessMm: build.thickness ?? 0, leastMm: LEAST_SHEET_MM });
     case 'lags-too-close':
       return finding(code, 'stop', 'holes', { apartMm: seat.apart, needMm: at4(ROW_SPACING_D.least) });
     case 'rated-for-board':

@@ -1,24 +1,23 @@
-import type { Finding, Hole, Job, LeastChange, Mount, Plan, Ranked, SchemePlan, Working } from '@steddo/contract';
+import type { Finding, Hole, Mount, Plan, Ranked, SchemePlan } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { kitOf } from '../fixing/kit';
 import { gravityOf } from '../fixing/lagTables';
 import { leadBand } from '../fixing/leadHole';
-import { passes, type Checked, type Fastening } from '../load/checkFastening';
+import type { Checked, Fastening } from '../load/checkFastening';
 import { armHoles, chainOf } from '../placement/chain';
-import { hangsAt, sidewaysLimits, type Frame, type Spot } from '../placement/placeSet';
+import { hangsAt, type Frame, type Spot } from '../placement/placeSet';
 import type { PlatePlan } from '../plate/planPlate';
 import { finding } from '../primitives/findings';
-import { asPairs, feasible } from '../primitives/intervals';
 import { half, leaf, minus, named, sum } from '../primitives/working';
 import type { StudsFound } from '../wall/inferStuds';
 import { chooseScheme, fasteningOf, keyOf, type Scheme, type Schemes } from './chooseScheme';
 import { holesOf, holesThere } from './holesOf';
-import { leastChange } from './leastChange';
 import { partsOf } from './partsOf';
 import { angledFinding, noCapacityFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
 import { settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
-import { refusedBy, policyOf } from './ways';
+import type { Trouble } from './remedies';
+import { ANCHOR_OUT_MM, anchorLimit, refusedBy, policyOf, type Hanging } from './ways';
 import { SAME_MM } from '../primitives/epsilons';
 
 /** What the scheme makes of a spot: the plate's place, the holes, and the set where it hangs from them. */
@@ -29,6 +28,8 @@ export interface SchemeMade {
   fastening?: Fastening;
   holes: Hole[];
   section?: Plan['scheme'];
+  /** What keeps it from being fastened here, before any load is asked for. */
+  trouble?: Trouble;
   findings: Finding[];
 }
 
@@ -59,8 +60,12 @@ export function schemePart(input: SchemeInput): SchemeMade | undefined {
   return { ...none, ...chosen(input, setting, best, schemes), fastening: fasteningOf(hung, best.candidate) };
 }
 
-const settingFor = ({ frame, mount, found, wall, yieldTable }: SchemeInput, plates: readonly PlateAt[]) =>
-  settingOf({ job: frame.job, mount, found, plan: wall, centreX: frame.centreX, plates, yieldTable });
+/** The setting of the search with a spot's plates. */
+export const settingFor = ({ frame, mount, found, wall, yieldTable }: SchemeInput, plates: readonly PlateAt[]) =>
+  settingOf({
+    ...{ job: frame.job, mount, found, plan: wall, centreX: frame.centreX, plates, yieldTable },
+    spacer: frame.spacer?.value ?? 0,
+  });
 
 /** Every arm hole that may be used, and where it puts the plate with the set where it hangs. */
 export function platesOf({ job, height }: Frame, spot: Spot, mount: Mount): PlateAt[] {
@@ -103,7 +108,6 @@ function chosen(input: SchemeInput, setting: Setting, best: Scheme, schemes: Sch
     const band = leadBand(candidate.way.main!.diameter, gravityOf(job.room.wall.build));
     return { findings: [finding('no-bit', 'stop', 'holes', { ...band })] };
   }
-  const changed = passes(checked) ? undefined : changeFor(input);
   const others = schemes.others.map((s) => schemePlanOf(setting, s));
   return {
     spot: movedSpot(input, candidate),
@@ -113,13 +117,12 @@ function chosen(input: SchemeInput, setting: Setting, best: Scheme, schemes: Sch
       ...(checked.ok ? [] : [noCapacityFinding(checked.code, checked.seat)]),
       ...askedFor(setting, candidate, checked),
       ...schemeFindings(setting, candidate, holes),
-      ...(changed ? [changeFinding(changed)] : []),
     ],
+    ...(checked.ok ? {} : { trouble: checked.code === 'lag-too-short' ? 'short-screw' : 'load' }),
     plate: { ...input.plate, x: candidate.x, fold: candidate.fold },
     section: {
       ...schemePlanOf(setting, best),
       alternatives: others,
-      ...(changed ? { leastChange: changed } : {}),
     },
   };
 }
@@ -139,15 +142,18 @@ function movedSpot({ frame, spot, mount }: SchemeInput, { plate, lift }: Candida
 }
 
 /** What a policy wants to be told before it lets anchors carry this; with the numbers. */
-function askedFor({ job, mount }: Setting, { way, places }: Candidate, checked: Checked): Finding[] {
-  const code = refusedBy(way, job, mount);
-  const numbers = numbersOf(checked, places.filter((p) => p.into === 'board').length);
-  const asked = code && refusalFinding(code, job, numbers);
-  return asked ? [asked] : [];
+function askedFor({ job, mount, hanging }: Setting, { way, places }: Candidate, checked: Checked): Finding[] {
+  const code = refusedBy(way, job, mount, hanging);
+  const numbers = numbersOf(checked, hanging, places.filter((p) => p.into === 'board').length);
+  const asked = code && refusalFinding(code, numbers);
+  if (!asked) return [];
+  // read and said so counts where it holds in every case, the hand included; never beyond
+  return [{ ...asked, acknowledgeable: asked.acknowledgeable && checked.ok && checked.verdict === 'go' }];
 }
 
-function numbersOf(checked: Checked, anchors: number) {
-  if (!checked.ok) return { percent: -1, tensionN: 0, allowableN: 0, anchors };
+function numbersOf(checked: Checked, { massKg, outMm }: Hanging, anchors: number) {
+  const hung = { massKg, outMm, anchors, limitKg: anchorLimit(anchors), limitOutMm: ANCHOR_OUT_MM };
+  if (!checked.ok) return { ...hung, percent: -1, tensionN: 0, allowableN: 0 };
   const { worst, carrying } = checked;
   const tensions = worst.forces.map((f) => f.tension);
   const i = tensions.indexOf(Math.max(...tensions));
@@ -155,14 +161,14 @@ function numbersOf(checked: Checked, anchors: number) {
     percent: Math.ceil(worst.utilisation * 100),
     tensionN: tensions[i]!,
     allowableN: carrying.capacities[i]!.tension,
-    anchors,
+    ...hung,
   };
 }
 
 function schemePlanOf(setting: Setting, { candidate, checked }: Scheme): SchemePlan {
   const { way, places, plate, fold, x, shift, hard } = candidate;
   const holes = holesOf(setting, candidate) ?? [];
-  const tooMuch = checked.ok && checked.worst.utilisation > 1 ? 'load-too-great' : undefined;
+  const tooMuch = checked.ok && checked.verdict === 'stop' ? 'load-too-great' : undefined;
   const stop = hard ?? (checked.ok ? tooMuch : checked.code);
   return {
     key: keyOf(candidate),
@@ -184,25 +190,25 @@ function schemePlanOf(setting: Setting, { candidate, checked }: Scheme): SchemeP
   };
 }
 
-/** Nothing that the policy allows: why, and what would help. */
-function refused(input: SchemeInput, setting: Setting, schemes: Schemes): Made {
-  const { plate, frame } = input;
-  const { job } = frame;
+/** Nothing that the policy allows: why. */
+function refused({ plate }: SchemeInput, setting: Setting, schemes: Schemes): Made {
+  const { job, hanging } = setting;
   const [first] = schemes.others;
   const hard = first?.candidate.hard;
-  const refusal = hard && refusalFinding(hard, job, numbersOf(first.checked, first.candidate.places.length));
+  const refusal = hard && refusalFinding(hard, numbersOf(first.checked, hanging, first.candidate.places.length));
   const short = plate.lacking.find((f) => f.code === 'no-stud-in-slots')?.values.shortMm;
   const missing = policyOf(job) === 'rated-anchors' && !setting.ways.some((w) => w.board);
   const why = plate.lacking.length > 0 || !refusal ? plate.lacking : [refusal];
-  const changed = why.some((f) => f.level === 'stop') ? changeFor(input) : undefined;
-  const findings = [
-    ...why,
-    ...(typeof short === 'number' ? angledFinding(short) : []),
-    ...(missing ? [finding('anchors-missing', 'caution', 'holes', {})] : []),
-    ...goneFinding(schemes),
-    ...(changed ? [changeFinding(changed)] : []),
-  ];
-  return changed ? { findings, section: { ...noScheme(plate.x.value), leastChange: changed } } : { findings };
+  return {
+    findings: [
+      ...why,
+      ...(typeof short === 'number' ? angledFinding(short) : []),
+      ...(missing ? [finding('anchors-missing', 'caution', 'holes', {})] : []),
+      ...goneFinding(schemes),
+    ],
+    section: { ...noScheme(plate.x.value), alternatives: schemes.others.map((s) => schemePlanOf(setting, s)) },
+    ...(why.some((f) => f.level === 'stop') ? { trouble: 'no-place' } : {}),
+  };
 }
 
 const noScheme = (plateX: number): SchemePlan => ({
@@ -215,23 +221,3 @@ const noScheme = (plateX: number): SchemePlan => ({
   bits: [],
   parts: [],
 });
-
-const changeFinding = ({ kind, by, to }: LeastChange): Finding =>
-  finding('least-change', 'info', 'holes', { kind, byMm: by ?? 0, to: to ?? '' });
-
-function changeFor(input: SchemeInput): LeastChange | undefined {
-  const { frame, mount, found, spot, ranking } = input;
-  const { job, centreX, width, height } = frame;
-  const bottom = spot.bottom.value;
-  const freeX = asPairs(feasible(sidewaysLimits(job, width, { bottom, top: bottom + height.value })));
-  const holdsThen = (changed: Job, at: Working): boolean => {
-    const there = { ...input, frame: { ...frame, job: changed, centreX: at }, mount: changed.mount ?? mount };
-    const setting = settingFor(there, platesOf(there.frame, spot, there.mount));
-    if ('code' in setting) return false;
-    const { best } = chooseScheme(setting, hungOf(there.frame, spot, there.mount));
-    return best !== undefined && passes(best.checked) && best.candidate.doubt < DOUBT_STOP;
-  };
-  return leastChange({ job, mount, found, centreX, kit: kitOf(job), ranking, freeX, passes: holdsThen });
-}
-
-const DOUBT_STOP = 2;

@@ -1,4 +1,4 @@
-import type { Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
+import type { Build, Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { kitOf, type Fastener } from '../fixing/kit';
 import { blockedPlate } from '../placement/blockedPlate';
@@ -16,8 +16,12 @@ import { drilledHoles, type DoneHole, type DrilledHoles, SPOILED_MM } from '../w
 import { hazardsOf } from '../wall/hazardZones';
 import { holeVerdict, HOLE_CAUTION } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
+import { markedJoints } from '../wall/markedJoints';
 import { backingChance, unitChance } from '../wall/solidChance';
-import { isRefusal, kindRank, refusedBy, policyOf, waysOf, type NoWay } from './ways';
+import { wholeMassOf } from '../load/setPushes';
+import { SET_THICKNESS_MM } from '../room/usualSizes';
+import { isRefusal, kindRank, refusedBy, policyOf, waysOf, type Hanging, type NoWay } from './ways';
+import { woodInReach, type WoodInReach } from './woodInReach';
 import { SAME_MM } from '../primitives/epsilons';
 
 /** Plates of boards are tried at every so many millimetres of the set's slide. */
@@ -43,6 +47,10 @@ export interface Setting extends SlotSetting {
   seen: readonly { left: number; right: number; bottom: number; top: number }[];
   /** The yields of lags, kept for all that are compared. */
   yieldTable: YieldTable;
+  /** What hangs there, for what anchors may carry. */
+  hanging: Hanging;
+  /** The wood within reach of the slots, worked out when it is first asked for. */
+  wood: () => WoodInReach;
 }
 
 /** A plate with every hole of it: what is compared. */
@@ -73,18 +81,30 @@ export interface SettingInput {
   centreX: Working;
   plates: readonly PlateAt[];
   yieldTable: YieldTable;
+  spacer: number;
 }
 
 /** The setting of a search, or why no hole can be given in this wall. */
 export function settingOf(input: SettingInput): Setting | NoWay {
-  const { job, mount, found, plan, centreX, plates, yieldTable } = input;
+  const { job, mount, found, plan, centreX, plates, yieldTable, spacer } = input;
   const ways = waysOf(job, mount, kitOf(job));
   if ('code' in ways) return ways;
   const { wall } = job.room;
+  const spots = plateSpots(job, mount, centreX);
+  const fixedX = chosenPlateX(job);
+  const jointsOf = memo((build: Build) => markedJoints(build, job.evidence ?? []), BUILDS);
+  let wood: WoodInReach | undefined;
   return {
-    ...{ job, mount, found, plan, plates, ways, yieldTable },
-    spots: plateSpots(job, mount, centreX),
-    fixedX: chosenPlateX(job),
+    ...{ job, mount, found, plan, plates, ways, yieldTable, spots, fixedX },
+    hanging: {
+      massKg: job.screen.mass + wholeMassOf(mount),
+      outMm: mount.depth.folded + spacer + (job.choices?.packing ?? 0) + (job.screen.thickness ?? SET_THICKNESS_MM) / 2,
+    },
+    wood: () =>
+      (wood ??= woodInReach(
+        { job, mount, found, spots, fixed: fixedX?.value },
+        ways.find((w) => w.main)?.main?.diameter ?? LEAST_SHANK_MM,
+      )),
     drilled: usable(drilledHoles(job), found),
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
     chanceOf: (x, diameter) => Math.min(1, found.chances.at(x, diameter).lands),
@@ -92,19 +112,24 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
     isWallFor: (into, x, y) => takesHole(wallAt(wall, x, y).build.kind, into),
     chanceFor: (into, fastener, x, y) => {
-      if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
-      if (into === 'masonry') return unitChance(wallAt(wall, x, y).build, plan.courses, x, y);
+      // behind a sheet there is no hollow for an anchor, wherever the studs are
+      if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter) * (1 - found.sheet);
+      if (into === 'masonry')
+        return unitChance(jointsOf(wallAt(wall, x, y).build), x, y, fastener.hole ?? fastener.diameter).chance;
       return backingChance(plan.backing, x, y);
     },
   };
 }
+
+/** A wall is of so many builds at most that are kept apart. */
+const BUILDS = 8;
 
 /** Screws of so many diameters are compared at most. */
 const DIAMETERS = 4;
 
 /** A hole that drifted out of its stud's middle so far that it more likely lacks wood beside it is no use any more. */
 function usable(drilled: DrilledHoles, found: StudsFound): DrilledHoles {
-  const off = (d: DoneHole) => d.into === 'stud' && found.chances.at(d.x, LEAST_SHANK_MM).lands < LIKELY;
+  const off = (d: DoneHole) => d.drifted && d.into === 'stud' && found.chances.at(d.x, LEAST_SHANK_MM).lands < LIKELY;
   if (!drilled.done.some(off)) return drilled;
   const gone = drilled.done.filter(off);
   return {
@@ -229,8 +254,11 @@ function candidateAt(
   const chosen = chooseSlots(here);
   if (!chosen) return undefined;
   const { places, unused, lift } = chosen;
-  const chances = places.filter((p) => p.into === way.into || !way.main).map((p) => p.chance);
-  const refused = refusedBy(way, setting.job, setting.mount) ?? unsought(setting, way, places);
+  // a hole that is there has met what it was meant for; what is in doubt is how much of it is beside the screw
+  const chances = places
+    .filter((p) => p.into === way.into || !way.main)
+    .map((p) => (p.done ? Math.max(p.chance, HOLE_CAUTION) : p.chance));
+  const refused = refusedBy(way, setting.job, setting.mount, setting.hanging) ?? unsought(setting, way, places);
   return {
     way,
     plate,
@@ -255,7 +283,8 @@ function unsought({ job }: Setting, way: FixingWay, places: readonly HolePlace[]
   return sure ? undefined : 'studs-not-sought';
 }
 
-const DOUBT = { go: 0, caution: 1, stop: 2 } as const;
+export const DOUBT_STOP = 2;
+const DOUBT = { go: 0, caution: 1, stop: DOUBT_STOP } as const;
 
 /** The plate would sit on something that it may not cover. */
 function onObstacle({ x, plate, lift }: Candidate, mount: Mount, obstacles: ReturnType<typeof onMainWall>): boolean {

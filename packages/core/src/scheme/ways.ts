@@ -7,8 +7,19 @@ import type { FixingWay } from '../plate/chooseSlots';
 import type { FindingCode } from '../primitives/findings';
 import { isHollow, isMasonry } from '../fixing/fixingKinds';
 
-/** Largest sets on hollow-wall anchors, mm: 55 in on up to four, 65 in on more. Common practice, two rules. */
-export const ANCHOR_SET_MM = { few: 1397, many: 1651, fewCount: 4 } as const;
+/** What anchors alone may carry of set and mount, kg, by how many there are, and how far out, mm. Ours. */
+const ANCHOR_LOADS_KG = [
+  { atLeast: 6, kg: 30 },
+  { atLeast: 4, kg: 20 },
+  { atLeast: 2, kg: 10 },
+] as const;
+export const ANCHOR_OUT_MM = 100;
+
+/** As many kilograms as so many anchors may carry; none where there is only one. */
+export const anchorLimit = (count: number): number => ANCHOR_LOADS_KG.find((l) => count >= l.atLeast)?.kg ?? 0;
+
+/** Of four or fewer a second scheme with two more is tried. */
+const FEW = 4;
 
 export type FixingPolicy = NonNullable<NonNullable<Job['fixing']>['school']>;
 
@@ -47,8 +58,7 @@ function studWays(job: Job, mount: Mount, kit: Kit, into: 'stud' | 'metal-stud')
     ways.push({ kind: 'lags-and-anchors', into, main: forStud, board: anchor, count });
   if (anchor) {
     ways.push({ kind: 'anchors', into: 'board', board: anchor, count });
-    if (count <= ANCHOR_SET_MM.fewCount)
-      ways.push({ kind: 'anchors', into: 'board', board: anchor, count: ANCHOR_SET_MM.fewCount + 2 });
+    if (count <= FEW) ways.push({ kind: 'anchors', into: 'board', board: anchor, count: FEW + 2 });
   }
   return ways.length > 0 ? ways : { code: 'no-fixing', kind: build.kind };
 }
@@ -64,15 +74,20 @@ function solidWays(mount: Mount, job: Job, kit: Kit, into: HoleInto): FixingWay[
   return [{ kind: into === 'masonry' ? 'masonry' : 'backing', into, main, count }];
 }
 
+/** What hangs on the plate and how far out, for what anchors may carry. */
+export interface Hanging {
+  massKg: number;
+  outMm: number;
+}
+
 /** What a school says of a way, whatever it holds; undefined where it has nothing against it. */
-export function refusedBy(way: FixingWay, job: Job, mount: Mount): FindingCode | undefined {
+export function refusedBy(way: FixingWay, job: Job, mount: Mount, hanging: Hanging): FindingCode | undefined {
   if (!way.board) return undefined;
   const school = policyOf(job);
   if (school === 'studs-only') return 'anchors-refused';
   if (moves(mount)) return school === 'rated-anchors' ? 'arm-on-anchors' : 'arm-on-anchors-refused';
   if (way.kind !== 'anchors') return undefined;
-  const limit = way.count > ANCHOR_SET_MM.fewCount ? ANCHOR_SET_MM.many : ANCHOR_SET_MM.few;
-  if (job.screen.diagonal <= limit) return undefined;
+  if (hanging.massKg <= anchorLimit(way.count) && hanging.outMm <= ANCHOR_OUT_MM) return undefined;
   return school === 'rated-anchors' ? 'large-on-anchors' : 'large-on-anchors-refused';
 }
 

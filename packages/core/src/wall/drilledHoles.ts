@@ -16,6 +16,8 @@ export interface DoneHole {
   x: number;
   y: number;
   into: HoleInto;
+  /** It went off its mark. */
+  drifted: boolean;
 }
 
 /** What has been drilled: holes to be used, and places where nothing holds any more. */
@@ -42,13 +44,22 @@ export function drilledHoles(job: Job): DrilledHoles {
   // when nobody wrote it down: what this wall is drilled for first
   const usual = WALL_KINDS[job.room.wall.build.kind].main ?? 'stud';
   return {
-    done: last.filter((d) => USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual })),
-    spoiled: all.filter((d) => !USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) })),
+    done: last
+      .filter((d) => USABLE.has(d.result))
+      .map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual, drifted: d.result === 'drifted' })),
+    spoiled: [
+      ...all.filter((d) => !USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) })),
+      ...oldHoles(job).map(({ id, x, y }) => ({ id, x, y: y ?? 0, keepOff: SPOILED_MM })),
+    ],
     wood: all.filter((d) => foundBy(d) === 'wood').map((d) => d.x),
     hollow: all.filter((d) => foundBy(d) === 'hollow').map((d) => d.x),
     round: all.filter((d) => d.result !== 'good').length,
   };
 }
+
+/** Holes of an earlier plate: nothing holds where one is. */
+const oldHoles = ({ evidence = [] }: Job) =>
+  evidence.filter((e) => e.kind === 'old-hole' && (e.wall ?? 'main') === 'main');
 
 /** Metal may be a plate that guards a cable: further off than from a hole that only did not hold. */
 const keepOff = ({ result }: Drilled): number =>

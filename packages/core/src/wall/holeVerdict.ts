@@ -1,23 +1,26 @@
 import type { Hole, Verdict } from '@steddo/contract';
 
 /** Chance that a hole is in wood, from which it is go, and from which it is a caution. Ours. */
-export const HOLE_GO = 0.98;
+export const HOLE_GO = 0.97;
 export const HOLE_CAUTION = 0.9;
 
-/** What a chance of wood means for a hole: 0.98 and more go, from 0.90 caution, below stop. */
+/** What a chance of wood means for a hole: 0.97 and more go, from 0.90 caution, below stop. */
 export function holeVerdict(probability: number): Verdict {
   if (probability >= HOLE_GO) return 'go';
   return probability >= HOLE_CAUTION ? 'caution' : 'stop';
 }
 
+type HoleKnown = Pick<Hole, 'probability' | 'hazard' | 'into' | 'unmarked'>;
+
 /**
  * What may be done at a hole: the wood's word, and that of what is behind it. Something seen there is a
  * stop; while nobody has looked into both bays it is at most a caution.
  */
-export function holeState({ probability, hazard, into }: Pick<Hole, 'probability' | 'hazard' | 'into'>): Verdict {
+export function holeState({ probability, hazard, into, unmarked }: HoleKnown): Verdict {
   if (hazard === 'seen') return 'stop';
   const certain = holeVerdict(probability);
   // a test hole shows a stud behind the board, or a joint under the paint, before harm is done
-  const wood = certain === 'stop' && probability > 0 && (into === 'board' || into === 'masonry') ? 'caution' : certain;
+  const test = into === 'board' || (into === 'masonry' && unmarked !== undefined);
+  const wood = certain === 'stop' && probability > 0 && test ? 'caution' : certain;
   return wood === 'go' && hazard !== 'clear' ? 'caution' : wood;
 }

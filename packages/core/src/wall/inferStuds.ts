@@ -1,5 +1,6 @@
 import type { Job, Stud } from '@steddo/contract';
 import { oddReadings } from './oddReadings';
+import { sheetChance } from './sheetBehind';
 import { studPly, studsOf } from './studsOf';
 import { wallBelief, wallInputOf, woodAlong, type WallBelief, type WallInput } from './wallBelief';
 import type { WallChances } from './holeChance';
@@ -14,6 +15,8 @@ export interface StudsFound {
   wood: Float64Array;
   /** Ids of evidence that disagrees with the studs found. */
   odd: string[];
+  /** The chance that the wood is a sheet behind the board. */
+  sheet: number;
 }
 
 /** All that is known of a main wall's studs: what was read, drilled and said. */
@@ -46,6 +49,7 @@ export function inferStuds(...readings: WallReadings): StudsFound {
     studs: studsOf(belief, studPly(wall, guessed)),
     wood: woodAlong(belief),
     odd: oddReadings(belief),
+    sheet: sheetChance(belief),
   };
 }
 
@@ -60,6 +64,7 @@ function nothingKnown(input: WallInput): StudsFound {
   return {
     studs: [],
     odd: [],
+    sheet: 0,
     get belief() {
       return made();
     },

@@ -8,6 +8,10 @@ export const OUTLET_SD_MM = 6;
 /** A board screw sits at least this far inside its stud's edges, mm. Ours. */
 export const FASTENER_INSET_MM = 6;
 
+/** A face taped through an opening, mm (one standard deviation), and how far beyond a stud a finder without edges still says one. Ours. */
+export const FACE_SD_MM = 1;
+export const SOMEWHERE_BEYOND_MM = 12;
+
 /** One reading turned into an estimate of a stud's centre. */
 export interface Estimate {
   id: string;
@@ -41,11 +45,20 @@ export function readMark(e: Evidence, studWidth: Working): Estimate | undefined 
       const centre = e.side === 'right' ? right() : left();
       return { ...base, centre, sd: OUTLET_SD_MM, spurious: SPURIOUS.outlet };
     }
+    case 'face': {
+      const centre = e.side === 'right' ? right() : left();
+      return { ...base, centre, sd: FACE_SD_MM, spurious: SPURIOUS.edge };
+    }
+    case 'somewhere': {
+      const sd = (studWidth.value + 2 * SOMEWHERE_BEYOND_MM) / Math.sqrt(12);
+      return { ...base, centre: same(at), sd, spurious: SPURIOUS.edge, vague: true };
+    }
     case 'fastener': {
       const sd = (studWidth.value - 2 * FASTENER_INSET_MM) / Math.sqrt(12);
       return { ...base, centre: same(at), sd, spurious: SPURIOUS.fastener, vague: true };
     }
     case 'probe':
+    case 'old-hole':
       return e.found === 'wood'
         ? { ...base, centre: same(at), sd: vagueSd, spurious: SPURIOUS.edge, vague: true }
         : undefined;

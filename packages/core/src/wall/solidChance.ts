@@ -1,40 +1,52 @@
-import type { Backing, Build, Course } from '@steddo/contract';
-import { USUAL_JOINT_MM } from './masonryCourses';
+import type { Backing } from '@steddo/contract';
+import { cumulative } from '../primitives/normal';
+import { DRILL_SD_MM } from './holeChance';
+import { courseOf, shiftOf, type JointLine, type MarkedJoints } from './markedJoints';
 
-/** Kept from a mortar joint, mm. Ours. */
-const JOINT_MM = 30;
+/** A hole's centre keeps so many of its diameters off a joint's middle, and one off its mortar however thick that is. Ours. */
+const JOINT_DIAMETERS = 1.5;
 
 /** Kept from the edge of a backing, mm; and what is taken of backing whose edges nobody has marked. Ours. */
 const BACKING_EDGE_MM = 20;
 const BACKING_UNMARKED = 0.95;
 
-/** Sizes of units whose own nobody has measured, mm: metric brick and block with 10 mm joints. Common practice. */
-const USUAL_UNITS = {
-  brick: { width: 215, height: 65 },
-  block: { width: 440, height: 215 },
-  stone: { width: 300, height: 150 },
-} as const;
-
-/**
- * Chance that a hole in masonry is in a unit and 30 mm from every joint. Where joints were marked it is
- * known; where none was, the share of the wall that is such; concrete has no joints.
- * Block 440 x 215 with 10 mm joints, nothing marked: 380 x 155 of 450 x 225, 0.582.
- */
-export function unitChance(build: Build, courses: readonly Course[] | undefined, x: number, y: number): number {
-  if (build.masonry === 'concrete') return 1;
-  const joint = build.unit?.joint ?? USUAL_JOINT_MM;
-  if (courses) return jointGap(courses, x, y, joint) >= JOINT_MM ? 1 : 0;
-  const unit = build.unit ?? USUAL_UNITS[build.masonry ?? 'block'];
-  const clear = Math.max(0, unit.width - 2 * JOINT_MM) * Math.max(0, unit.height - 2 * JOINT_MM);
-  return clear / ((unit.width + joint) * (unit.height + joint));
+/** What is known of one way of the joints at a place, and what it comes to. */
+export interface UnitChance {
+  chance: number;
+  /** Of the joints that were marked, alone. */
+  known: number;
+  /** Joints that run the other way than any mark says: level, upright. */
+  unmarked: ('bed' | 'upright')[];
 }
 
-/** From a place to the nearest joint, of so much mortar, mm; negative in a joint. */
-export function jointGap(courses: readonly Course[], x: number, y: number, joint: number): number {
-  const own = courses.find((c) => y >= c.bottom && y <= c.top);
-  if (!own) return -1;
-  const beside = own.joints.map((j) => Math.abs(j - x) - joint / 2);
-  return Math.min(y - own.bottom, own.top - y, ...beside);
+/**
+ * Chance that a hole in masonry has its centre 1.5 of its diameters off every joint: of beds and of uprights apart, by
+ * where they were marked and where the drill lands; of those that nobody marked the share of the wall that is so.
+ * Concrete has no joints. A 12.7 mm hole in the middle of a 57 mm course: 33.5 - 19.05 mm to spare on both sides,
+ * 5.6 sd.
+ */
+export function unitChance(joints: MarkedJoints | undefined, x: number, y: number, holeMm: number): UnitChance {
+  if (!joints) return { chance: 1, known: 1, unmarked: [] };
+  const { unit, joint, bed, upright } = joints;
+  const off = Math.max(JOINT_DIAMETERS * holeMm, joint / 2 + holeMm);
+  const blind = (size: number) => Math.max(0, size + joint - 2 * off) / (size + joint);
+  const onBed = bed ? clearOf(bed, y, off) : blind(unit.height);
+  const course = bed ? courseOf(y, bed) : 0;
+  const line = upright && { ...upright, at: upright.at + shiftOf(course, upright.every) };
+  const onUpright = line ? clearOf(line, x, off) : blind(unit.width);
+  return {
+    chance: onBed * onUpright,
+    known: (bed ? onBed : 1) * (upright ? onUpright : 1),
+    unmarked: [...(bed ? [] : (['bed'] as const)), ...(upright ? [] : (['upright'] as const))],
+  };
+}
+
+/** That a place is `off` from the middle of the joint before it and of the one after. */
+function clearOf({ at, every, sd }: JointLine, place: number, off: number): number {
+  const after = at + (Math.floor((place - at) / every) + 1) * every;
+  const spread = Math.hypot(sd, DRILL_SD_MM);
+  const [low, high] = [after - every + off, after - off];
+  return Math.max(0, cumulative((high - place) / spread) - cumulative((low - place) / spread));
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Evidence, Scan } from '@steddo/contract';
 import { density } from '../primitives/normal';
 import { CENTRE_SD_MM, EDGE_SD_MM, PROBE_WRONG, SPURIOUS } from '../primitives/wallFacts';
-import { FASTENER_INSET_MM, OUTLET_SD_MM } from './readMark';
+import { FACE_SD_MM, FASTENER_INSET_MM, OUTLET_SD_MM, SOMEWHERE_BEYOND_MM } from './readMark';
 
 /** Studs that are doubled, at openings and corners. Ours. */
 const DOUBLE_SHARE = 0.05;
@@ -68,9 +68,16 @@ export function saysOf(e: Evidence): Says | undefined {
       const boundary = e.side === 'right' ? leftFace : rightFace;
       return { kind: 'near', z: e.x, boundary, sd: OUTLET_SD_MM, spurious: SPURIOUS.outlet };
     }
+    case 'face': {
+      const boundary = e.side === 'right' ? leftFace : rightFace;
+      return { kind: 'near', z: e.x, boundary, sd: FACE_SD_MM, spurious: SPURIOUS.edge };
+    }
+    case 'somewhere':
+      return { kind: 'inside', z: e.x, inset: -SOMEWHERE_BEYOND_MM, spurious: SPURIOUS.edge };
     case 'fastener':
       return { kind: 'inside', z: e.x, inset: FASTENER_INSET_MM, spurious: SPURIOUS.fastener };
     case 'probe':
+    case 'old-hole':
       return e.found === 'wood' || e.found === 'hollow'
         ? { kind: 'probe', z: e.x, log: (e.found === 'wood' ? 1 : -1) * PROBE_TRUST }
         : undefined;
@@ -112,7 +119,8 @@ export function placesOf(says: Says, type: StudType): { from: number; to: number
     const b = says.z - says.boundary(type);
     return { from: Math.ceil(b - CUT_SD * says.sd), to: Math.floor(b + CUT_SD * says.sd) };
   }
-  return { from: Math.ceil(says.z - rightFace(type)), to: Math.floor(says.z - leftFace(type)) };
+  const beyond = says.kind === 'inside' ? Math.max(0, -says.inset) : 0;
+  return { from: Math.ceil(says.z - rightFace(type) - beyond), to: Math.floor(says.z - leftFace(type) + beyond) };
 }
 
 /**

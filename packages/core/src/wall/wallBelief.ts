@@ -60,6 +60,8 @@ export interface WallBelief {
   ends: Ends;
   says: { e: Evidence; says: Says }[];
   layers: Layer[];
+  /** Log of how well studs explain the readings, against none of them being a stud's. */
+  logZ: number;
 }
 
 /** A number of the build that somebody measured or said; one that is marked a guess does not count. */
@@ -117,7 +119,7 @@ export function wallBelief(input: WallInput): WallBelief {
 }
 
 /** What the inference works with, once the job's words are out of it. */
-export interface BeliefSetting extends Omit<WallBelief, 'layers'> {
+export interface BeliefSetting extends Omit<WallBelief, 'layers' | 'logZ'> {
   scans: readonly Scan[];
   widths: readonly { width: number; share: number }[];
 }
@@ -139,7 +141,7 @@ export function beliefWith({ scans, widths, ...known }: BeliefSetting): WallBeli
     const chance = logs.map((l) => l.map((v, n) => weight * posterior[n]! * Math.exp(v - logL[n]!)));
     return { plyMm, weight, types, chance, logL };
   });
-  return { ...known, layers };
+  return { ...known, layers, logZ: all };
 }
 
 /** log of the sum of exponentials at each place. */

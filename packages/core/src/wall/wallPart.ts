@@ -4,6 +4,8 @@ import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
 import type { StudsFound } from './inferStuds';
 import { masonryCourses } from './masonryCourses';
+import { WALL_KINDS } from '../room/wallKinds';
+import { backingMet, SHEET_LIKELY } from './sheetBehind';
 import { backingOf, noggingsOf } from './otherTimber';
 
 /** P(wood) goes into the plan file every so often along the wall, mm. Ours. */
@@ -20,7 +22,10 @@ export function solidSections({ room, evidence = [] }: Job): Pick<Plan, 'courses
 }
 
 /** What the readings show of the wall; sections without readings stay absent. */
-export function wallPart(job: Job, { studs, wood, odd }: StudsFound): { section: WallSections; findings: Finding[] } {
+export function wallPart(
+  job: Job,
+  { studs, wood, odd, sheet }: StudsFound,
+): { section: WallSections; findings: Finding[] } {
   const { wall } = job.room;
   const evidence = (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main');
   const isRead = evidence.length + (job.scans ?? []).length > 0 && wall.build.kind !== 'masonry';
@@ -34,9 +39,18 @@ export function wallPart(job: Job, { studs, wood, odd }: StudsFound): { section:
       ...solidSections(job),
       ...(odd.length > 0 ? { odd } : {}),
     },
-    findings: odd.length > 0 ? [finding('evidence-odd', 'caution', 'wall', { ids: odd })] : [],
+    // what a sheet explains is not odd
+    findings: isSheet(job, sheet)
+      ? [finding('sheet-behind-board', 'caution', 'wall', { percent: Math.round(sheet * 100) })]
+      : odd.length > 0
+        ? [finding('evidence-odd', 'caution', 'wall', { ids: odd })]
+        : [],
   };
 }
+
+/** On a wall of studs: wood that no layout explains, or backing that somebody met. */
+const isSheet = (job: Job, sheet: number): boolean =>
+  WALL_KINDS[job.room.wall.build.kind].main === 'stud' && (sheet >= SHEET_LIKELY || backingMet(job));
 
 /** What has to be expected in the wall, and what looks have shown, at every hole and opening. */
 export function hazardPart(

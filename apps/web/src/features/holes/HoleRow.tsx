@@ -42,7 +42,8 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
         <Figure label="from the left wall" working={fromLeft} />
         <Figure label="bit" working={hole.workings.bit} as="bit" />
         <Figure label="depth, to the flag" working={hole.workings.depth} />
-        {hole.workings.probability ? (
+        {hole.unmarked ? <Txt kind="small">mark a joint first</Txt> : null}
+        {hole.workings.probability && !hole.unmarked ? (
           <Figure label={certainName[hole.into]} working={hole.workings.probability} as="percent" size={16} />
         ) : null}
       </View>

@@ -12,6 +12,7 @@ import { KitPart } from './KitPart';
 import { LightPart } from './LightPart';
 import { LoadPart } from './LoadPart';
 import { PartsPart } from './PartsPart';
+import { RemedyPart } from './RemedyPart';
 import { SchemePart } from './SchemePart';
 import { PolicyPart } from './PolicyPart';
 
@@ -44,6 +45,7 @@ export function HolesStage() {
           <Txt kind="bold">No holes yet: what is lacking stands above.</Txt>
         </View>
       ) : null}
+      <RemedyPart />
       <FeltPart />
       {holes.map((h) => (
         <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />

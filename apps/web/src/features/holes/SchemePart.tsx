@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import type { LeastChange, SchemePlan } from '@steddo/contract';
-import { capital, changeText, findingText, schemeName, schemePrice } from '@steddo/text';
+import type { SchemePlan } from '@steddo/contract';
+import { findingText, schemeName, schemePrice } from '@steddo/text';
 import { Action } from '../../ui/Action';
 import { chosenRow } from '../../ui/chosenRow';
 import { Tap } from '../../ui/Tap';
@@ -29,7 +29,6 @@ export function SchemePart() {
           />
         ))}
       </View>
-      {scheme.leastChange ? <ChangePart change={scheme.leastChange} /> : null}
       {chosen !== undefined ? (
         <View style={{ padding: 12 }}>
           <Action
@@ -90,27 +89,4 @@ function stopWords(code: string, say: Parameters<typeof findingText>[1]): string
   return known.includes(code)
     ? findingText({ ...plain, values: {} }, say)
     : 'Not under this school, or nothing is rated for it.';
-}
-
-function ChangePart({ change }: { change: LeastChange }) {
-  const { job, plan, say, dispatch, readOnly } = useRoomContext();
-  const { kind, by = 0, to = '' } = change;
-  const centre = plan.placement?.centre.x;
-  const shift = () => centre !== undefined && dispatch({ do: 'put', path: 'choices.centreX', value: centre + by });
-  const lag = (job.lags ?? []).find((l) => l.id === to);
-  const wall = job.mount?.walls[job.room.wall.build.kind];
-  const longer = () => {
-    if (!lag || !wall?.fixing) return;
-    const { id: _, name: _n, ...size } = lag;
-    const fixing = { kind: wall.fixing.kind, count: wall.fixing.count, ...size };
-    dispatch({ do: 'put', path: `mount.walls.${job.room.wall.build.kind}.fixing`, value: fixing });
-  };
-  const act = kind === 'shift-set' ? shift : kind === 'longer-lag' && lag ? longer : undefined;
-  return (
-    <View style={{ padding: 12, gap: 8 }} testID="least-change">
-      <Txt kind="bold">The least that would do it</Txt>
-      <Txt>{`${capital(changeText(kind, by, to, say))}.`}</Txt>
-      {act ? <Action quiet label="do that" testID="do-change" disabled={readOnly} onPress={act} /> : null}
-    </View>
-  );
 }

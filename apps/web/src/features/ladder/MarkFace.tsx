@@ -61,7 +61,10 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
       <View style={{ flexDirection: 'row', columnGap: 18, flexWrap: 'wrap' }}>
         <Fact label="bit" text={bitText(hole.bit, say)} />
         <Fact label="depth, to the flag" text={say.length(hole.depth)} />
-        <Fact label={certainName[hole.into]} text={`${Math.floor(hole.probability * 100)} in 100`} />
+        <Fact
+          label={certainName[hole.into]}
+          text={hole.unmarked ? 'mark a joint first' : `${Math.floor(hole.probability * 100)} in 100`}
+        />
       </View>
       {words.steps.map((s, i) => (
         <Txt key={s}>{`${i + 1}. ${s}`}</Txt>

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { Job } from '@steddo/contract';
+import type { Build, Job } from '@steddo/contract';
 import type { Command } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
@@ -13,7 +13,8 @@ import { markOf, nextNumber } from '../../state/marks';
 import { markKindName, type MarkKind } from '@steddo/text';
 import { useWall } from '../../state/wallState';
 
-const USUAL: readonly MarkKind[] = ['edge-left', 'edge-right', 'centre', 'wood', 'hollow'];
+const JOINTS: readonly MarkKind[] = ['joint', 'joint-bed', 'joint-upright'];
+const BACKING: readonly MarkKind[] = ['backing-left', 'backing-right', 'backing-bottom', 'backing-top'];
 const OTHERS: readonly MarkKind[] = [
   'fastener',
   'outlet-left',
@@ -21,12 +22,21 @@ const OTHERS: readonly MarkKind[] = [
   'nogging',
   'live',
   'metal',
-  'backing-left',
-  'backing-right',
-  'backing-bottom',
-  'backing-top',
-  'joint',
+  'somewhere',
+  'face-left',
+  'face-right',
+  'old-wood',
+  'old-hollow',
+  ...BACKING,
 ];
+
+/** What can be marked first on a wall of a kind, and what else: nobody is asked for what is not there. */
+function marksFor(kind: Build['kind']): { first: readonly MarkKind[]; others: readonly MarkKind[] } {
+  if (kind === 'masonry') return { first: JOINTS, others: ['live', 'metal'] };
+  if (kind === 'timber-backing' || kind === 'metal-backing')
+    return { first: BACKING, others: ['live', 'metal', 'wood', 'hollow'] };
+  return { first: ['edge-left', 'edge-right', 'centre', 'wood', 'hollow'], others: OTHERS };
+}
 /** Marks come in pairs: after a left edge its right edge, then the next stud's left edge. */
 const FOLLOWS: Partial<Record<MarkKind, MarkKind>> = {
   'edge-left': 'edge-right',
@@ -38,13 +48,15 @@ const RUN = 12;
 export function MarkPad() {
   const { job } = useRoomContext();
   const { y, setY } = useWall();
-  const masonry = job.room.wall.build.kind === 'masonry';
+  const { first, others } = marksFor(job.room.wall.build.kind);
+  // brick in a zone of a wall of studs has its joints too
+  const zoned = (job.room.wall.zones ?? []).some((z) => z.build?.kind === 'masonry') && !first.includes('joint');
   return (
     <View>
-      <Strips kinds={masonry ? ['joint', ...USUAL.slice(3)] : USUAL} />
+      <Strips kinds={first} />
       <TapeFields fields={[heightField(y, setY, job)]} />
       <Fold name="other marks">
-        <Strips kinds={masonry ? [...OTHERS, ...USUAL] : OTHERS} />
+        <Strips kinds={zoned ? [...others, ...JOINTS] : others} />
       </Fold>
     </View>
   );
@@ -87,7 +99,7 @@ function runOf(first: MarkKind, job: Job, y: number): Field[] {
   while (kinds.length < count) kinds.push(FOLLOWS[kinds.at(-1)!] ?? first);
   const base = nextNumber(job);
   return kinds.map((kind, i) => {
-    const level = kind === 'backing-top' || kind === 'backing-bottom';
+    const level = kind === 'backing-top' || kind === 'backing-bottom' || kind === 'joint-bed';
     return {
       path: `evidence.e${base + i}.${level ? 'y' : 'x'}`,
       label: level ? `${markKindName[kind]}, from the floor` : `${markKindName[kind]}, from the wall's left end`,

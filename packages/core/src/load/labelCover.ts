@@ -1,0 +1,35 @@
+import { boardOf, wallAt } from '../room/wallAt';
+import { HOLE_GO } from '../wall/holeVerdict';
+import type { Fastening } from './checkFastening';
+import { movingMassOf } from './setPushes';
+
+/** Studs a leaflet asks for are not nearer or further apart than it says by more than a tape reads, mm. */
+const SPACING_SLACK_MM = 3;
+
+/**
+ * Whether the maker's label covers a plate as it is fastened: set and brackets within the mount's mass, the
+ * leaflet's own screws and at least their count, as many studs, as far apart, under no thicker a covering, no
+ * packing, and every hole sure. Then its rating is evidence beyond the tables, up to where they say that it ends.
+ */
+export function labelCovers({ hung, carrying, beside }: Fastening): boolean {
+  const { job, mount } = hung;
+  const label = mount.walls[job.room.wall.build.kind];
+  const { fixing } = label ?? {};
+  if (!label || !fixing || beside.length > 0) return false;
+  const studs = [...new Set(carrying.flatMap((s) => s.stud ?? []))];
+  const lines = studs.map((n) => carrying.find((s) => s.stud === n)!.x).sort((a, b) => a - b);
+  const apart = lines.slice(1).map((x, i) => x - lines[i]!);
+  const { minSpacing = 0, maxSpacing = Infinity, count = 2 } = mount.studs ?? {};
+  const boards = carrying.map((s) => boardOf(wallAt(job.room.wall, s.x, s.y).build));
+  return (
+    job.screen.mass + (mount.massOf === 'set' ? 0 : movingMassOf(mount)) <= mount.maxMass &&
+    carrying.every((s) => s.fastener.path.startsWith('mount.')) &&
+    carrying.length >= fixing.count &&
+    studs.length >= count &&
+    apart.every((a) => a >= minSpacing - SPACING_SLACK_MM && a <= maxSpacing + SPACING_SLACK_MM) &&
+    boards.every((b) => b <= (label.maxBoard ?? Infinity)) &&
+    (job.choices?.packing ?? 0) === 0 &&
+    new Set(carrying.map((s) => wallAt(job.room.wall, s.x, s.y).face)).size === 1 &&
+    carrying.every((s) => s.chance >= HOLE_GO)
+  );
+}

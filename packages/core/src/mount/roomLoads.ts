@@ -1,0 +1,19 @@
+import { reachModel, seatsOf } from '../arm/reachModel';
+import type { YieldTable } from '../fixing/fastenerCapacity';
+import { checkFastening, type Checked, type Fastening } from '../load/checkFastening';
+import { reachablePoses } from '../load/loadPoses';
+import { toDeg } from '../primitives/convert';
+import { bestPose } from '../reach/seatPose';
+
+/** What a fastening has to hold over the poses that this room leaves its arm, as the plan of its mount has it. */
+export function roomLoads(fastening: Fastening, table: YieldTable): Checked {
+  const { hung } = fastening;
+  const model = reachModel(hung);
+  const seats = model
+    ? seatsOf(hung.job).flatMap((seat) => {
+        const served = bestPose(model.reach, model.table, [seat]);
+        return served ? [{ x: served.x, z: served.z, yaw: toDeg(served.yaw) }] : [];
+      })
+    : [];
+  return checkFastening(fastening, reachablePoses(hung, model, seats), table);
+}

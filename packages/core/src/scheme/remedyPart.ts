@@ -1,0 +1,52 @@
+import type { Job, Loads, Remedy, SchemePlan, Verdict, Working } from '@steddo/contract';
+import { kitOf } from '../fixing/kit';
+import { sidewaysLimits } from '../placement/placeSet';
+import { asPairs, feasible } from '../primitives/intervals';
+import { chooseScheme } from './chooseScheme';
+import { remediesFor, type Trouble } from './remedies';
+import { hungOf, platesOf, settingFor, type SchemeInput, type SchemeMade } from './schemePart';
+import { DOUBT_STOP } from './schemeSearch';
+
+/** What came of the chosen holes: their load, where it can be said. */
+export interface Outcome {
+  made: Partial<SchemeMade>;
+  loads?: Loads | undefined;
+  verdict?: Verdict | undefined;
+}
+
+/** The ways out where something stops the holes; absent where nothing does. */
+export function remedyPart(input: SchemeInput, { made, loads, verdict }: Outcome): Remedy[] | undefined {
+  const trouble: Trouble | undefined = made.trouble ?? (verdict === 'stop' ? 'load' : undefined);
+  if (!trouble) return undefined;
+  const { frame, mount, found, spot, ranking } = input;
+  const { job, centreX, width, height } = frame;
+  const bottom = spot.bottom.value;
+  const freeX = asPairs(feasible(sidewaysLimits(job, width, { bottom, top: bottom + height.value })));
+  const middle = loads && made.holes ? middleX(made.holes) : centreX.value;
+  const alternatives = made.section?.alternatives ?? [];
+  return remediesFor({
+    ...{ trouble, job, mount, found, centreX, kit: kitOf(job), ranking, freeX, loads },
+    foldedAside: Math.abs(centreX.value - middle),
+    onBoard: alternatives.filter((a) => a.kind === 'anchors' || a.kind === 'lags-and-anchors').map(onBoardOf),
+    tries: (changed, at) => triedWith(input, changed, at),
+  });
+}
+
+const middleX = (holes: readonly { x: number }[]): number => holes.reduce((s, h) => s + h.x, 0) / holes.length;
+
+const onBoardOf = ({ key, worstUtilisation, stoppedBy }: SchemePlan) => ({
+  key,
+  utilisation: worstUtilisation,
+  verdict: stoppedBy ? ('stop' as const) : ('caution' as const),
+});
+
+/** A changed job with the whole search. */
+function triedWith(input: SchemeInput, changed: Job, at: Working): Remedy['result'] | undefined {
+  const there = { ...input, frame: { ...input.frame, job: changed, centreX: at }, mount: changed.mount ?? input.mount };
+  const setting = settingFor(there, platesOf(there.frame, input.spot, there.mount));
+  if ('code' in setting) return undefined;
+  const { best } = chooseScheme(setting, hungOf(there.frame, input.spot, there.mount), 0);
+  if (!best || best.candidate.way.board || best.candidate.doubt >= DOUBT_STOP) return undefined;
+  const { checked } = best;
+  return checked.ok ? { utilisation: checked.worst.utilisation, verdict: checked.verdict } : undefined;
+}

@@ -1,0 +1,78 @@
+import type { Build, Evidence } from '@steddo/contract';
+
+/** Where joints run one way: the middle of one of them, how far to the next, how sure that is, mm. */
+export interface JointLine {
+  at: number;
+  every: number;
+  sd: number;
+}
+
+/** Joints of a masonry wall as far as they were marked: level beds, and uprights half a unit over in every other course. */
+export interface MarkedJoints {
+  unit: { width: number; height: number };
+  joint: number;
+  bed?: JointLine;
+  upright?: JointLine;
+}
+
+/** A joint is marked to this, mm (one standard deviation). Ours. */
+const JOINT_SD_MM = 2;
+
+/** Mortar between units when nobody has measured it, mm. Common practice. */
+export const USUAL_JOINT_MM = 10;
+
+/** Sizes of units whose own nobody has measured, mm: metric brick and block with 10 mm joints. Common practice. */
+const USUAL_UNITS = {
+  brick: { width: 215, height: 65 },
+  block: { width: 440, height: 215 },
+  stone: { width: 300, height: 150 },
+} as const;
+
+/** A unit of the wall; concrete has none. */
+export function unitOf({ masonry = 'block', unit }: Build): { width: number; height: number } | undefined {
+  return masonry === 'concrete' ? undefined : (unit ?? USUAL_UNITS[masonry]);
+}
+
+/**
+ * What marked joints show: a bed by its marks, the mean of where each would have the first one; uprights only
+ * where a bed is known, because every other course stands half a unit over. A mark without a way is where both meet.
+ * Undefined for concrete. Two marks know a bed to 1.4 mm.
+ */
+export function markedJoints(build: Build, evidence: readonly Evidence[]): MarkedJoints | undefined {
+  const unit = unitOf(build);
+  if (!unit) return undefined;
+  const joint = build.unit?.joint ?? USUAL_JOINT_MM;
+  const marks = evidence.flatMap((e) => (e.kind === 'joint' && (e.wall ?? 'main') === 'main' ? [e] : []));
+  const beds = marks.filter((m) => m.runs !== 'vertical');
+  const [firstBed] = beds;
+  const base = { unit, joint };
+  if (!firstBed) return base;
+  const rise = unit.height + joint;
+  const bed = lineOf(
+    beds.map((m) => m.y),
+    rise,
+  );
+  const bond = unit.width + joint;
+  const uprights = marks
+    .filter((m) => m.runs !== 'horizontal')
+    // where both meet it is the upright of the course above
+    .map((m) => m.x - shiftOf(courseOf(m.runs === 'vertical' ? m.y : m.y + rise / 2, bed), bond));
+  return { ...base, bed, ...(uprights.length > 0 ? { upright: lineOf(uprights, bond) } : {}) };
+}
+
+/** The mean of marks of one kind of joint, each taken to the first one's. */
+function lineOf(marks: readonly number[], every: number): JointLine {
+  const [first = 0] = marks;
+  const offs = marks.map((m) => m - first - Math.round((m - first) / every) * every);
+  return {
+    at: first + offs.reduce((a, b) => a + b, 0) / marks.length,
+    every,
+    sd: JOINT_SD_MM / Math.sqrt(marks.length),
+  };
+}
+
+/** The course that a height is in, counted up from the marked bed. */
+export const courseOf = (y: number, bed: JointLine): number => Math.floor((y - bed.at) / bed.every);
+
+/** How far right a course's uprights stand of the marked ones. */
+export const shiftOf = (course: number, bond: number): number => (Math.abs(course) % 2 === 0 ? 0 : bond / 2);
