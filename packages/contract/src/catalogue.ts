@@ -25,6 +25,8 @@ export const anchorKind = z.enum([
   'sleeve',
   'spring-toggle',
   'strap-toggle',
+  'tap-in',
+  'folding-wing',
   'masonry-sleeve',
   'masonry-screw',
   'self-tapping',

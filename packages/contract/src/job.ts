@@ -86,7 +86,8 @@ const aim = z.strictObject({
 const measured = z.strictObject({
   /** Given when it is written, so that edits of two devices can meet; older files have none. */
   id: id.optional(),
-  from: z.enum(['bottom', 'top']),
+  /** The set's edge, or a row of the plate's slots: from one row to another, upwards. */
+  from: z.union([z.enum(['bottom', 'top']), z.string().regex(/^row:\d{1,3}$/, 'takes bottom, top or row:0, row:1 …')]),
   to: z
     .string()
     .regex(/^(hook|plate-top|plate-bottom|row:\d{1,3})$/, 'takes hook, plate-top, plate-bottom or row:0, row:1 …'),
@@ -146,6 +147,7 @@ export const job = z
         scheme: z.string().optional(),
         stack: z.string().optional(),
         packing: length.optional(),
+        setOut: z.enum(['one-bolt', 'held-up', 'template']).optional(),
         /** How far the set's middle may swing to either side of the fasteners' middle; held: something stops it there. */
         maxAside: length.optional(),
         asideHeld: z.boolean().optional(),

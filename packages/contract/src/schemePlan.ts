@@ -11,23 +11,43 @@ export const holeInto = z.enum(['stud', 'board', 'masonry', 'metal-stud', 'backi
 
 /** What is done at one hole, in order. */
 export const drillStep = z.enum([
+  // before the first: how the marks come onto the wall
+  'hold-up',
+  'template-up',
+  'mark-all',
+  // the mark itself
+  'thin-bit',
   'test-hole',
+  'mark-through',
+  'plate-aside',
+  // the hole
   'pilot',
-  'lag',
   'drill-board',
-  'insert-toggle',
-  'insert-plug',
   'drill-masonry',
   'clear-dust',
-  'set-sleeve',
-  'cut-thread',
   'drill-metal',
-  'drive-screw',
+  // the fixing
+  'set-sleeve',
+  'draw-sleeve',
+  'insert-plug',
+  'insert-toggle',
+  'snap-strap',
+  'spring-on-bolt',
+  'fold-wing',
+  'turn-in',
+  'tap-in',
+  'plate-on',
   'washer',
+  'lag',
+  'cut-thread',
+  'drive-screw',
+  'bolt',
+  'bolt-pulled',
   'finger-tight',
-  'snug',
+  // the plate
   'hang-plate',
   'level',
+  'snug',
 ]);
 
 export const hole = z.strictObject({
@@ -54,6 +74,8 @@ export const hole = z.strictObject({
   zones: z.array(z.string()).optional(),
   look: z.string().optional(),
   done: z.boolean(),
+  /** What the drill met there against all that was marked. */
+  met: z.string().optional(),
   row: z.enum(['top', 'middle', 'bottom']),
   /** Of the plan's studs; only for a hole into one. */
   stud: z.number().int().optional(),
@@ -192,6 +214,8 @@ export const light = z.strictObject({
       into: holeInto,
       kind: z.string(),
       id: z.string().optional(),
+      bit: num.optional(),
+      steps: z.array(drillStep),
       utilisation: num,
       working,
     }),

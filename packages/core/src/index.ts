@@ -123,6 +123,7 @@ export { RECLINE_SHARE } from './sight/viewerAngles';
 export { SNAP_MM } from './edit/snapBox';
 export { COVERAGE_STEP_MM } from './reach/coverage';
 export { DRILL_SD_MM } from './wall/holeChance';
+export { setOutOf, type SetOut } from './fixing/drillSteps';
 export { unitOf } from './wall/markedJoints';
 export { POOR_DEG } from './reach/seatServices';
 export { FIXING_KINDS } from './fixing/fixingKinds';

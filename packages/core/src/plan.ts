@@ -6,6 +6,7 @@ import { liftOnFindings } from './placement/liftOnFindings';
 import { marksOf } from './placement/marksOf';
 import { placementOf } from './placement/placementOf';
 import { anglesAt, edges, hangsAt, ruleHeights, spotAt, tiltOf, type Frame, type Spot } from './placement/placeSet';
+import { stagedJob } from './placement/stagedPlate';
 import { conflictFinding, movedFinding, withSideways } from './placement/spotFindings';
 import { foldChoices } from './plate/foldChoices';
 import { planPlate, type PlatePlan } from './plate/planPlate';
@@ -24,6 +25,7 @@ import { acknowledge, finding, verdictOf } from './primitives/findings';
 import type { Part } from './primitives/part';
 import { reachPart } from './reach/reachPart';
 import { guessFinding, planWorkings } from './room/guesses';
+import { disputeRemedies } from './scheme/disputeRemedies';
 import { remedyPart } from './scheme/remedyPart';
 import { schemePart, type SchemeInput, type SchemeMade } from './scheme/schemePart';
 import { outlineOf, type Outline } from './screen/outlineOf';
@@ -31,6 +33,7 @@ import { screenPart } from './screen/screenPart';
 import { screwPart } from './screen/screwPart';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
+import { disputedDrills, onLine, withoutDrills, type Disputed } from './wall/disputedDrills';
 import { readingsOf, type StudsFound } from './wall/inferStuds';
 import { hazardPart, wallPart, type WallSections } from './wall/wallPart';
 
@@ -48,15 +51,54 @@ export interface PlanOptions {
  * Takes a job that the contract has validated; gives a plan whose sections are absent where the
  * job gives nothing for them, and findings for what is lacking. Throws only for a programmer's mistake.
  */
-export function plan(job: Job, options: PlanOptions = {}): Plan {
+export function plan(given: Job, options: PlanOptions = {}): Plan {
+  const job = stagedJob(given);
   const memory = options.memory ?? newMemory();
   const found = memory.inferStuds(...readingsOf(job));
-  const made = planOf(job, options.mounts, found, memory);
+  const made = disputedPlan(job, options.mounts, memory) ?? planOf(job, options.mounts, found, memory);
   const next = options.nextLook ? nextLooks(job, made, [], found) : undefined;
   if (!next) return made;
   const [best] = next.looks;
   return { ...made, looking: next.looking, ...(best ? { nextLook: best } : {}) };
 }
+
+/**
+ * The plan while a drill that met nothing stands against the marks: the holes as they were, stopped, until somebody
+ * chooses. Undefined where nothing is disputed, or the holes are elsewhere by now.
+ */
+function disputedPlan(job: Job, mounts: readonly Mount[] | undefined, memory: Memory): Plan | undefined {
+  const disputes = disputedDrills(job, memory.inferStuds);
+  if (disputes.length === 0) return undefined;
+  const before = withoutDrills(
+    job,
+    disputes.map((d) => d.drilled),
+  );
+  const held = planOf(before, mounts, memory.inferStuds(...readingsOf(before)), memory);
+  const holes = held.holes ?? [];
+  const about = disputes.filter((d) => onLine(d, holes).length > 0);
+  if (about.length === 0) return undefined;
+  const after = planOf(job, mounts, memory.inferStuds(...readingsOf(job)), memory);
+  const findings = [...about.map(disputeFinding), ...held.findings];
+  const met = new Map(about.map(({ drilled }) => [drilled.hole, drilled.result]));
+  return {
+    ...held,
+    verdict: 'stop',
+    findings,
+    holes: holes.map((h) => {
+      const result = met.get(h.id);
+      return result ? { ...h, met: result } : h;
+    }),
+    remedies: disputeRemedies(about[0]!, { held, after }),
+  };
+}
+
+const disputeFinding = ({ drilled, edges, chance }: Disputed): Finding =>
+  finding('stud-disputed', 'stop', 'wall', {
+    hole: drilled.hole,
+    xMm: drilled.x,
+    edges,
+    percent: Math.floor(chance * 100),
+  });
 
 /** The parts of a plan, in the order in which what they say is read. */
 function planOf(job: Job, mounts: readonly Mount[] | undefined, found: StudsFound, memory: Memory): Plan {

@@ -63,9 +63,9 @@ describe('zones of what is on the wall', () => {
     const { room } = testJob();
     const job = testJob({ room: { ...room, wall: { ...room.wall, behind: 'wet-room' } } });
     expect(hazardsOf(job).zones).toMatchObject([{ way: 'behind', what: 'pipe', left: 0, right: 4000, top: 2500 }]);
-    expect(plan(job).findings.find((f) => f.code === 'hole-in-zone')!.values).toMatchObject({
-      way: 'behind',
-      holes: ['h1', 'h2', 'h3', 'h4'],
+    expect(plan(job).findings.find((f) => f.code === 'look-first')!.values).toMatchObject({
+      zoneWay: ['behind'],
+      zoneHoles: ['h1 h2 h3 h4'],
     });
   });
   it('things on a side wall have no zones on this one', () => {
@@ -76,24 +76,28 @@ describe('zones of what is on the wall', () => {
 describe('every planned hole', () => {
   it('that nobody looked at: mind; in the line of an outlet: mind, by name', () => {
     const found = plan(withObjects([outlet])).findings;
-    expect(found.find((f) => f.code === 'nobody-looked')).toMatchObject({
-      level: 'caution',
-      values: { holes: 4 },
-    });
-    expect(found.find((f) => f.code === 'hole-in-zone')).toMatchObject({
-      level: 'caution',
-      values: { object: 'o2', way: 'up', holes: ['h1', 'h3'] },
-    });
+    // one thing to do, and one finding for it
+    expect(found.filter((f) => f.code === 'look-first')).toMatchObject([
+      {
+        level: 'caution',
+        values: {
+          holes: ['h1', 'h2', 'h3', 'h4'],
+          into: ['stud'],
+          ...{ zoneObject: ['o2'], zoneWay: ['up'], zoneHoles: ['h1 h3'] },
+        },
+      },
+    ]);
   });
   it('looked at from both bays: clear, and the zone no longer speaks', () => {
     const job = withObjects([outlet], { looks: ALL });
     expect(holes(job)).toEqual(['clear', 'clear', 'clear', 'clear']);
-    expect(codes(job).filter((c) => /looked|zone|finder/.test(c))).toEqual([]);
+    expect(codes(job).filter((c) => /look/.test(c))).toEqual([]);
   });
   it('looked at from one bay: that side only, and the plan says so', () => {
     const job = testJob({ looks: [ALL[0]!] });
     expect(holes(job)).toEqual(['one-side', 'nobody-looked', 'one-side', 'nobody-looked']);
-    expect(codes(job)).toContain('caution looked-one-side');
+    const look = plan(job).findings.find((f) => f.code === 'look-first')!;
+    expect(look.values).toMatchObject({ holes: ['h1', 'h2', 'h3', 'h4'], oneSide: ['h1', 'h3'] });
   });
   it('a look beside a stud may show both of its bays', () => {
     expect(holes(testJob({ looks: [{ ...ALL[0]!, bay: 'both' }] }))[0]).toBe('clear');

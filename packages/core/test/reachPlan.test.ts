@@ -104,11 +104,20 @@ describe('over a walkway (ADA 307.2)', () => {
   const IN = 25.4;
   const over = (frontIn: number, bottomIn: number, change: Partial<Job['room']> = {}) => {
     const mount = { ...testMount, depth: { folded: frontIn * IN - 60 } };
-    return found(room(change, { mount, choices: { centreY: bottomIn * IN + 320 } }), 'over-walkway');
+    const way = { id: 'w', kind: 'walkway', left: 0, right: 4000, near: 0, far: 900 };
+    return found(
+      room({ floor: [way], ...change }, { mount, choices: { centreY: bottomIn * IN + 320 } }),
+      'over-walkway',
+    );
   };
   it('4 in out is allowed, more is not', () => {
     expect(over(4, 40)).toEqual([]);
-    expect(over(4.1, 40)[0]).toMatchObject({ level: 'caution', source: 'ADA 2010, 307.2' });
+    expect(over(4.1, 40)[0]).toMatchObject({ level: 'info', source: 'ADA 2010, 307.2' });
+  });
+  it('is said only where a way is drawn under the set', () => {
+    expect(over(5, 40, { floor: [] })).toEqual([]);
+    const aside = { id: 'w', kind: 'walkway', left: 3500, right: 4000, near: 0, far: 900 };
+    expect(over(5, 40, { floor: [aside] })).toEqual([]);
   });
   it('between 27 and 80 in', () => {
     const tall = { wall: { ...testJob().room.wall, height: 3000 } };

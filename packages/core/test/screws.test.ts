@@ -58,7 +58,7 @@ describe('the screw stack', () => {
       { thread: 'M8', length: 8 },
       { thread: 'M8', length: 40 },
     ];
-    const { misfits } = stackScrews(m8, mountWith({ screws, washers: [] }), undefined)!.check;
+    const { misfits } = stackScrews(m8, mountWith({ screws, washers: [], spacers: [] }), undefined)!.check;
     expect(misfits.map((m) => [m.thread, m.length, m.why])).toEqual([
       ['M6', 12, 'thread'],
       ['M8', 8, 'short'],
@@ -69,11 +69,19 @@ describe('the screw stack', () => {
     expect(misfits[2]!.by).toBeCloseTo(18.5, 9);
   });
 
+  it('a spacer takes up what is too long, before a screw is bought (common practice)', () => {
+    // 30 - 2.5 = 27.5 in an insert of 14; behind a 20 spacer 7.5
+    expect(idsOf(screen, mountWith({ screws: M6(30), washers: [] }))).toEqual(['M6x30+s20']);
+    // where one fits without, none is taken
+    expect(idsOf(screen, mountWith({ screws: M6(12, 30), washers: [] }))).toEqual(['M6x12']);
+  });
+
   it('says what to buy, in a length that is sold', () => {
-    const { stacks, check } = stackScrews(screen, mountWith({ screws: M6(30), washers: [] }), undefined)!;
+    const long = mountWith({ screws: M6(30), washers: [], spacers: [] });
+    const { stacks, check } = stackScrews(screen, long, undefined)!;
     expect(stacks).toEqual([]);
     expect(check.buy).toEqual({ thread: 'M6', from: 8.5, to: 15.5, length: 12 });
-    const codes = plan(testJob({ screen, mount: mountWith({ screws: M6(30), washers: [] }) })).findings;
+    const codes = plan(testJob({ screen, mount: long })).findings;
     expect(codes.find((f) => f.code === 'screw-none')).toMatchObject({
       level: 'stop',
       stage: 'set',
@@ -125,7 +133,7 @@ describe('the screw stack', () => {
 
   it('a spacer brings the face out: the seats see it from nearer', () => {
     const fills = (back: Screen['back']) =>
-      plan(testJob({ screen: { ...screen, back }, mount: mountWith({ screws: M6(20) }) })).distances!.viewers[0]!
+      plan(testJob({ screen: { ...screen, back }, mount: mountWith({ screws: M6(12, 20) }) })).distances!.viewers[0]!
         .distance;
     expect(fills('flat') - fills('curved')).toBeCloseTo(10, 9);
   });
@@ -156,15 +164,20 @@ describe('the screw stack', () => {
           const screws = lengths.map((length) => ({ thread, length }));
           const mount = mountWith({ screws, washers, spacers });
           const found = plan(testJob({ screen: s, mount })).screen.screws ?? [];
-          const want = new Set<string>();
-          for (const { length } of screws)
-            for (let w = 0; w < 1 << washers.length; w++)
-              for (const spacer of curved ? spacers : [0]) {
-                const used = washers.filter((_, i) => w & (1 << i));
-                const inside = length - 2.5 - recess - spacer - used.reduce((a, b) => a + b, 0);
-                const holds = inside >= Number(thread.slice(1)) - 1e-9 && inside <= depth - 1 + 1e-9;
-                if (holds) want.add(`${length}|${used.join()}|${spacer}`);
-              }
+          const holding = (behind: number[]) => {
+            const want = new Set<string>();
+            for (const { length } of screws)
+              for (let w = 0; w < 1 << washers.length; w++)
+                for (const spacer of behind) {
+                  const used = washers.filter((_, i) => w & (1 << i));
+                  const inside = length - 2.5 - recess - spacer - used.reduce((a, b) => a + b, 0);
+                  const holds = inside >= Number(thread.slice(1)) - 1e-9 && inside <= depth - 1 + 1e-9;
+                  if (holds) want.add(`${length}|${used.join()}|${spacer}`);
+                }
+            return want;
+          };
+          const plain = holding(curved ? spacers : [0]);
+          const want = plain.size > 0 || curved ? plain : holding(spacers);
           expect(new Set(found.map((k) => `${k.length}|${k.washers.join()}|${k.spacer}`))).toEqual(want);
           found.slice(1).forEach((k, i) => expect(found[i]!.engagement).toBeGreaterThanOrEqual(k.engagement));
         },

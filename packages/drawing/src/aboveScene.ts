@@ -33,6 +33,28 @@ export function floorSides(job: Job): { left: number; right: number } {
   };
 }
 
+/** How far out the lines of a swing's limit go at least, mm. */
+const LIMIT_OUT_MM = 400;
+
+/** Where the set's middle may go to either side of its screws: a line out from the wall on each. */
+function swingLimit(job: Job, plan: Plan): Shape[] {
+  const most = job.choices?.maxAside;
+  const holes = plan.holes ?? [];
+  if (most === undefined || holes.length === 0 || !plan.reach) return [];
+  const middle = holes.reduce((s, h) => s + h.x, 0) / holes.length;
+  const out = Math.max(LIMIT_OUT_MM, plan.reach.extended ?? 0);
+  return [-most, most].map((by, i): Shape => ({
+    kind: 'line',
+    role: 'swing-limit',
+    id: `swing-limit-${i}`,
+    name: 'as far aside as it may go',
+    x1: middle + by,
+    y1: 0,
+    x2: middle + by,
+    y2: -out,
+  }));
+}
+
 /**
  * The floor from above: the wall along the top edge, y here is minus the distance from it. With an arm
  * the set is where a hand has brought it.
@@ -71,6 +93,7 @@ export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
       top: -f.near,
     })),
     ...arm.filter((s) => s.role === 'swept' || s.role === 'furthest'),
+    ...swingLimit(job, plan),
     ...sights.shapes,
     ...heads(job, plan),
     ...(swung

@@ -62,6 +62,7 @@ export type Role =
   | 'swept'
   | 'furthest'
   | 'swing'
+  | 'swing-limit'
   | 'stand'
   | 'map-good'
   | 'map-fair'

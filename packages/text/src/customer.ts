@@ -1,6 +1,7 @@
-import type { Height, Job, HeightRule } from '@steddo/contract';
+import type { Height, Job, HeightRule, Plan } from '@steddo/contract';
 import { COMFORT_CENTRE_DEG } from '@steddo/core';
-import { capital } from './wording';
+import { findingText } from './findings';
+import { capital, type Wording } from './wording';
 
 /** Heights in a customer's words. */
 const TITLES: Record<HeightRule | 'chosen', string> = {
@@ -31,3 +32,17 @@ export function comfortText(angles: Height['angles'], job: Job): string {
 }
 
 const SOME_DEG = 5;
+
+/** What concerns whoever lives with it: told here, and no caution of the work. */
+export function customerNotes(plan: Plan, job: Job, say: Wording): string[] {
+  const said = plan.findings.filter((f) => CUSTOMER_CODES.has(f.code)).map((f) => findingText(f, say));
+  const { maxAside, asideHeld } = job.choices ?? {};
+  if (maxAside === undefined) return said;
+  const within = `no more than ${say.length(maxAside)} to either side of its plate`;
+  return [
+    ...said,
+    asideHeld ? `The arm is stopped ${within}.` : `Please swing the arm ${within}: its screws are judged by that.`,
+  ];
+}
+
+const CUSTOMER_CODES: ReadonlySet<string> = new Set(['sits-far', 'sits-near', 'over-walkway']);

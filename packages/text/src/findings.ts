@@ -13,15 +13,34 @@ type Sentences = { [C in FindingCode]: (v: FindingValues[C], say: Wording) => st
 const ENGLISH = new Intl.ListFormat('en-GB');
 const list = (names: readonly string[]): string => ENGLISH.format(names);
 
+/** Where a screw goes, and what can be there. */
+const BEHIND: Record<string, string> = {
+  stud: 'A cable or pipe can cross a stud, and a lag goes deeper than its hole',
+  board: 'A cable or pipe may be in the bay, and a toggle opens there',
+  masonry: 'A cable or pipe may run in a chase under the face',
+  'metal-stud': 'A cable runs through the holes of a metal stud',
+  backing: 'What is behind the backing cannot be seen from here',
+};
+
+/** What nobody has looked at: one thing to do, the holes, and why there. */
+function lookFirstText(v: FindingValues['look-first'], say: Wording): string {
+  const zones = v.zoneHoles.map((holes, i) => {
+    const [what, way, object] = [v.zoneWhat[i]!, v.zoneWay[i]!, v.zoneObject[i]!];
+    const from =
+      object === ''
+        ? 'of the wet room behind may run anywhere'
+        : `may run ${wayName(way)} ${say.thing(object)} just there`;
+    return ` At ${holeList(holes.split(' '))} ${servedName(what)} ${from}.`;
+  });
+  const half = v.oneSide.length > 0 ? ` Of ${holeList(v.oneSide)} one bay has been looked into, not the other.` : '';
+  const why = v.into.map((i) => BEHIND[i] ?? BEHIND.stud!).join('. ');
+  return `Look first at ${holeList(v.holes)}.${half}${zones.join('')} ${why}. A finder misses cables that do not touch the board, and sees no plastic pipe. If in doubt, do not drill.`;
+}
+
 /** Every finding in words, once: for screen, print and speech. */
 const SENTENCES: Sentences = {
   ...HOLD_SENTENCES,
-  'nobody-looked': (v) =>
-    `Nobody has looked inside the wall at ${v.holes === 1 ? 'this hole' : `these ${v.holes} holes`}. A cable or pipe can cross a stud; a lag goes deeper than the cable's hole. Look first; if in doubt, do not drill.`,
-  'looked-one-side': (v) =>
-    `${holeList(v.holes)}: only one bay beside the stud has been looked into. Look into the other before you drill.`,
-  'hole-in-zone': (v, say) =>
-    `${holeList(v.holes)}: ${servedName(v.what)} ${v.object === '' ? 'of the wet room behind may run anywhere in this wall' : `may run ${wayName(v.way)} ${say.thing(v.object)} just there`}. Look first.`,
+  'look-first': (v, say) => lookFirstText(v, say),
   'seen-at-hole': (v) =>
     v.what === 'live'
       ? `${holeList(v.holes)}: the finder showed a live wire there. Do not drill. Look into both bays, or move the holes.`
@@ -32,8 +51,6 @@ const SENTENCES: Sentences = {
     `Nobody has looked inside the wall where ${say.thing(v.object)} is to be cut${v.from === '' ? '' : `, and ${servedName(v.what)} of ${say.thing(v.from)} may run through it`}. Cut the smaller opening first, so that you can back out.`,
   'felt-something': (v, say) =>
     `Something was felt in the wall ${say.length(v.xMm)} from the left, ${say.length(v.yMm)} up. Stop. Find out what it is: look into both bays there. Anything electrical, gas or water is for a licensed trade.`,
-  'finder-limits': () =>
-    'A live or metal scan misses cables that do not touch the board, and sees no plastic pipe; guard plates cannot be relied on. Only a look tells.',
   'still-guessed': (v, say) =>
     `Still a guess, measure before you drill: ${list(v.paths.map((p) => fieldName(p, say)))}.`,
   'outline-off-diagonal': (v, say) =>
@@ -123,12 +140,14 @@ const SENTENCES: Sentences = {
     }`,
   'no-stud-in-slots': (v, say) =>
     v.shortMm >= 0
-      ? `The studs miss the slots: the plate would have to shift ${say.length(v.shortMm)} further than the set slides.`
+      ? `The studs miss the slots. With the set ${say.length(v.shortMm)} further to the ${(v.byMm ?? 0) < 0 ? 'left' : 'right'} they come under them.`
       : "The studs do not fit this plate's slots, wherever it sits.",
   'slots-too-few': (v) =>
     `The plate has ${v.found} usable slot ${v.found === 1 ? 'row' : 'rows'} and needs ${v.needed} on each stud.`,
+  'stud-disputed': (v) =>
+    `The drill met nothing at ${v.hole}, and ${v.edges} marked ${v.edges === 1 ? 'edge' : 'edges'} with the spacing still show a stud there, ${v.percent} in 100. Nothing is planned anew before you say which to believe.`,
   'stud-doubtful': (v) =>
-    `${holeList([v.hole])}: wood in ${v.percent} of 100. Mark both edges, or probe, before you drill.`,
+    `${holeList(v.holes)}: wood in ${v.percent} of 100. Mark both edges, or probe, before you drill.`,
   'evidence-odd': (v) =>
     `${v.ids.length === 1 ? 'One mark disagrees' : `${v.ids.length} marks disagree`} with the rest. Check there again.`,
   'bit-outside-band': (v, say) =>

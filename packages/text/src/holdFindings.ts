@@ -92,16 +92,18 @@ export const HOLD_SENTENCES = {
     `${holeList([v.hole])} comes under no slot of this plate any more. It stays empty; the set covers it.`,
   'plate-follows-holes': (v, say) =>
     `The plate follows the holes that are there: it and the set sit ${say.length(Math.abs(v.liftMm))} ${v.liftMm > 0 ? 'higher' : 'lower'}.`,
-  'board-doubtful': (v) =>
-    `${holeList(v.holes)}: hollow in ${v.percent} of 100. The test hole tells: with wood there, stop and say so.`,
-  'test-hole-first': () =>
-    'Drill one hole first, small. If there is a stud after all, say so: the rest is planned again.',
+  'test-hole-first': (v) =>
+    `Drill ${holeList(v.holes)} small first: hollow in ${v.percent} of 100. If there is a stud after all, stop and say so.`,
   'mark-a-joint-first': (v) =>
     `Mark ${v.lacking.length > 1 ? 'a joint' : v.lacking[0] === 'bed' ? 'a level joint' : 'an upright joint'} first: where ${holeList(v.holes)} would meet the mortar nobody knows yet.${
       v.covered ? ' Under plaster find it with a 3 mm test hole where the plate will hide it.' : ''
     }`,
-  'in-joint': (v) =>
-    `${holeList(v.holes)} would be in a mortar joint or too near to one. Drill the brick or block, never the joint.`,
+  'in-joint': (v, say) =>
+    `${holeList(v.holes)} would be in a mortar joint or too near to one. Drill the brick or block, never the joint.${
+      v.upMm === undefined
+        ? ''
+        : ` With the set ${say.length(Math.abs(v.upMm))} ${v.upMm > 0 ? 'higher' : 'lower'} they are clear.`
+    }`,
   'sheet-behind-board': () =>
     'The wood that was met is closer together than studs stand: there may be a sheet behind the board. Trace its outline with small pokes where the plate will hide them, enter its thickness, and fasten by that.',
   'screw-through': (v, say) =>
@@ -119,6 +121,8 @@ export const HOLD_SENTENCES = {
   'light-heavy': (v, say) =>
     `${capital(say.thing(v.object))}: ${say.mass(v.massKg)} is more than ${say.mass(v.limitKg)}. It goes into wood, not on board.`,
   'light-no-rating': (v, say) => `${capital(say.thing(v.object))}: nothing in the kit is rated for this wall.`,
+  'light-unsound': (v, say) =>
+    `${capital(say.thing(v.object))}: the board there is ${v.state}, and nothing holds in it. Take a sound place, or wood.`,
   'light-too-great': (v, say) =>
     `${capital(say.thing(v.object))}: the best anchor in the kit would have ${v.percent} % of what it may hold. Use wood, or more fixings.`,
 } satisfies Partial<Sentences<FindingCode>>;

@@ -1,7 +1,7 @@
-import type { DrillStep, Fixing, Hole, Part, Remedy, SchemeKind, SchemePlan } from '@steddo/contract';
-import { bitText } from './bits';
+import type { DrillStep, Fixing, Hole, Part, Plan, Remedy, SchemeKind, SchemePlan } from '@steddo/contract';
+import { bitText, screwSize } from './bits';
 import { rounded, type Wording } from './wording';
-import type { FixingPolicy } from '@steddo/core';
+import type { FixingPolicy, SetOut } from '@steddo/core';
 import { wordOf } from './wordOf';
 
 /** Words for what holds a plate: schemes, fixings, parts, what is done at a hole. */
@@ -16,6 +16,8 @@ const FIXINGS: Record<Fixing['kind'], string> = {
   sleeve: 'expanding sleeve',
   'spring-toggle': 'spring toggle',
   'strap-toggle': 'strap toggle',
+  'tap-in': 'tap-in anchor',
+  'folding-wing': 'folding-wing anchor',
   'masonry-sleeve': 'masonry sleeve',
   'masonry-screw': 'masonry screw',
   'self-tapping': 'self-tapping screw',
@@ -99,30 +101,75 @@ export function remedyText(
   }
 }
 
+/** What a re-plan would change, in a line: `2 holes stay, 2 are new: 2 in board. Uses 64 %.` */
+export function changedHoles(before: Plan, after: Plan, say: Wording): string {
+  const old = before.holes ?? [];
+  const next = after.holes ?? [];
+  if (next.length === 0) return 'No holes then.';
+  const stays = next.filter((h) => h.done || old.some((o) => Math.hypot(o.x - h.x, o.y - h.y) < 1)).length;
+  const fresh = next.filter((h) => !h.done && !old.some((o) => Math.hypot(o.x - h.x, o.y - h.y) < 1));
+  const into = [...new Set(fresh.map((h) => intoName(h.into)))].join(' and ');
+  const bits = [...new Set(fresh.map((h) => bitText(h.bit, say)))].join(' and ');
+  const moved = after.placement && before.placement ? after.placement.centre.x - before.placement.centre.x : 0;
+  return [
+    `${stays} ${stays === 1 ? 'hole stays' : 'holes stay'}, ${fresh.length} new${fresh.length > 0 ? ` in ${into}, bit ${bits}` : ''}.`,
+    ...(Math.abs(moved) >= 0.5
+      ? [`The set goes ${say.length(Math.abs(moved))} to the ${moved > 0 ? 'right' : 'left'}.`]
+      : []),
+    ...(after.loads ? [`The worst fastener then uses ${Math.ceil(after.loads.worst * 100 - 1e-9)} %.`] : []),
+  ].join(' ');
+}
+
 const LET_GO: Record<string, string> = {
   plateX: 'let the plate go where the studs are, and slide the set back',
   armHole: 'hang the arms on the set by another hole',
   fold: 'fold the arm to the other side',
 };
 
+export const setOutName: Record<SetOut, string> = {
+  'one-bolt': 'one bolt first',
+  'held-up': 'plate held up',
+  template: 'template',
+};
+export const setOutText: Record<SetOut, string> = {
+  'one-bolt': 'The first hole, the plate hung from it and levelled, then the others through their slots.',
+  'held-up': 'The plate held where it goes and levelled, all holes marked at once. Two hands for that.',
+  template: 'All holes through a template; its print scale is checked against the tape.',
+};
+
 const STEPS: Record<DrillStep, string> = {
+  'hold-up': 'Hold the plate up where it goes, on its centre line and height; two hands for that.',
+  'template-up': 'Tape the template up on the centre line, at its height. Check its scale against the tape first.',
+  'mark-all': 'Mark all holes through it, in the middle of their slots.',
+  'thin-bit': 'Thin bit or awl at the mark itself: what it meets is evidence.',
   'test-hole': 'Test first with the 3 mm bit. Wood? Stop and say so.',
+  'mark-through': 'Mark through the slot.',
+  'plate-aside': 'Swing the plate aside: the hole is bigger than its slot.',
   pilot: 'Pilot hole, straight and level, to the flag.',
-  lag: 'Drive the lag; the last turns by hand.',
   'drill-board': 'Drill through the board only.',
-  'insert-toggle': 'Push the toggle through, pull it flush behind the board; insulation can hold it crooked.',
-  'insert-plug': 'Tap the plug in flush.',
   'drill-masonry': 'Hammer drill, in the brick or block, not the joint.',
   'clear-dust': 'Blow and brush the dust out.',
-  'set-sleeve': 'Sleeve in flush, closed end first.',
-  'cut-thread': 'Drive the screw slowly: it cuts its own thread.',
   'drill-metal': 'Drill the board, then the flange, slowly.',
+  'set-sleeve': 'Sleeve in flush; one that spreads is spread now and its screw taken out again.',
+  'draw-sleeve': 'Draw it tight until it has folded behind the board; take its screw out again.',
+  'insert-plug': 'Tap it in flush.',
+  'insert-toggle': 'Push the toggle through and pull it flush behind the board; insulation can hold it crooked.',
+  'snap-strap': 'Slide the collar home and snap the straps off.',
+  'spring-on-bolt': 'Bolt, washer and plate on it before it goes in: without its bolt it falls into the wall.',
+  'fold-wing': 'Fold its wings, push it in flush, and pop them open with the pin.',
+  'turn-in': 'Turn it in flush with a hand driver; it drills for itself.',
+  'tap-in': 'Tap it in; it needs no hole.',
+  'plate-on': 'Plate back on.',
+  washer: 'Washer onto it first.',
+  lag: 'Lag through the plate, drive; the last turns by hand.',
+  'cut-thread': 'Drive the screw slowly: it cuts its own thread.',
   'drive-screw': 'Drive the screw; stop when it is snug.',
-  washer: 'Washer under the head.',
-  'finger-tight': 'Finger-tight first to prove the thread; pull while tightening, do not push.',
-  snug: 'Snug, not tight; go diagonally.',
+  bolt: 'Bolt in, snug.',
+  'bolt-pulled': 'Tighten it while you pull: it spins unless it is drawn against the board.',
+  'finger-tight': 'Finger-tight first to prove the thread.',
   'hang-plate': 'One bolt, snug, in the middle of its slot, and let the plate hang.',
-  level: 'Level on the plate; turn the level end for end. Then mark the others.',
+  level: 'Level on it; turn the level end for end.',
+  snug: 'Snug, not tight; go diagonally.',
 };
 export const stepText = (step: DrillStep): string => STEPS[step];
 
@@ -145,10 +192,7 @@ const BITS: Record<string, string> = {
 /** `4 lag screws 7.9 x 64 mm, and 1 to spare`. */
 export function partText(part: Part, say: Wording): string {
   const spare = part.spare > 0 ? `, and ${part.spare} to spare` : '';
-  const size =
-    part.diameter === undefined
-      ? ''
-      : ` ${rounded(part.diameter, 1)}${part.length === undefined ? '' : ` x ${rounded(part.length, 0)}`} mm`;
+  const size = part.diameter === undefined ? '' : ` ${screwSize(part.diameter, part.length, say)}`;
   switch (part.what) {
     case 'fixing':
       return `${part.count} ${fixingName(part.kind)}${part.count === 1 ? '' : 's'}${size}${spare}`;

@@ -1,5 +1,5 @@
 /** Findings, workings, marks and faults as sentences: one place for screen, print and speech. */
-export { bitText } from './bits';
+export { bitText, screwSize } from './bits';
 export { findingText, measuredName, small, stopText } from './findings';
 export { fitText } from './fits';
 export { amountFaultText, tapeFaultText } from './faults';
@@ -28,10 +28,13 @@ export { termOf } from './terms';
 export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';
 export { COMPARED_ROWS, adviceText, type ComparedRow } from './mounts';
-export { comfortText, offerTitle } from './customer';
+export { comfortText, customerNotes, offerTitle } from './customer';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {
+  changedHoles,
   remedyText,
+  setOutName,
+  setOutText,
   fixingName,
   fixingPolicyText,
   intoName,

@@ -53,7 +53,7 @@ export function nextLookText(look: NextLook, say: Pick<Wording, 'length'>): stri
 }
 
 const REASONS: Record<NextLook['reason'], string> = {
-  'find-first': 'No studs are known where the plate goes: mark both edges of each one that it shows.',
+  'find-first': 'The studs under the plate are still to be found: mark both edges of each one that it shows.',
   'is-it-there': 'It tells whether there is a stud at all.',
   sharpen: 'The stud is there; where its middle is could be surer.',
   'tell-edge': 'It tells which side of that edge the wood is.',
@@ -74,7 +74,7 @@ export function nextLookWhy(look: NextLook, now: number): string {
 export function enoughText({ now, enough }: Looking): string {
   switch (enough) {
     case 'sure':
-      return `Enough: every hole is in wood, at least 98 in 100. All together ${percent(now)}.`;
+      return `Enough: every hole is in wood, at least 97 in 100. All together ${percent(now)}.`;
     case 'little-gain':
       return `Enough: no look gains half a point any more. All holes in wood: ${percent(now)}.`;
     case 'no-place':

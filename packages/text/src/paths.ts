@@ -22,6 +22,13 @@ const WORDS: Record<string, string> = {
   'room.wall.height': "wall's height",
   'room.wall.build.kind': 'what the wall is',
   'room.wall.build.studWidth': "stud's width",
+  'room.wall.build.board': 'thickness of the board',
+  'room.wall.build.spacing': 'spacing of the studs',
+  'room.wall.build.studDepth': "stud's depth",
+  'room.wall.build.thickness': 'thickness of the backing',
+  'room.wall.build.unit': 'size of a unit',
+  'room.wall.build.depth': 'depth of the wall',
+  'room.wall.build.timber': 'kind of timber',
   'room.viewers': 'who sits where',
   'aim.height': 'how high, and by which school',
   'aim.ceilingGap': 'gap under the ceiling',
@@ -69,5 +76,8 @@ export function fieldName(path: string, say: Wording): string {
   const word = LAST[last] ?? last;
   if (path.startsWith('room.viewers.') || path.startsWith('room.objects.'))
     return `${word} of ${say.thing(parts[2] ?? '')}`;
-  return word === last ? path : word;
+  return word === last ? spacedOut(last) : word;
 }
+
+/** A field that nobody has named, at least in words: `studDepth` is `stud depth`. */
+const spacedOut = (name: string): string => name.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`);

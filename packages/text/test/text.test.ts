@@ -3,6 +3,7 @@ import { evaluate, leaf, node, parseTape, plan } from '@steddo/core';
 import { demoRooms, guestRoom, breakfastBar } from '@steddo/samples';
 import {
   bitText,
+  screwSize,
   classText,
   findingText,
   fitText,
@@ -79,7 +80,11 @@ describe('words', () => {
   it('bits are sixty-fourths where they are', () => {
     expect(bitText((7 / 32) * 25.4, say)).toBe('7/32 in');
     expect(bitText(5, say)).toBe('5 mm');
-    expect(bitText((7 / 32) * 25.4, wordingFor(breakfastBar))).toBe('5.6 mm');
+    expect(bitText((7 / 32) * 25.4, wordingFor(breakfastBar))).toBe('5.6 mm (7/32 in)');
+    expect(bitText(12.7, wordingFor(breakfastBar))).toBe('12.7 mm (1/2 in)');
+    expect(bitText(10, wordingFor(breakfastBar))).toBe('10 mm');
+    expect(screwSize(7.94, 63.5, say)).toBe('5/16 x 2 1/2 in');
+    expect(screwSize(7.94, 64, wordingFor(breakfastBar))).toBe('7.9 x 64 mm');
   });
   it.each(['', 'abc', '1,5', '-3', '3/7', '58 9/8', `4' 14"`, '99999'])('a refused "%s" says what is taken', (text) => {
     const read = parseTape(text, { unit: 'in', atMostMm: 4000, atLeastMm: 0 });

@@ -47,6 +47,7 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
       return { fill: sheet, stroke: ink, strokeWidth: 1.4 };
     case 'swept':
       return { fill: soft, fillOpacity: 0.16, stroke: 'none' };
+    case 'swing-limit':
     case 'furthest':
       return { fill: 'none', stroke: soft, strokeWidth: 1, strokeDasharray: '1 5' };
     case 'swing':

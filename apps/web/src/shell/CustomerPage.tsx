@@ -4,7 +4,7 @@ import { router } from 'expo-router';
 import type { Job, Plan, HeightRule } from '@steddo/contract';
 import { followHeightRule, offeredHeights, type Offer } from '@steddo/core';
 import { faceScene, sideScene } from '@steddo/drawing';
-import { comfortText, offerTitle } from '@steddo/text';
+import { comfortText, customerNotes, offerTitle } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { Action, IconTap } from '../ui/Action';
 import { Tap } from '../ui/Tap';
@@ -110,6 +110,9 @@ function OfferView({
             {title}
           </Txt>
           <Txt>{comfortText(plan.placement?.angles ?? [], job)}</Txt>
+          {customerNotes(plan, job, say).map((note) => (
+            <Txt key={note}>{note}</Txt>
+          ))}
           {numbers ? <Numbers plan={plan} /> : null}
           <Tap
             label={numbers ? 'hide the numbers' : 'show the numbers'}

@@ -14,6 +14,7 @@ import { Verdict } from '../ui/Verdict';
 import { useRoomContext } from '../state/roomState';
 import { RoomFrame } from './RoomScreen';
 import { FeltSheet } from '../work/FeltPart';
+import { RemedyPart } from '../work/RemedyPart';
 import { ladderAt, otherResults, tick, type LadderAt } from '../features/ladder/ladderAt';
 import { keepLevelled, levelledFrom } from '../features/ladder/levelled';
 import { MarkFace } from '../features/ladder/MarkFace';
@@ -37,13 +38,14 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
   const speech = useSpeech();
   const [levelled, setLevelled] = useState(() => levelledFrom(id));
   const [felt, setFelt] = useState(false);
-  const here = ladderAt(plan, levelled);
+  const here = ladderAt(plan, levelled, job.choices?.setOut);
   const hole = here.at === 'mark' ? here.hole : undefined;
   const mark = hole && plan.marks?.find((m) => m.id === hole.id);
   const words = hole && mark ? markWords(hole, mark, plan, say) : undefined;
   const stops = plan.findings.filter((f) => f.level === 'stop' && !f.acknowledged);
   // while wall or holes say stop nothing is ticked as good; what came of a hole can still be said
   const held = stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
+  const disputed = plan.holes?.find((h) => h.met !== undefined);
   const onFelt = () => {
     if (hole) dispatch(tick(job, hole, 'felt-something'));
     setFelt(true);
@@ -77,33 +79,49 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
           ))}
         </View>
       ) : null}
-      <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-        <View style={{ flex: wide ? 1 : 0.3, minHeight: 130 }}>
-          <Drawing
-            scene={drillScene(job, plan, hole?.id)}
-            box={drillScene(job, plan, hole?.id).focus}
-            label={words ? words.name : 'the plate'}
-            testID="ladder-plate"
-            cornerPx={0}
-            units={job.units}
-          />
-        </View>
-        <View style={{ flex: wide ? 1 : 0.7, minHeight: 0 }}>
-          <Body here={here} onLevel={level}>
-            {hole && mark && words ? <MarkFace hole={hole} mark={mark} words={words} /> : null}
-          </Body>
-          {hole ? (
-            <Ticks
-              key={hole.id}
-              hole={hole}
-              readOnly={readOnly}
-              held={held}
-              onTick={(result, by) => dispatch(tick(job, hole, result, by))}
-              onFelt={onFelt}
+      {disputed ? (
+        <ScrollView style={{ flex: 1 }} tabIndex={0} testID="ladder-remedies">
+          <View style={{ height: 150 }}>
+            <Drawing
+              scene={drillScene(job, plan, disputed.id)}
+              box={drillScene(job, plan, disputed.id).focus}
+              label="the plate"
+              testID="ladder-plate"
+              cornerPx={0}
+              units={job.units}
             />
-          ) : null}
+          </View>
+          <RemedyPart />
+        </ScrollView>
+      ) : (
+        <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+          <View style={{ flex: wide ? 1 : 0.3, minHeight: 130 }}>
+            <Drawing
+              scene={drillScene(job, plan, hole?.id)}
+              box={drillScene(job, plan, hole?.id).focus}
+              label={words ? words.name : 'the plate'}
+              testID="ladder-plate"
+              cornerPx={0}
+              units={job.units}
+            />
+          </View>
+          <View style={{ flex: wide ? 1 : 0.7, minHeight: 0 }}>
+            <Body here={here} onLevel={level}>
+              {hole && mark && words ? <MarkFace hole={hole} mark={mark} words={words} /> : null}
+            </Body>
+            {hole ? (
+              <Ticks
+                key={hole.id}
+                hole={hole}
+                readOnly={readOnly}
+                held={held}
+                onTick={(result, by) => dispatch(tick(job, hole, result, by))}
+                onFelt={onFelt}
+              />
+            ) : null}
+          </View>
         </View>
-      </View>
+      )}
       {felt ? <FeltSheet onClose={() => setFelt(false)} /> : null}
     </View>
   );

@@ -7,7 +7,9 @@ import type { ArmState } from './armState';
 export function armNumbers(job: Pick<Job, 'room'>, { model, at }: ArmState): BarNumber[] {
   if (!model || !at) return [];
   const axes = seatsOf(job).map((s) => seatAxis(model, at, s));
-  const worst = axes.sort((a, b) => Math.abs(b.value) - Math.abs(a.value))[0];
+  // with somebody whose place nobody has measured there is no worst
+  const all = axes.length === (job.room.viewers ?? []).length;
+  const worst = !all ? undefined : axes.sort((a, b) => Math.abs(b.value) - Math.abs(a.value))[0];
   const yaw = yawWorking(at);
   const turned = sideWord(Math.round(yaw.value * 10));
   return [

@@ -41,9 +41,12 @@ export interface Joints {
   elbow: number;
 }
 
-/** A mount that lets the set turn or come out; what its label says is enough. */
-export const moves = (mount: Mount): boolean =>
-  mount.arm !== undefined || (mount.swivel !== undefined && mount.depth.extended !== undefined);
+/** A mount that lets the set turn or come out; what its label says is enough, and what it says cannot move does not. */
+export const moves = ({ arm, swivel, depth }: Mount): boolean => {
+  if (arm) return true;
+  if (!swivel || depth.extended === undefined) return false;
+  return swivel.left !== 0 || swivel.right !== 0 || depth.extended - depth.folded > 1;
+};
 
 /**
  * The arm of a mount whose plate has its middle at `plateX`, folded to `fold`, with spacers of so

@@ -1,10 +1,9 @@
-import type { DrillStep, HoleInto, Job, Mount, Working } from '@steddo/contract';
+import type { HoleInto, Job, Mount, Working } from '@steddo/contract';
 import { gravityOf } from './lagTables';
 import { leaf, minus, node, sum } from '../primitives/working';
 import type { Fastener } from './kit';
 import { inWall, leadBit, leadDepth } from './leadHole';
 import { frontedBy, overAt } from '../room/wallAt';
-import { FIXING_KINDS } from './fixingKinds';
 
 /** How deep a bay is behind the board at least for a toggle, and how deep a hole through board goes beyond it, mm. Ours. */
 const THROUGH_BOARD_MM = 10;
@@ -13,7 +12,7 @@ const THROUGH_BOARD_MM = 10;
 const SLEEVE_OVERDRILL_MM = 10;
 
 /** A fixing where it goes, and into what. mm on the wall. */
-interface FixingAt {
+export interface FixingAt {
   x: number;
   y: number;
   into: HoleInto;
@@ -66,29 +65,3 @@ const packBit = ({ fastener }: FixingAt): Working =>
     path: `${fastener.path}.${fastener.path.startsWith('mount') ? 'pilot' : 'hole'}`,
     guess: fastener.hole === undefined,
   });
-
-/** What is done at a hole, in order; the first one is levelled from, and in board it is a test. */
-export function stepsOf(place: FixingAt, first: boolean): DrillStep[] {
-  const washer: DrillStep[] = place.fastener.washer ? ['washer'] : [];
-  const hang: DrillStep[] = first ? ['hang-plate', 'level'] : ['snug'];
-  const { selfDrilling, setBy } = FIXING_KINDS[place.fastener.kind];
-  switch (place.into) {
-    case 'board':
-      return [
-        'test-hole',
-        ...(selfDrilling ? [] : (['drill-board'] as const)),
-        setBy,
-        ...washer,
-        'finger-tight',
-        ...hang,
-      ];
-    case 'masonry':
-      return ['drill-masonry', 'clear-dust', setBy === 'cut-thread' ? setBy : 'set-sleeve', ...washer, ...hang];
-    case 'metal-stud':
-      return ['drill-metal', 'drive-screw', ...washer, ...hang];
-    case 'backing':
-      return ['pilot', 'drive-screw', ...washer, ...hang];
-    default:
-      return ['pilot', setBy === 'lag' ? setBy : 'drive-screw', ...washer, ...hang];
-  }
-}

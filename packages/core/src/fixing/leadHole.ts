@@ -58,10 +58,7 @@ export function inWall(fastener: Fastener, plate: Plate, packingMm: number): Wor
       path: 'mount.plate.thickness',
       guess: plate.thickness === undefined,
     }),
-    leaf('washer', fastener.washer ?? 0, 'mm', {
-      path: `${path}.washer`,
-      guess: fastener.washer === undefined,
-    }),
+    leaf('washer', fastener.washer ?? 0, 'mm', { path: `${path}.washer` }),
     leaf('packing', packingMm, 'mm', { path: 'choices.packing' }),
   );
 }

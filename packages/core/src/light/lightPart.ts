@@ -1,7 +1,10 @@
-import type { Finding, HoleInto, Item, Job, Light, Working } from '@steddo/contract';
+import type { Build, Finding, HoleInto, Item, Job, Light, Working } from '@steddo/contract';
 import { hollowAnchors } from '../fixing/anchors';
 import { ratingWorking } from '../fixing/capacityWorkings';
 import { exactShear, fastenerCapacity, utilisation } from '../fixing/fastenerCapacity';
+import { lightSteps } from '../fixing/drillSteps';
+import { leadBit } from '../fixing/leadHole';
+import { DURATION, gravityOf } from '../fixing/lagTables';
 import { fromAnchor, kitOf, type Fastener, type Kit } from '../fixing/kit';
 import { WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
@@ -53,7 +56,8 @@ function lightOf(job: Job, found: StudsFound, kit: Kit, thing: Item): { light: L
           leaf('two', 2, 'count'),
         ]);
   const n = leaf('light-count', count, 'count', { path: path('fixings'), guess: thing.fixings === undefined });
-  const y = fixingHeight(thing);
+  // at mid-height, turning about its lower edge
+  const y = (thing.bottom + thing.top) / 2;
   const lever = minus(
     'light-lever',
     leaf('fixing-height', y, 'mm'),
@@ -67,6 +71,7 @@ function lightOf(job: Job, found: StudsFound, kit: Kit, thing: Item): { light: L
   const at = placesOf(thing, count, y, found);
   const choices = choicesFor({ job, kit, thing, tension, shear, at, heavy: mass > LIGHT_KG, y });
   const best = choices[0];
+  // the work goes on with a thing that hangs too heavy: it is a caution of its own, and nothing of the set's
   const ok = best !== undefined && best.utilisation <= 1;
   const sure = ok && at.every((a) => (best.into === 'stud' ? a.wood : best.into === 'board' ? a.hollow : 1) >= HOLE_GO);
   return {
@@ -78,18 +83,11 @@ function lightOf(job: Job, found: StudsFound, kit: Kit, thing: Item): { light: L
       at,
       tension,
       shear,
-      verdict: ok ? (sure ? 'go' : 'caution') : 'stop',
+      verdict: best === undefined ? 'stop' : ok && sure ? 'go' : 'caution',
     },
-    findings: findingsFor(thing, mass, best),
+    findings: findingsFor(thing, mass, best, wallAt(job.room.wall, at[0]!.x, y).build.state),
   };
 }
-
-/** A low thing hangs by its middle, a tall one by its upper quarter. */
-const fixingHeight = ({ bottom, top }: Item): number => {
-  const tall = top - bottom;
-  return tall > TALL_MM ? top - tall / 4 : (bottom + top) / 2;
-};
-const TALL_MM = 250;
 
 /** Evenly along the thing, with half a step left at its ends. */
 function placesOf({ left, right }: Item, count: number, y: number, { chances }: StudsFound): Light['at'] {
@@ -133,6 +131,10 @@ function choicesFor(asked: Asked): Choice[] {
   return [...wood, ...(sound && !heavy ? rated(asked, hollowAnchors(job, kit, 0), 'board') : [])];
 }
 
+/** Up to this share of what it may an anchor suffices, and a weaker one is enough. Ours. */
+const SUFFICES = 0.5;
+
+/** The weakest that suffices first; where none does, the strongest. */
 function rated({ tension, shear }: Asked, anchors: readonly Fastener[], into: HoleInto): Choice[] {
   const choices = anchors.flatMap((a): Choice[] => {
     if (!a.tension || !a.shear) return [];
@@ -141,10 +143,22 @@ function rated({ tension, shear }: Asked, anchors: readonly Fastener[], into: Ho
       shear: ratingWorking('shear-held', a.shear, `${a.path}.shear`),
     };
     const working = utilisation(WORKINGS, 'rating', { tension, shear }, may);
-    return [{ into, kind: a.kind, ...(a.id ? { id: a.id } : {}), utilisation: working.value, working }];
+    return [{ into, kind: a.kind, ...idOf(a), ...boredFor(a, into), utilisation: working.value, working }];
   });
-  return choices.sort((a, b) => Number(a.utilisation > 1) - Number(b.utilisation > 1) || b.utilisation - a.utilisation);
+  const suffices = (c: Choice) => c.utilisation <= SUFFICES;
+  return [
+    ...choices.filter(suffices).sort((a, b) => b.utilisation - a.utilisation),
+    ...choices.filter((c) => !suffices(c)).sort((a, b) => a.utilisation - b.utilisation),
+  ];
 }
+
+const idOf = ({ id }: Fastener) => (id ? { id } : {});
+
+/** The bit that its pack asks for, and what is done with it. */
+const boredFor = (fastener: Fastener, into: HoleInto) => ({
+  ...(fastener.hole === undefined || fastener.kind === 'tap-in' ? {} : { bit: fastener.hole }),
+  steps: lightSteps({ fastener, into }),
+});
 
 /** Thickness of a light thing's bracket, mm. Ours. */
 const BRACKET_MM = 2;
@@ -160,22 +174,26 @@ function lagChoice({ job, kit, tension, shear, at, y }: Asked): Choice[] {
     const capacity = fastenerCapacity({ ...seat, foremost, fastener, slot: { height: 0 }, apart: Infinity });
     if (typeof capacity === 'string') continue;
     const may = {
-      tension: leaf('pull-held', capacity.tension, 'N'),
-      shear: leaf('shear-held', exactShear(capacity, 0).allowable, 'N'),
+      tension: leaf('pull-held', capacity.tension * DURATION.stays, 'N'),
+      shear: leaf('shear-held', exactShear(capacity, 0).allowable * DURATION.stays, 'N'),
     };
     // shares added as an anchor's are, which is on the safe side of the standard's own way
     const working = utilisation(WORKINGS, 'rating', { tension, shear }, may);
-    return [{ into: 'stud', kind: 'lag', id: lag.id, utilisation: working.value, working }];
+    const bit = leadBit(fastener, capacity.by === 'lag' ? capacity.gravity : gravityOf({}))?.value;
+    const bored = { ...boredFor(fastener, 'stud'), ...(bit === undefined ? {} : { bit }) };
+    return [{ into: 'stud', kind: 'lag', id: lag.id, ...bored, utilisation: working.value, working }];
   }
   return [];
 }
 
-function findingsFor(thing: Item, massKg: number, best: Choice | undefined): Finding[] {
+function findingsFor(thing: Item, massKg: number, best: Choice | undefined, state: Build['state']): Finding[] {
   const object = thing.id;
   const heavy =
     massKg > LIGHT_KG
       ? [finding('light-heavy', 'caution', 'holes', { object, massKg, limitKg: LIGHT_KG }, 'common practice')]
       : [];
+  if (!best && (state === 'patched' || state === 'wet'))
+    return [...heavy, finding('light-unsound', 'caution', 'holes', { object, state })];
   if (!best) return heavy.length > 0 ? heavy : [finding('light-no-rating', 'caution', 'holes', { object })];
   const percent = Math.ceil(best.utilisation * 100);
   return [

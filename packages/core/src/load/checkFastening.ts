@@ -90,12 +90,16 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
       points: carrying,
       beside: beside.length > 0 ? beside : undefined,
       solid: solid || packing > 0,
-      plate: {
-        left: x - plate.width / 2,
-        right: x + plate.width / 2,
-        bottom: plateBottom,
-        top: plateBottom + plate.height,
-      },
+      // known by its rows alone it has no edge to turn about
+      plate:
+        plate.width > 0
+          ? {
+              left: x - plate.width / 2,
+              right: x + plate.width / 2,
+              bottom: plateBottom,
+              top: plateBottom + plate.height,
+            }
+          : undefined,
     },
     at: {
       middle: middleOf(carrying),

@@ -11,11 +11,11 @@ const SPACING_SLACK_MM = 3;
  * leaflet's own screws and at least their count, as many studs, as far apart, under no thicker a covering, no
  * packing, and every hole sure. Then its rating is evidence beyond the tables, up to where they say that it ends.
  */
-export function labelCovers({ hung, carrying, beside }: Fastening): boolean {
+export function labelCovers({ hung, plate, carrying, beside }: Fastening): boolean {
   const { job, mount } = hung;
   const label = mount.walls[job.room.wall.build.kind];
   const { fixing } = label ?? {};
-  if (!label || !fixing || beside.length > 0) return false;
+  if (!label || !fixing || beside.length > 0 || plate.width === 0) return false;
   const studs = [...new Set(carrying.flatMap((s) => s.stud ?? []))];
   const lines = studs.map((n) => carrying.find((s) => s.stud === n)!.x).sort((a, b) => a - b);
   const apart = lines.slice(1).map((x, i) => x - lines[i]!);

@@ -73,6 +73,8 @@ const hookToPlate = (toHook: Working, mount: Mount | undefined): Working | undef
 const hookAbove = (above: number): Working => leaf('hook-above-plate', above, 'mm', { path: 'mount.hook.above' });
 
 function measuredChain(m: Measured, index: number, mount: Mount | undefined, height: Working): Steps {
+  // between rows of the plate: it says where they are, and nothing of the set
+  if (m.from !== 'bottom' && m.from !== 'top') return {};
   const value = leaf(`measured-${m.from}`, m.value, 'mm', { path: `measured.${m.id ?? index}.value` });
   const up = m.from === 'bottom' ? value : minus('measured-from-bottom', height, value);
   if (m.to === 'hook')
@@ -104,7 +106,7 @@ export const slotRows = (slots: readonly { y: number }[]): number[] =>
 
 function unused(job: Job, usable: readonly Steps[]): Finding[] {
   return (job.measured ?? [])
-    .filter((_, i) => !usable[i]?.toHook && !usable[i]?.toPlate)
+    .filter((m, i) => !m.from.startsWith('row:') && !usable[i]?.toHook && !usable[i]?.toPlate)
     .map((m) => finding('measured-unused', 'caution', 'mount', { to: m.to }));
 }
 

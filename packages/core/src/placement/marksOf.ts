@@ -1,5 +1,6 @@
 import type { Hole, Mark, Working } from '@steddo/contract';
 import type { Frame, Spot } from './placeSet';
+import { isDrawn } from './stagedPlate';
 import { half, leaf, minus, named, sum } from '../primitives/working';
 
 export interface MarkInput {
@@ -22,6 +23,7 @@ export function marksOf({ frame, spot, plateX, holes, hook, plateBottom }: MarkI
     mark({ id, x, y, sideways }, centreX, top);
   const halfWidth = half('half-width', width);
   const outline = job.mount?.plate;
+  const drawn = !outline || isDrawn(outline);
   const plateTop = (from: Working, mm: number) =>
     sum('plate-top', from, leaf('plate-height', mm, 'mm', { path: 'mount.plate.height' }));
   return [
@@ -31,8 +33,8 @@ export function marksOf({ frame, spot, plateX, holes, hook, plateBottom }: MarkI
     make('right', sum('set-right', centreX, halfWidth), centreY, true),
     make('centre', centreX, centreY),
     ...(hook ? [make('hook', plateBottom ? plateX : centreX, hook)] : []),
-    ...(plateBottom ? [make('plate-bottom', plateX, plateBottom)] : []),
-    ...(plateBottom && outline ? [make('plate-top', plateX, plateTop(plateBottom, outline.height))] : []),
+    ...(plateBottom && drawn ? [make('plate-bottom', plateX, plateBottom)] : []),
+    ...(plateBottom && outline && drawn ? [make('plate-top', plateX, plateTop(plateBottom, outline.height))] : []),
     ...holes.map((hole) => make(hole.id, hole.workings.x, hole.working)),
   ];
 }

@@ -1,6 +1,7 @@
 import type { Mount, Placement, Side, Working } from '@steddo/contract';
 import { asPairs, feasible } from '../primitives/intervals';
 import { armHoles } from './chain';
+import { isDrawn } from './stagedPlate';
 import { edges, hangsAt, sidewaysLimits, type Frame, type Spot } from './placeSet';
 
 /** The plate's middle, and the way that its arm folds. */
@@ -34,7 +35,7 @@ function plateBox(
   plate: HungPlate | undefined,
   bottom: Working | undefined,
 ): Pick<Placement, 'plate'> {
-  if (!mount?.plate || !plate || !bottom) return {};
+  if (!mount?.plate || !isDrawn(mount.plate) || !plate || !bottom) return {};
   const halfWidth = mount.plate.width / 2;
   return {
     plate: {

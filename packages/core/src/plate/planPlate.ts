@@ -68,8 +68,11 @@ export function planPlate(job: Job, mount: Mount, found: StudsFound, centreX: Wo
   if (!made) return base;
   const lacking = lackingFindings(made);
   if (lacking.length > 0) return { ...base, lacking };
-  const { found: on, shortMm = -1 } = placePlate(made);
-  if (!on) return { ...base, lacking: [finding('no-stud-in-slots', 'stop', 'holes', { shortMm })] };
+  const { found: on, byMm } = placePlate(made);
+  if (!on) {
+    const values = { shortMm: byMm === undefined ? -1 : Math.abs(byMm), ...(byMm === undefined ? {} : { byMm }) };
+    return { ...base, lacking: [finding('no-stud-in-slots', 'stop', 'holes', values)] };
+  }
   return { x: on.x, fold: on.fold, onStuds: on, findings, lacking: [] };
 }
 

@@ -141,10 +141,14 @@ function compare(a: PlateOnStuds, b: PlateOnStuds, aims: readonly Aim[]): number
 }
 
 /** The plate over the studs with the least shift, or by how much it lies beyond the slide (absent: nowhere). */
-export function placePlate(setting: LagSetting): { found?: PlateOnStuds; shortMm?: number } {
+export function placePlate(setting: LagSetting): {
+  found?: PlateOnStuds;
+  /** Signed: positive where the set would have to go to the right. */
+  byMm?: number;
+} {
   const best = (s: LagSetting) => plateOptions(s).sort((a, b) => compare(a, b, s.aims))[0];
   const found = best(setting);
   if (found) return { found };
   const anywhere = setting.fixedX ? undefined : best({ ...setting, slide: Infinity });
-  return anywhere ? { shortMm: Math.abs(anywhere.shift) - setting.slide } : {};
+  return anywhere ? { byMm: Math.sign(anywhere.shift) * (Math.abs(anywhere.shift) - setting.slide) } : {};
 }

@@ -57,12 +57,14 @@ export interface FindingValues {
   'scheme-gone': { scheme: string };
   'hole-unusable': { hole: string };
   'plate-follows-holes': { liftMm: number };
-  'board-doubtful': { holes: string[]; percent: number };
-  'test-hole-first': Record<string, never>;
+  'test-hole-first': { holes: string[]; percent: number };
   'mark-a-joint-first': { holes: string[]; lacking: string[]; covered: boolean };
   'sheet-behind-board': { percent: number };
   'screw-through': { holes: string[]; byMm: number; depthMm: number };
-  'in-joint': { holes: string[] };
+  'in-joint': {
+    holes: string[];
+    /** So much higher (or, below 0, lower) they would all be clear; absent: nowhere near. */ upMm?: number;
+  };
   'backing-edges-unmarked': { holes: string[] };
   'backing-missed': { holes: string[] };
   'bit-to-get': { bitMm: number };
@@ -70,15 +72,22 @@ export interface FindingValues {
   'corner-one-wall': Record<string, never>;
   'light-heavy': { object: string; massKg: number; limitKg: number };
   'light-no-rating': { object: string };
+  'light-unsound': { object: string; state: string };
   'light-too-great': { object: string; percent: number };
-  'nobody-looked': { holes: number };
-  'looked-one-side': { holes: string[] };
-  'hole-in-zone': { holes: string[]; what: string; way: string; object: string };
+  'look-first': {
+    holes: string[];
+    oneSide: string[];
+    into: string[];
+    /** Zones of cables and pipes, side by side: the holes in each, what may be there, which way it runs, from what. */
+    zoneHoles: string[];
+    zoneWhat: string[];
+    zoneWay: string[];
+    zoneObject: string[];
+  };
   'seen-at-hole': { holes: string[]; what: string };
   'seen-at-opening': { object: string; what: string };
   'opening-unlooked': { object: string; from: string; what: string };
   'felt-something': { hole: string; xMm: number; yMm: number };
-  'finder-limits': Record<string, never>;
   'still-guessed': { paths: string[] };
   'outline-off-diagonal': { axis: string; measuredMm: number; expectedMm: number; percent: number };
   'mass-above-class': { patternClass: string; massKg: number; limitKg: number };
@@ -138,9 +147,10 @@ export interface FindingValues {
   'measured-unused': { to: string };
   'plate-beyond-slide': { shiftMm: number; slideMm: number };
   'find-the-stud-first': { found: number; needed: number; atMm?: number };
-  'no-stud-in-slots': { shortMm: number };
+  'no-stud-in-slots': { shortMm: number; /** To the right, or below 0 to the left. */ byMm?: number };
   'slots-too-few': { needed: number; found: number };
-  'stud-doubtful': { hole: string; percent: number };
+  'stud-disputed': { hole: string; xMm: number; edges: number; percent: number };
+  'stud-doubtful': { holes: string[]; percent: number };
   'evidence-odd': { ids: string[] };
   'bit-outside-band': { bitMm: number; fromMm: number; toMm: number; usedMm: number };
   'no-bit': { fromMm: number; toMm: number };

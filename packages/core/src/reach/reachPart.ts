@@ -114,5 +114,5 @@ function walkwayFinding(job: Job, placed: NonNullable<Plan['placement']>, front:
   if (!overWalkway(job, placed, front)) return [];
   const values = { outMm: front.value, bottomMm: placed.bottom };
   const stage = job.mount && moves(job.mount) ? 'reach' : 'height';
-  return [finding('over-walkway', 'caution', stage, values, 'ADA 2010, 307.2')];
+  return [finding('over-walkway', 'info', stage, values, 'ADA 2010, 307.2')];
 }

@@ -2,7 +2,8 @@ import type { Hole, Job, Mount, Working } from '@steddo/contract';
 import { holeChance, EDGE_DIAMETERS } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, node, sum } from '../primitives/working';
-import { boreOf, stepsOf } from '../fixing/boreOf';
+import { boreOf } from '../fixing/boreOf';
+import { setOutOf, stepsOf } from '../fixing/drillSteps';
 import type { HolePlace } from '../plate/chooseSlots';
 import type { Candidate, Setting } from './schemeSearch';
 import { foremostOf } from '../room/wallAt';
@@ -17,7 +18,8 @@ import { unitAt } from '../wall/unitAt';
 export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefined {
   const { job, mount, drilled } = setting;
   const slotY = (p: HolePlace) => mount.plate!.slots![p.slot]!.y;
-  const rows = [...new Set(candidate.places.map(slotY))].sort((a, b) => b - a);
+  // of the plate's rows: a lone lower row is not its top
+  const rows = [...new Set(mount.plate!.slots!.map((s) => s.y))].sort((a, b) => b - a);
   const order = [...candidate.places].sort((a, b) => slotY(b) - slotY(a) || a.x - b.x);
   const foremost = foremostOf(job.room.wall, order);
   const taken = new Set([...drilled.done, ...drilled.spoiled].map((d) => d.id));
@@ -25,7 +27,7 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
   const first = order.find((p) => !p.done);
   const holes = order.map((place, i) => {
     const row = rows.indexOf(slotY(place));
-    const name = row === 0 ? 'top' : row === rows.length - 1 ? 'bottom' : 'middle';
+    const name = rows.length === 1 ? 'middle' : row === 0 ? 'top' : row === rows.length - 1 ? 'bottom' : 'middle';
     return holeAt(setting, candidate, place, {
       id: ids[i]!,
       order: i + 1,
@@ -147,7 +149,7 @@ function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming
     ...(bore.penetration ? { penetration: bore.penetration.value } : {}),
     ...(edge ? { edgeMargin: edge.value } : {}),
     ...(fastener.washer ? { washer: fastener.washer } : {}),
-    steps: stepsOf(place, first),
+    steps: stepsOf(place, first, setOutOf(job)),
     working: y,
     workings: {
       x,

@@ -75,14 +75,18 @@ const letGo: Way = ({ job, centreX, tries }) =>
 const shiftSet: Way = ({ job, mount, found, centreX, freeX, tries }) => {
   const made = plateSearch(without(job, 'plateX'), mount, found, centreX);
   if (!made) return [];
+  const rest: Remedy[] = [];
   for (const by of shiftsOf(made)) {
     const at = centreX.value + by;
     if (!freeX.some(([from, to]) => at >= from - SAME_MM && at <= to + SAME_MM)) continue;
     const moved = sum('centre-chosen', centreX, leaf('set-shift', by, 'mm'));
-    const helped = helps('shift-set', by, tries(without(job, 'plateX'), moved));
+    const result = tries(without(job, 'plateX'), moved);
+    const helped = helps('shift-set', by, result);
     if (helped.length > 0) return helped;
+    // wood under the slots, though what it holds is too little: said with its number
+    if (result && rest.length === 0) rest.push({ kind: 'shift-set', by, result });
   }
-  return [];
+  return rest;
 };
 
 /** How far the set would have to go for each plate that lies beyond its slide, least first; a few of them. */

@@ -33,30 +33,27 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
   ];
 }
 
-/** Each stud whose hole may miss it, once. */
+/** The holes that may miss their studs, once: the least sure of them decides. */
 function woodFindings(holes: readonly Hole[]): Finding[] {
-  const firsts = holes.filter((h, i) => h.stud !== undefined && holes.findIndex((o) => o.stud === h.stud) === i);
-  return firsts.flatMap((hole) => {
-    const worst = holeVerdict(hole.probability);
-    // a hole that is there has met wood; what is in doubt is how much of it is left beside the screw
-    const level = worst === 'stop' && hole.done ? 'caution' : worst;
-    const percent = Math.floor(hole.probability * 100);
-    return level === 'go' ? [] : [finding('stud-doubtful', level, 'wall', { hole: hole.id, percent })];
-  });
+  const doubtful = holes.filter((h) => h.stud !== undefined && holeVerdict(h.probability) !== 'go');
+  if (doubtful.length === 0) return [];
+  const percent = Math.floor(Math.min(...doubtful.map((h) => h.probability)) * 100);
+  // a hole that is there has met wood; what is in doubt is how much of it is left beside the screw
+  const stops = doubtful.some((h) => !h.done && holeVerdict(h.probability) === 'stop');
+  return [finding('stud-doubtful', stops ? 'stop' : 'caution', 'wall', { holes: doubtful.map((h) => h.id), percent })];
 }
 
 function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hole[]): Finding[] {
-  if (!way.board) return [];
-  const found = [finding('test-hole-first', 'info', 'holes', {})];
+  const open = holes.filter((h) => h.into === 'board' && !h.done);
+  if (!way.board || open.length === 0) return [];
+  const doubtful = open.filter((h) => h.probability < HOLE_GO);
+  const percent = Math.floor(Math.min(...open.map((h) => h.probability)) * 100);
+  const test = { holes: (doubtful.length > 0 ? doubtful : open).map((h) => h.id), percent };
+  const found = [finding('test-hole-first', doubtful.length > 0 ? 'caution' : 'info', 'holes', test)];
   if (job.room.wall.build.kind === 'timber-stud')
     found.push(
       finding('not-all-in-studs', policyOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }),
     );
-  const doubtful = holes.filter((h) => h.into === 'board' && !h.done && h.probability < HOLE_GO);
-  if (doubtful.length > 0) {
-    const percent = Math.floor(Math.min(...doubtful.map((h) => h.probability)) * 100);
-    found.push(finding('board-doubtful', 'caution', 'wall', { holes: doubtful.map((h) => h.id), percent }));
-  }
   return found;
 }
 
@@ -67,7 +64,11 @@ function solidFindings({ job }: Setting, holes: readonly Hole[]): Finding[] {
   const found: Finding[] = [];
   const open = masonry.filter((h) => !h.done).map((h) => ({ id: h.id, ...unitAt(job, h) }));
   const inJoint = open.filter((h) => h.known < HOLE_CAUTION);
-  if (inJoint.length > 0) found.push(finding('in-joint', 'stop', 'wall', { holes: inJoint.map((h) => h.id) }));
+  if (inJoint.length > 0) {
+    const upMm = clearOfBeds(job, masonry);
+    const values = { holes: inJoint.map((h) => h.id), ...(upMm === undefined ? {} : { upMm }) };
+    found.push(finding('in-joint', 'stop', 'wall', values));
+  }
   const blind = open.filter((h) => h.unmarked.length > 0);
   if (blind.length > 0) {
     const lacking = [...new Set(blind.flatMap((h) => h.unmarked))];
@@ -80,6 +81,18 @@ function solidFindings({ job }: Setting, holes: readonly Hole[]): Finding[] {
   if (unmarked.length > 0) found.push(finding('backing-edges-unmarked', 'caution', 'wall', { holes: ids(unmarked) }));
   return found;
 }
+
+/** The least up or down that takes every hole still to be drilled off the joints, mm; within a course and a half. */
+function clearOfBeds(job: Job, holes: readonly Hole[]): number | undefined {
+  if (holes.some((h) => h.done)) return undefined;
+  const clear = (by: number) => holes.every((h) => unitAt(job, { ...h, y: h.y + by }).known >= HOLE_CAUTION);
+  for (let by = 1; by <= MOST_UP_MM; by++) {
+    if (clear(by)) return by;
+    if (clear(-by)) return -by;
+  }
+  return undefined;
+}
+const MOST_UP_MM = 120;
 
 /** Left of the wall behind a screw's point, at least, mm. Ours. */
 const SKIN_MM = 3;

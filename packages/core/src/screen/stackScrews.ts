@@ -50,7 +50,7 @@ export function stackNeeds(screen: Screen, mount: Mount): { set: string[]; bag: 
 
 /**
  * Every combination of the bag that works, deepest engagement first; then the least spacer, the
- * fewest washers. Undefined until `stackNeeds` names nothing of the set and the bracket is known.
+ * fewest washers. With spacers where something asks for them, or no screw fits without. Undefined until `stackNeeds` names nothing of the set and the bracket is known.
  * Bracket 2.5, insert M6 14 deep, screw M6 x 16: 13.5 mm in (13 1/2 turns) is 0.5 too long; with a
  * 1.6 washer 11.9 in, 2.1 clear.
  */
@@ -59,15 +59,20 @@ export function stackScrews(screen: Screen, mount: Mount, need: SpacerNeed | und
   const { bag } = mount;
   if (thread === undefined || depth === undefined || bag?.bracket === undefined) return undefined;
   const insert: Insert = { thread, depth, recess, pitch: threadOf(thread).pitchMm };
-  const ways = waysOf(bag, need);
   const screws = distinct(bag.screws ?? [], (s) => `${s.thread}x${s.length}`);
-  const stacks = screws
-    .filter((s) => s.thread === thread)
-    .flatMap((s) => ways.map((way) => stackOf(s.length, way, insert, bag.bracket!)))
-    .filter((s) => fits(s, insert))
-    .sort(better);
+  const stacked = (by: readonly StackWay[]) =>
+    screws
+      .filter((s) => s.thread === thread)
+      .flatMap((s) => by.map((way) => stackOf(s.length, way, insert, bag.bracket!)))
+      .filter((s) => fits(s, insert))
+      .sort(better);
+  const plain = waysOf(bag, need?.least);
+  const asked = stacked(plain);
+  // a spacer takes up length that is too much, before another screw is bought (common practice)
+  const ways = asked.length > 0 || need ? plain : [...plain, ...waysOf(bag, 0)];
+  const stacks = asked.length > 0 ? asked : stacked(ways);
   const failed = screws.filter((s) => !stacks.some((k) => isScrew(k, s)));
-  const buy = stacks.length > 0 ? undefined : buyFor(insert, bag.bracket, ways[0], need);
+  const buy = stacks.length > 0 ? undefined : buyFor(insert, bag.bracket, plain[0], need);
   return {
     stacks,
     check: {
@@ -88,9 +93,9 @@ function distinct<T>(all: readonly T[], key: (one: T) => string): T[] {
 }
 
 /** Every choice of washers with no spacer, or with each spacer that is long enough; plainest first. */
-function waysOf(bag: NonNullable<Mount['bag']>, need: SpacerNeed | undefined): StackWay[] {
-  const long = (mm: number) => mm > SAME_MM && mm >= (need?.least ?? 0) - SAME_MM;
-  const spacers = need ? [...new Set(bag.spacers ?? [])].filter(long).sort((a, b) => a - b) : [0];
+function waysOf(bag: NonNullable<Mount['bag']>, least: number | undefined): StackWay[] {
+  const long = (mm: number) => mm > SAME_MM && mm >= (least ?? 0) - SAME_MM;
+  const spacers = least !== undefined ? [...new Set(bag.spacers ?? [])].filter(long).sort((a, b) => a - b) : [0];
   const washers = distinct(subsets(bag.washers ?? []), (w) => w.join());
   return spacers.flatMap((spacer) => washers.map((w) => ({ washers: w, spacer })));
 }

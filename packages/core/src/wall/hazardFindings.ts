@@ -49,22 +49,49 @@ export function hazardFindings(job: Job, studs: readonly Stud[], holes: readonly
     const ids = seen.filter((h) => whatAt(h, hazards) === what).map((h) => h.id);
     found.push(finding('seen-at-hole', 'stop', 'wall', { holes: ids, what }));
   }
-  const open = holes.filter((h) => h.hazard === 'nobody-looked');
-  if (open.length > 0)
-    found.push(finding('nobody-looked', 'caution', 'wall', { holes: open.length }, 'NEC 300.4, from memory'));
-  const half = holes.filter((h) => h.hazard === 'one-side');
-  if (half.length > 0) found.push(finding('looked-one-side', 'caution', 'wall', { holes: half.map((h) => h.id) }));
-  const zoned = [...open, ...half].filter((h) => h.zones);
-  const byObject = new Map<string, string[]>();
-  for (const h of zoned)
-    for (const id of new Set(h.zones!.map((z) => hazards.zones.find((o) => o.id === z)!)))
-      byObject.set(id.id, [...(byObject.get(id.id) ?? []), h.id]);
-  for (const [id, ids] of byObject) {
-    const { what, way, object = '' } = hazards.zones.find((z) => z.id === id)!;
-    found.push(finding('hole-in-zone', 'caution', 'wall', { holes: ids, what, way, object }));
-  }
-  if (open.length + half.length > 0) found.push(finding('finder-limits', 'info', 'wall', {}));
-  return found;
+  return [...found, ...lookFirst(holes, hazards)];
+}
+
+/**
+ * What nobody has looked at, what was looked at from one side, the zones of cables and pipes that holes are in, and what no
+ * finder can see: one thing to do, and one sentence.
+ */
+function lookFirst(holes: readonly Hole[], hazards: Hazards): Finding[] {
+  const open = holes.filter((h) => !h.done && (h.hazard === 'nobody-looked' || h.hazard === 'one-side'));
+  if (open.length === 0) return [];
+  const zones = new Map<string, Zoned>();
+  for (const h of open)
+    for (const id of h.zones ?? []) {
+      const { what, way, object = '' } = hazards.zones.find((z) => z.id === id)!;
+      const key = [what, way, object].join();
+      const known = zones.get(key) ?? { what, way, object, holes: [] };
+      zones.set(key, { ...known, holes: [...known.holes, h.id] });
+    }
+  const each = <T>(of: (z: Zoned) => T): T[] => [...zones.values()].map(of);
+  return [
+    finding(
+      'look-first',
+      'caution',
+      'wall',
+      {
+        holes: open.map((h) => h.id),
+        oneSide: open.filter((h) => h.hazard === 'one-side').map((h) => h.id),
+        into: [...new Set(open.map((h) => h.into))],
+        zoneHoles: each((z) => [...new Set(z.holes)].join(' ')),
+        zoneWhat: each((z) => z.what),
+        zoneWay: each((z) => z.way),
+        zoneObject: each((z) => z.object),
+      },
+      'NEC 300.4, from memory',
+    ),
+  ];
+}
+
+interface Zoned {
+  what: string;
+  way: string;
+  object: string;
+  holes: string[];
 }
 
 const whatAt = (hole: Hole, { seen }: Hazards): string => seen.find((s) => s.id === hole.look)?.what ?? 'unsure';

@@ -136,7 +136,8 @@ function steps(from: number, to: number, spacingMm: number): Working {
   const count = Math.max(1, Math.round(Math.abs(to - from) / spacingMm));
   const away = node('spacings', '*', 'mm', [
     leaf('spacing-count', count, 'count'),
-    leaf('stud-spacing', spacingMm, 'mm', { path: 'room.wall.build.spacing' }),
+    // nobody has met this stud: where it stands is a guess, however well the spacing is known
+    leaf('stud-spacing', spacingMm, 'mm', { path: 'room.wall.build.spacing', guess: true }),
   ]);
   const start = leaf('stud-beside', from, 'mm');
   return to > from ? sum('stud-by-spacing', start, away) : minus('stud-by-spacing', start, away);

@@ -12,8 +12,9 @@ import { KitPart } from './KitPart';
 import { LightPart } from './LightPart';
 import { LoadPart } from './LoadPart';
 import { PartsPart } from './PartsPart';
-import { RemedyPart } from './RemedyPart';
+import { RemedyPart } from '../../work/RemedyPart';
 import { SchemePart } from './SchemePart';
+import { SetOutPart } from './SetOutPart';
 import { PolicyPart } from './PolicyPart';
 
 /** Will it hold, and where exactly: cautions first, the holes in drilling order, then what they rest on. */
@@ -50,6 +51,11 @@ export function HolesStage() {
       {holes.map((h) => (
         <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
       ))}
+      {holes.length > 0 ? (
+        <Fold name="how the marks come onto the wall">
+          <SetOutPart />
+        </Fold>
+      ) : null}
       {plan.scheme ? (
         <Fold name="ways to hold it" start={holes.length === 0}>
           <SchemePart />

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Anchor, Bit, Fixing, Lag } from '@steddo/contract';
 import { FIXING_KINDS, freeId, kitOf, type Command } from '@steddo/core';
-import { fixingName, rounded } from '@steddo/text';
+import { bitText, fixingName, rounded, screwSize } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
@@ -25,7 +25,7 @@ interface Entry {
 
 /** What is on the van for this room: anchors with their pack ratings, lags, bits. Starts as the crew's. */
 export function KitPart() {
-  const { job, dispatch, readOnly } = useRoomContext();
+  const { job, say, dispatch, readOnly } = useRoomContext();
   const kit = kitOf(job);
   const [open, setOpen] = useState<string>();
   // the first change makes the crew's list this room's own
@@ -71,14 +71,14 @@ export function KitPart() {
       )}
       {kit.lags.map((l) =>
         row('lags', l, {
-          title: l.name ?? `lag ${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
-          note: `${rounded(l.diameter, 2)} x ${rounded(l.length, 0)} mm`,
+          title: l.name ?? `lag ${screwSize(l.diameter, l.length, say)}`,
+          note: screwSize(l.diameter, l.length, say),
           fields: lagFields(l),
         }),
       )}
       {kit.bits.map((b) =>
         row('bits', b, {
-          title: `${b.kind ?? 'wood'} bit ${rounded(b.diameter, 2)} mm`,
+          title: `${b.kind ?? 'wood'} bit ${bitText(b.diameter, say)}`,
           note: '',
           fields: bitFields(b),
         }),

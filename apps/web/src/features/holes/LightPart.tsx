@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Item, Light } from '@steddo/contract';
-import { fixingName, intoName } from '@steddo/text';
+import { bitText, fixingName, intoName, stepText } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { usePalette } from '../../ui/tokens';
@@ -54,7 +54,8 @@ function ThingRow({ thing, light }: { thing: Item; light: Light | undefined }) {
 const MOST_SHOWN = 3;
 
 function Chosen({ light }: { light: Light }) {
-  const { job } = useRoomContext();
+  const { job, say } = useRoomContext();
+  const [taken] = light.choices;
   const named = [...(job.anchors ?? []), ...(job.lags ?? [])];
   if (light.choices.length === 0)
     return (
@@ -64,6 +65,16 @@ function Chosen({ light }: { light: Light }) {
     );
   return (
     <View style={{ paddingHorizontal: 16 }}>
+      {taken ? (
+        <View testID={`light-set-${light.object}`} style={{ gap: 2, paddingBottom: 4 }}>
+          <Txt kind="small">
+            {`at ${light.at.map((a) => say.length(a.x)).join(' and ')} from the left, ${say.length(light.at[0]!.y)} up${taken.bit === undefined ? '' : `; bit ${bitText(taken.bit, say)}`}`}
+          </Txt>
+          {taken.steps.map((s, i) => (
+            <Txt key={s} kind="small" soft>{`${i + 1}. ${stepText(s)}`}</Txt>
+          ))}
+        </View>
+      ) : null}
       {light.choices.slice(0, MOST_SHOWN).map((c) => (
         <View key={`${c.into}${c.id}`} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
           <View style={{ flex: 1 }}>

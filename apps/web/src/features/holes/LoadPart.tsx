@@ -6,6 +6,7 @@ import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
 import { Fold } from '../../ui/Fold';
 import { useRoomContext } from '../../state/roomState';
+import { SwingLimit } from './SwingLimit';
 
 const UtilisationChart = lazy(() => import('./UtilisationChart'));
 
@@ -20,7 +21,7 @@ export function LoadPart() {
     <View testID="loads">
       <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 4 }}>
         <Txt kind="small" soft>
-          {`Worst ${curve ? `with the set ${say.length(pose.extension)} out, turned ${say.degrees(Math.abs(pose.yaw))}${pose.yaw === 0 ? '' : pose.yaw > 0 ? ' right' : ' left'}` : 'as it hangs'}${handling === 'none' ? '' : `, with a hand leaning on it and pushing it ${handling}`}.`}
+          {`Worst ${curve ? `with the set ${say.length(pose.extension)} out, turned ${say.degrees(Math.abs(pose.yaw))}${pose.yaw === 0 ? '' : pose.yaw > 0 ? ' right' : ' left'}` : 'as it hangs'}${handling === 'none' ? '' : `, with a hand ${handling === 'down' ? 'leaning on it' : `pushing it ${handling}`}`}.`}
         </Txt>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
           <Figure label="all that pulls down" working={loads.weight} />
@@ -30,6 +31,12 @@ export function LoadPart() {
           <Txt kind="small">{`Its ratings bear ${(loads.fourfold * 4).toFixed(1)} times the load; four times is asked (IEC 62368-1, UL 2442, from memory).`}</Txt>
         )}
       </View>
+      {loads.leaned === undefined ? null : (
+        <View style={{ paddingHorizontal: 16, paddingBottom: 6 }} testID="loads-apart">
+          <Txt kind="small">{`What hangs there by itself: ${percent(loads.standing)}. With a hand on it: ${percent(loads.leaned)}.`}</Txt>
+        </View>
+      )}
+      <SwingLimit />
       {loads.fasteners.map((f) => (
         <View
           key={f.hole}
@@ -69,6 +76,8 @@ export function LoadPart() {
     </View>
   );
 }
+
+const percent = (share: number): string => `${Math.ceil(share * 100 - 1e-9)} %`;
 
 function CurveTable({ curve }: { curve: readonly { extension: number; utilisation: number }[] }) {
   const { say } = useRoomContext();

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import type { Hole, Mark, Working } from '@steddo/contract';
-import { holeState } from '@steddo/core';
+import { holeState, restsOnGuess } from '@steddo/core';
 import { bitText, type MarkWords, certainName } from '@steddo/text';
+import { GuessBadge } from '../../ui/GuessBadge';
 import { TapeValue } from '../../ui/TapeValue';
 import { font } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
@@ -84,7 +85,8 @@ function BigFigure({
   after?: string | undefined;
   big?: boolean;
 }) {
-  const { tape } = useRoomContext();
+  const { tape, job } = useRoomContext();
+  const guess = restsOnGuess(working, job.guessed ?? []);
   return (
     <View testID={`big-${label}`} {...data({ value: working.value })}>
       <Txt kind="small" soft>
@@ -93,6 +95,7 @@ function BigFigure({
       <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10 }}>
         <TapeValue mm={Math.abs(working.value)} tape={tape} size={big ? 54 : 34} />
         {after ? <Txt style={{ ...font.bold, fontSize: 26, lineHeight: 32 }}>{after}</Txt> : null}
+        {guess ? <GuessBadge /> : null}
       </View>
     </View>
   );

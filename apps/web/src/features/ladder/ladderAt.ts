@@ -1,5 +1,5 @@
 import type { Drilled, Hole, Job, Plan } from '@steddo/contract';
-import type { Command } from '@steddo/core';
+import type { Command, SetOut } from '@steddo/core';
 
 /** Where the hand is: at a mark, at the level after the first one, or through. */
 export type LadderAt =
@@ -9,7 +9,7 @@ export type LadderAt =
   | { at: 'finished'; of: number };
 
 /** One hole, then the level, then the rest; `levelled` is the first hole that somebody has levelled from. */
-export function ladderAt(plan: Plan, levelled: string | undefined): LadderAt {
+export function ladderAt(plan: Plan, levelled: string | undefined, setOut: SetOut = 'one-bolt'): LadderAt {
   const holes = plan.holes ?? [];
   const next = holes.find((h) => !h.done);
   const ready = holes.filter((h) => h.done);
@@ -17,7 +17,8 @@ export function ladderAt(plan: Plan, levelled: string | undefined): LadderAt {
   if (of === 0) return { at: 'none' };
   if (!next) return { at: 'finished', of };
   const [first] = ready;
-  if (first && levelled !== first.id) return { at: 'level', first, done, of };
+  // held up or by a template everything is level before the first hole
+  if (setOut === 'one-bolt' && first && levelled !== first.id) return { at: 'level', first, done, of };
   return { at: 'mark', hole: next, done, of };
 }
 

@@ -14,6 +14,17 @@ import { useRoomContext } from '../../state/roomState';
 import { sideWord } from '../../state/barNumbers';
 import { useArm } from '../../state/armState';
 
+/** Somebody whose place is not known is not forgotten. */
+function Unplaced({ name }: { name: string }) {
+  const { goTo } = useRoomContext();
+  return (
+    <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 4 }} testID="seat-unplaced">
+      <Txt>{`${name}: how far off and where sideways is not measured, so nobody can say what is seen from there.`}</Txt>
+      <Action quiet label="measure it" onPress={() => goTo('room')} />
+    </View>
+  );
+}
+
 /** Each seat: what it sees now, the pose that serves it best, and one that serves all. */
 export function SeatRows({ reach }: { reach: ReachPlan }) {
   const { job, say } = useRoomContext();
@@ -29,6 +40,11 @@ export function SeatRows({ reach }: { reach: ReachPlan }) {
           <Txt>Nobody sits anywhere yet. Tap the floor to see what somebody there would see.</Txt>
         </View>
       ) : null}
+      {(job.room.viewers ?? [])
+        .filter((v) => !seats.some((s) => s.viewer === v.id))
+        .map((v) => (
+          <Unplaced key={v.id} name={name(v.id)} />
+        ))}
       {reach.seats.map((s) => {
         const seat = seats.find((o) => o.viewer === s.viewer);
         const axis = seat && seatAxis(model, at, seat);
