@@ -48,9 +48,13 @@ export function rankMounts(
   return [...first, ...judged.slice(SCHEMED)].sort(comparePlaces).map(rankedOf);
 }
 
-/** With the whole scheme search, where nothing stops it already. */
+/** What stops it is its load in closed form alone, which the whole search takes the place of. */
+const mayHold = (reasons: readonly Fit[]): boolean =>
+  reasons.every((r) => r.ok || r.level !== 'stop' || r.rule === 'holds');
+
+/** With the whole scheme search, where nothing else stops it already. */
 const searched = (judged: Judged, job: Job, context: FitContext, found: StudsFound): Judged =>
-  judged.stops > 0
+  !mayHold(judged.reasons)
     ? judged
     : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, found, context.yieldTable));
 
@@ -62,13 +66,7 @@ export function searchFirst(
   found: StudsFound,
 ): RankPlace[] {
   const first = places.slice(0, SCHEMED).map((p): RankPlace => {
-    if (p.stops > 0) return p;
-    const { reasons: _, ...place } = judgeMount(
-      p.mount,
-      job,
-      context,
-      schemeRule(p.mount, job, found, context.yieldTable),
-    );
+    const { reasons: _, ...place } = searched(judgeMount(p.mount, job, context), job, context, found);
     return { ...place, searched: true };
   });
   return [...first, ...places.slice(SCHEMED)].sort(comparePlaces);
@@ -88,7 +86,9 @@ export const rankOne = (mount: Mount, job: Job, context: FitContext, search?: St
   rankedOf(search ? searched(judgeMount(mount, job, context), job, context, search) : judgeMount(mount, job, context));
 
 function judgeMount(mount: Mount, job: Job, context: FitContext, more: readonly Fit[] = []): Judged {
-  const reasons = [...fitMount(mount, job, context), ...more];
+  const rules = fitMount(mount, job, context);
+  // what the whole search finds takes the place of the closed form: one number for one thing
+  const reasons = more.length > 0 ? [...rules.filter((r) => r.rule !== 'holds'), ...more] : rules;
   let [stops, cautions] = [0, 0];
   for (const r of reasons) {
     if (r.ok) continue;
