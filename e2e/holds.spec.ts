@@ -271,11 +271,15 @@ test('light things: a shelf takes the anchor that its load asks for', async ({ p
   await expect(page.getByTestId('finding-light-heavy')).toContainText('It goes into wood');
 });
 
-test('the shown way is taken: the least change moves the set, and holes are there', async ({ page, demo }) => {
+test('a way out of a stop is shown, then taken: the set moves, and holes are there', async ({ page, demo }) => {
   const job: Job = { ...missing, fixing: { school: 'studs-only' }, evidence: edges(1660, 2066, 2472) };
   await openRoom(page, demo, 'least', job, 'holes');
-  await expect(page.getByTestId('least-change')).toContainText('Shift the set');
-  await page.getByTestId('do-change').click();
+  await expect(page.getByTestId('remedy-shift-set')).toContainText('Shift the set');
+  // shown first, and nothing is taken before a tap
+  await page.getByTestId('show-shift-set').click();
+  await expect(page.getByTestId('preview-shift-set')).toContainText('4 new in stud');
+  expect((await sentJob(page, demo, 'least')).choices?.centreX).toBeUndefined();
+  await page.getByTestId('do-shift-set').click();
   await expect(page.getByTestId('hole-h1')).toBeVisible();
   expect((await sentJob(page, demo, 'least')).choices!.centreX).toBeDefined();
 });

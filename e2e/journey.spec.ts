@@ -87,7 +87,7 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
     expect(await figureValue(row, 'depth, to the flag')).toBeCloseTo(64.5, 6);
   }
   await expect(byId('finding-loads-checked')).toHaveCount(1);
-  await expect(byId('finding-nobody-looked')).toHaveCount(1);
+  await expect(byId('finding-look-first')).toHaveCount(1);
   await expect(byId('panel').getByText('mind').first()).toBeVisible();
 
   // level: 0.3 unturned and 0.1 turned: slope 0.2, own error 0.1; over 16 in that is 1.42 mm, the slots give 2.06

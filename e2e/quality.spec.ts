@@ -108,9 +108,9 @@ test('with the pad open at least 220 px of the drawing stay in sight', async ({ 
 
 test('rooms that are not ready say what they lack', async ({ page, demo }) => {
   await page.goto(demo.url);
-  await expect(page.getByTestId('room-attic-snug')).toContainText('needs 1 stud');
+  await expect(page.getByTestId('room-attic-snug')).toContainText('needs 1, and the marks show');
   await expect(page.getByTestId('room-breakfast-bar')).toContainText('mind');
   await page.goto(`${demo.url}/room/attic-snug/holes`);
-  await expect(page.getByTestId('finding-studs-needed')).toBeVisible();
+  await expect(page.getByTestId('finding-find-the-stud-first')).toBeVisible();
   await expect(page.getByText('No holes yet')).toBeVisible();
 });

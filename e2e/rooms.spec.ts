@@ -39,7 +39,7 @@ test('a room gets a name, and the list shows it with what it lacks', async ({ pa
   await isSent(page);
   await page.getByRole('button', { name: 'all rooms' }).click();
   await expect(page.getByTestId('room-to-name')).toContainText('Box room');
-  await expect(page.getByTestId('room-to-name')).toContainText('needs 2 studs; the marks show 0');
+  await expect(page.getByTestId('room-to-name')).toContainText('needs 2, and the marks show 0');
 });
 
 test('a mark that is taken away takes its stud with it, and undo brings both back', async ({ page, demo }) => {

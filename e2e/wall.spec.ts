@@ -46,7 +46,7 @@ test('a pass that shows nothing more is logged as made, and the spacing loses it
   demo,
 }) => {
   await openRoom(page, demo, 'pass', bare, 'wall');
-  await expect(page.getByTestId('next-look')).toContainText('No studs are known where the plate goes');
+  await expect(page.getByTestId('next-look')).toContainText('still to be found');
   await page.getByTestId('look-scanned').click();
   await expect.poll(async () => (await sentJob(page, demo, 'pass')).scans).toHaveLength(1);
   await page.getByTestId('look-scanned').click();
@@ -228,7 +228,7 @@ test('a wet room behind the wall: pipes may be anywhere, so look first', async (
   await page.getByTestId('choice-wet-room').click();
   await page.goto(`${demo.url}/room/behind/wall`);
   await isReady(page);
-  await expect(page.getByTestId('finding-hole-in-zone')).toContainText('pipes of the wet room behind');
+  await expect(page.getByTestId('finding-look-first')).toContainText('pipes of the wet room behind');
 });
 
 test('a masonry wall is set out from one joint', async ({ page, demo }) => {

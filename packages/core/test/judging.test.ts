@@ -121,6 +121,41 @@ describe('what a lag has to hold over what it may', () => {
   });
 });
 
+describe('three cases, each by itself (NDS 2.3.2, from memory)', () => {
+  const points = [120, 60, 0].map((y) => ({ x: 0, y }));
+  const hold: Hold = { shank: 5 / 16, timber: 'spruce-pine-fir', plate: 3, board: 12.7, penetration: 46 };
+  const at = { middle: middleOf(points), plate: { x: 0, y: 60 }, centreY: 60, bottomY: -200, packing: 0 };
+  const swings: Mount = {
+    ...testMount,
+    swivel: { left: 60, right: 60 },
+    depth: { folded: 60, extended: 500 },
+    mass: 5,
+  };
+  const group = { points, solid: false, plate: { left: -60, right: 60, bottom: -30, top: 150 } };
+  const worst = (stays: boolean, mount: Mount, mass = 12) => {
+    const pose: LoadPose = { x: 0, standoff: 300, frontX: 0, frontStandoff: 330, extension: 300, yaw: 0, stays };
+    const load = { screen: { mass }, mount, group, capacities: points.map(() => capacityOf(hold)), at };
+    return worstLoad(load, [pose])!;
+  };
+  it('what stays counts with 0.9, what passes with 1.15', () => {
+    expect(worst(true, swings).standing / worst(false, swings).standing).toBeCloseTo(1.15 / 0.9, 6);
+  });
+  it('a hand counts with 1.6: at no more mass than makes up for it, it asks more', () => {
+    // 17 kg straight out at 300 and 100 N at 330, against the same without it: (W e + 100 * 330) / (W e), over 1.6 / 1.15
+    const [w, moved] = [17 * 9.80665 * 300, 100 * 330];
+    const { standing, leaned } = worst(false, swings);
+    expect(leaned! / standing / (((w + moved) / w) * (1.15 / 1.6))).toBeGreaterThan(0.97);
+    expect(leaned! / standing / (((w + moved) / w) * (1.15 / 1.6))).toBeLessThan(1.03);
+    expect(worst(true, swings, 60).handling).toBe('none');
+    expect(worst(false, swings, 4).handling).not.toBe('none');
+  });
+  it('nobody pushes about what has no arm', () => {
+    const still = worst(true, testMount);
+    expect(still.leaned).toBeUndefined();
+    expect(still.handling).toBe('none');
+  });
+});
+
 const arm: Mount = {
   ...testMount,
   id: 'swing',
