@@ -11,7 +11,8 @@ test('"it was hollow" at a stud with two edges: stop, what speaks for each, and 
   demo,
 }) => {
   const job: Job = { ...guestRoom, ...kit };
-  await openRoom(page, demo, 'hollow', job, 'ladder');
+  await openRoom(page, demo, 'hollow', job, 'holes');
+  await page.getByTestId('to-ladder').click();
   const before = plan(job).holes!;
   await page.getByTestId('tick-good').click();
   await page.getByTestId('levelled').click();

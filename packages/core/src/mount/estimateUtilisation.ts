@@ -100,18 +100,19 @@ function roughPoses(mount: Mount, screen: Screen): LoadPose[] {
   const [root, r] = [arm.root, arm.a + arm.b];
   if (r === 0) return [pose(root.x, reachOf(mount))];
   const turn = arm.swivel[1];
-  return SWUNG.flatMap((swung) => {
+  return SWUNG.map((swung) => {
     const pivot = { x: root.x + r * Math.sin(swung), z: root.z + r * Math.cos(swung) };
     const straight = pose(pivot.x, Math.max(mount.depth.folded, pivot.z + arm.head));
+    if (swung === 0) return straight;
     // turned on its head the set's weight goes further aside, and less far out
     const out = arm.head + thick / 2;
     const aside = pivot.x + out * Math.sin(turn);
-    return [straight, { ...straight, x: aside, standoff: pivot.z + out * Math.cos(turn), frontX: aside }];
+    return { ...straight, x: aside, standoff: pivot.z + out * Math.cos(turn), frontX: aside };
   });
 }
 
-/** An arm stretched straight out, straight aside, and between, radians: its worst is seldom at either end. */
-const SWUNG = [0, 30, 45, 60, 75, 90].map((deg) => (deg * Math.PI) / 180);
+/** An arm stretched straight out, and swung aside with its set turned with it, radians: its worst is seldom at either end. */
+const SWUNG = [0, 40, 60, 75, 90].map((deg) => (deg * Math.PI) / 180);
 
 /** The rule for the list of mounts, by the limits of a plan: over 1 a caution as far as a label may cover it, then a stop. */
 export function holdsRule(estimate: Estimate | undefined): Fit[] {

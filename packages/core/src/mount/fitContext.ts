@@ -22,6 +22,8 @@ export interface FitContext {
   estimate: (mount: Mount) => Estimate | undefined;
   /** The yields of lags, kept for the whole list. */
   yieldTable: YieldTable;
+  /** What is kept of where a mount's arm can go. */
+  reachOf: MountMemory['reachOf'];
   /** The set and its walls, for how far an arm brings it; absent while its centre line is not known. */
   rough?: RoughRoom;
   /** How heavy the set is to lift onto a mount. */
@@ -46,7 +48,12 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
   const packing = job.choices?.packing ?? 0;
   const { yieldTable } = memory;
   const estimate = (mount: Mount) => memory.estimateUtilisation(mount, job.screen, job.room.wall, packing, yieldTable);
-  const base = { estimate, yieldTable, lift: liftTo((job.room.wall.height - height.value) / 2) };
+  const base = {
+    estimate,
+    yieldTable,
+    reachOf: memory.reachOf,
+    lift: liftTo((job.room.wall.height - height.value) / 2),
+  };
   const framed = frameOf(bare, outline);
   if (!framed.ok) return { ...base, seats: { seats: [] } };
   const { frame } = framed;

@@ -1,3 +1,5 @@
+import type { Mount } from '@steddo/contract';
+import { newReachMemory, type ReachMemory } from '../arm/reachModel';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { yieldTable } from '../fixing/lagYield';
 import { estimateUtilisation } from './estimateUtilisation';
@@ -9,6 +11,8 @@ export interface MountMemory {
   estimateUtilisation: typeof estimateUtilisation;
   armAtZero: typeof armAtZero;
   yieldTable: YieldTable;
+  /** Where each arm of the list can go: it changes only when the room or the set does. */
+  reachOf: (mount: Mount) => ReachMemory;
 }
 
 /** Lags through different plates and boards. */
@@ -21,4 +25,5 @@ export const newMountMemory = (): MountMemory => ({
   estimateUtilisation: memoEach(estimateUtilisation),
   armAtZero: memoEach(armAtZero, FOLDS),
   yieldTable: memo(yieldTable, MOST_LAGS),
+  reachOf: memoEach((_: Mount) => newReachMemory()),
 });

@@ -56,7 +56,7 @@ const mayHold = (reasons: readonly Fit[]): boolean =>
 const searched = (judged: Judged, job: Job, context: FitContext, found: StudsFound): Judged =>
   !mayHold(judged.reasons)
     ? judged
-    : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, found, context.yieldTable));
+    : judgeMount(judged.mount, job, context, schemeRule(judged.mount, job, found, context));
 
 /** Places of the first of a long list once more, with the whole scheme search; in their new order. */
 export function searchFirst(

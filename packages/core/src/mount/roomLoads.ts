@@ -1,4 +1,4 @@
-import { reachModel, seatsOf } from '../arm/reachModel';
+import { reachModel, seatsOf, type ReachMemory } from '../arm/reachModel';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { checkFastening, type Checked, type Fastening } from '../load/checkFastening';
 import { reachablePoses } from '../load/loadPoses';
@@ -6,9 +6,9 @@ import { toDeg } from '../primitives/convert';
 import { bestPose } from '../reach/seatPose';
 
 /** What a fastening has to hold over the poses that this room leaves its arm, as the plan of its mount has it. */
-export function roomLoads(fastening: Fastening, table: YieldTable): Checked {
+export function roomLoads(fastening: Fastening, table: YieldTable, memory: ReachMemory): Checked {
   const { hung } = fastening;
-  const model = reachModel(hung);
+  const model = reachModel(hung, memory);
   const seats = model
     ? seatsOf(hung.job).flatMap((seat) => {
         const served = bestPose(model.reach, model.table, [seat]);

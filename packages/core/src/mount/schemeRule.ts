@@ -1,5 +1,5 @@
 import type { Fit, Job, Mount } from '@steddo/contract';
-import type { YieldTable } from '../fixing/fastenerCapacity';
+import type { FitContext } from './fitContext';
 import { frameOf, wantedHeight } from '../placement/frameOf';
 import { spotAt } from '../placement/placeSet';
 import { planPlate } from '../plate/planPlate';
@@ -11,6 +11,8 @@ import { outlineOf } from '../screen/outlineOf';
 import type { StudsFound } from '../wall/inferStuds';
 import { solidSections } from '../wall/wallPart';
 
+type Kept = Pick<FitContext, 'yieldTable' | 'reachOf'>;
+
 /** So many of the list are given the whole search. */
 export const SCHEMED = 20;
 
@@ -18,7 +20,8 @@ export const SCHEMED = 20;
  * A mount with the whole scheme search, as if it were picked: whether its holes find wood and hold. For the
  * first of a list; absent where its plate is not measured or the set finds no height with it.
  */
-export function schemeRule(mount: Mount, job: Job, found: StudsFound, yieldTable: YieldTable): Fit[] {
+export function schemeRule(mount: Mount, job: Job, found: StudsFound, context: Kept): Fit[] {
+  const { yieldTable } = context;
   if (!mount.plate?.slots?.length) return [];
   const { plateX: _, armHole: _a, scheme: _s, ...choices } = job.choices ?? {};
   const { measured: _m, ...rest } = job;
@@ -49,7 +52,9 @@ export function schemeRule(mount: Mount, job: Job, found: StudsFound, yieldTable
       ? []
       : [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1 }];
   // over the poses that its plan has, so that list and plan say the same
-  const checked = best.checked.ok ? roomLoads(fasteningOf(hung, best.candidate), yieldTable) : best.checked;
+  const checked = best.checked.ok
+    ? roomLoads(fasteningOf(hung, best.candidate), yieldTable, context.reachOf(mount))
+    : best.checked;
   const axis = best.candidate.way.kind;
   if (!checked.ok) return [{ rule: 'scheme', ok: false, level: 'stop', value: 'none', limit: 1, margin: -1, axis }];
   const { verdict, worst } = checked;

@@ -30,7 +30,7 @@ function guessesIn(working: Working, guessed: readonly string[]): string[] {
     .filter((l) => {
       const { share, least } = DOUBT[l.unit] ?? USUAL_DOUBT;
       const by = Math.max(least, share * Math.abs(l.value));
-      const moved = Math.abs(evaluateOff(working, l.path!, by) - evaluateOff(working, l.path!, 0));
+      const moved = Math.abs(evaluateOff(working, l.path!, by) - working.value);
       return !(moved <= (TELLS[working.unit] ?? 0));
     })
     .map((l) => l.path!);
