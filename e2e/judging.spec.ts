@@ -17,7 +17,7 @@ test('"it was hollow" at a stud with two edges: stop, what speaks for each, and 
   await page.getByTestId('tick-good').click();
   await page.getByTestId('levelled').click();
   await page.getByTestId('tick-hollow').click();
-  await expect(page.getByTestId('ladder-stop')).toContainText('The drill met nothing at h2');
+  await expect(page.getByTestId('ladder-stop')).toContainText('The drill met nothing at Hole 2');
   await expect(page.getByTestId('ladder-stop')).toContainText('still show a stud there');
   const remedies = page.getByTestId('ladder-remedies');
   await expect(remedies.getByTestId('remedy-poke-edge')).toContainText('1. Poke to the stud');

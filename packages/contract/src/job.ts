@@ -100,14 +100,22 @@ const levelReading = z
     instrument: z.enum(['spirit', 'digital']),
     length: size.optional(),
     gap: length.optional(),
+    /** A spirit level by its bubble, in divisions off the middle; a division is 0.5 mm/m unless the level says otherwise. */
+    bubble: z.number().min(0).max(20).optional(),
+    division: z.number().positive().max(20).optional(),
+    /** Or by what its low end had to be lifted over a span until the bubble was centred. */
+    lifted: length.optional(),
+    span: size.optional(),
     high: side.optional(),
+    /** Which level it was: its own error is kept for its later readings. */
+    level: z.string().min(1).max(40).optional(),
     angle: angle.optional(),
     turned: z.boolean().optional(),
     on: z.enum(['plate', 'set']).optional(),
     when: z.string().min(1).max(40).optional(),
   })
   .superRefine((r, ctx) => {
-    const need = (field: 'length' | 'gap' | 'high' | 'angle') => {
+    const need = (field: 'length' | 'gap' | 'high' | 'angle' | 'lifted' | 'span') => {
       if (r[field] === undefined)
         ctx.addIssue({
           code: 'custom',
@@ -117,9 +125,28 @@ const levelReading = z
     };
     if (r.instrument === 'digital') need('angle');
     else {
-      need('length');
-      need('gap');
-      if (r.gap !== undefined && r.gap > 0) need('high');
+      const ways = [
+        r.gap !== undefined || r.length !== undefined,
+        r.bubble !== undefined,
+        r.lifted !== undefined || r.span !== undefined,
+      ].filter(Boolean).length;
+      if (ways > 1)
+        ctx.addIssue({
+          code: 'custom',
+          path: [],
+          message: 'is read in one way: gap with length, bubble, or lifted with span',
+        });
+      else if (r.bubble !== undefined) {
+        if (r.bubble > 0) need('high');
+      } else if (r.lifted !== undefined || r.span !== undefined) {
+        need('lifted');
+        need('span');
+        if ((r.lifted ?? 0) > 0) need('high');
+      } else {
+        need('length');
+        need('gap');
+        if (r.gap !== undefined && r.gap > 0) need('high');
+      }
     }
   });
 
@@ -179,6 +206,8 @@ export const job = z
           to: z.string().optional(),
           length: length.optional(),
           route: z.enum(['behind', 'arm', 'trunking', 'rated-kit']).optional(),
+          /** When it is plugged in: after the hanging on an arm, else while the set is hooked. */
+          when: z.enum(['before', 'hooked', 'after']).optional(),
         }),
       )
       .optional(),

@@ -192,7 +192,7 @@ const stud = z.strictObject({
 });
 
 const correction = z.strictObject({
-  kind: z.enum(['slots', 'new-hole', 'shim', 'trim', 'roll']),
+  kind: z.enum(['slots', 'hole', 'shim', 'trim', 'roll']),
   where: side,
   by: num,
   /** What this way of correcting can take up at most. */

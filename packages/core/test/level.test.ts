@@ -1,5 +1,7 @@
+import { checkFile, job as jobFormat } from '@steddo/contract';
 import type { LevelReading } from '@steddo/contract';
 import { plan, riseOver } from '../src';
+import { readLevel } from '../src/level/readLevel';
 import { testJob, testMount } from './jobs';
 
 const levelOf = (levelReadings: LevelReading[], change = {}) => plan(testJob({ levelReadings, ...change })).level!;
@@ -48,7 +50,7 @@ describe('level', () => {
     expect(levelOf([digital(0.29)]).corrections.map((c) => [c.kind, c.fits])).toEqual([['slots', true]]);
     expect(levelOf([digital(0.31)]).corrections.map((c) => [c.kind, c.fits])).toEqual([
       ['slots', false],
-      ['new-hole', true],
+      ['hole', true],
     ]);
   });
   it('the latest moment counts, earlier ones stay', () => {
@@ -67,5 +69,51 @@ describe('level', () => {
     expect(codes(degFor(0.95)).map((f) => f.code)).toContain('level-good');
     expect(codes(degFor(2)).find((f) => f.code === 'level-off')!.level).toBe('info');
     expect(codes(degFor(3.1)).find((f) => f.code === 'level-off')!.level).toBe('caution');
+  });
+});
+
+describe('a spirit level as its owner reads it', () => {
+  const at = (readings: LevelReading[]) => readLevel(readings, { setWidthMm: 1218, plateSpanMm: 406.4 }).section!;
+  const spirit = (r: Partial<LevelReading>): LevelReading => ({ instrument: 'spirit', high: 'right', ...r });
+  // by hand: 2 and 1 mm over 600 come to 1.5 over 600, the level 0.5 off; 0.750, 1.016 and 3.045 over 300, 406.4 and 1218
+  it('two gaps, turned end for end', () => {
+    const { slope, instrumentError } = at([
+      spirit({ gap: 2, length: 600 }),
+      spirit({ gap: 1, length: 600, turned: true }),
+    ]);
+    const over = (span: number) => span * Math.tan((slope * Math.PI) / 180);
+    expect(over(600)).toBeCloseTo(1.5, 3);
+    expect(600 * Math.tan((instrumentError! * Math.PI) / 180)).toBeCloseTo(0.5, 3);
+    expect([300, 406.4, 1218].map(over)).toEqual([0.75, 1.016, 3.045].map((x) => expect.closeTo(x, 3)));
+  });
+  it('by its bubble in divisions, or by what lifts it level: the same slope', () => {
+    const slopes = [
+      spirit({ gap: 0.5, length: 1000 }),
+      spirit({ bubble: 1 }),
+      spirit({ bubble: 0.25, division: 2 }),
+      spirit({ lifted: 0.3, span: 600 }),
+    ].map((r) => at([r]).slope);
+    for (const s of slopes) expect(s).toBeCloseTo(slopes[0]!, 9);
+    expect(at([spirit({ bubble: 0 })]).slope).toBe(0);
+    expect(at([spirit({ bubble: 1, high: 'left' })]).slope).toBeCloseTo(-slopes[0]!, 9);
+  });
+  it('keeps its own error for its later readings, and no other level takes it', () => {
+    const known = [spirit({ gap: 2, length: 600 }), spirit({ gap: 1, length: 600, turned: true })];
+    const later = (r: Partial<LevelReading>) =>
+      600 * Math.tan((at([...known, spirit({ when: 'hung', on: 'set', ...r })]).slope * Math.PI) / 180);
+    expect(later({ gap: 1.2, length: 600 })).toBeCloseTo(0.7, 3);
+    expect(later({ gap: 1.2, length: 600, turned: true })).toBeCloseTo(1.7, 3);
+    expect(later({ gap: 1.2, length: 600, level: 'the long one' })).toBeCloseTo(1.2, 3);
+  });
+  it('is read in one way at a time, and says which end is high', () => {
+    const faults = (reading: object) => {
+      const checked = checkFile(jobFormat, { ...testJob(), levelReadings: [reading] });
+      return checked.ok ? [] : checked.faults.map((f) => f.path);
+    };
+    expect(faults({ instrument: 'spirit', bubble: 0 })).toEqual([]);
+    expect(faults({ instrument: 'spirit', bubble: 1 })).toEqual(['levelReadings.0.high']);
+    expect(faults({ instrument: 'spirit', lifted: 1, high: 'left' })).toEqual(['levelReadings.0.span']);
+    expect(faults({ instrument: 'spirit', bubble: 1, gap: 1, length: 600, high: 'left' })).toEqual(['levelReadings.0']);
+    expect(faults({ instrument: 'spirit' })).toEqual(['levelReadings.0.length', 'levelReadings.0.gap']);
   });
 });

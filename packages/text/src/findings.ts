@@ -145,7 +145,7 @@ const SENTENCES: Sentences = {
   'slots-too-few': (v) =>
     `The plate has ${v.found} usable slot ${v.found === 1 ? 'row' : 'rows'} and needs ${v.needed} on each stud.`,
   'stud-disputed': (v) =>
-    `The drill met nothing at ${v.hole}, and ${v.edges} marked ${v.edges === 1 ? 'edge' : 'edges'} with the spacing still show a stud there, ${v.percent} in 100. Nothing is planned anew before you say which to believe.`,
+    `The drill met nothing at ${holeList([v.hole])}, and ${v.edges} marked ${v.edges === 1 ? 'edge' : 'edges'} with the spacing still show a stud there, ${v.percent} in 100. Nothing is planned anew before you say which to believe.`,
   'stud-doubtful': (v) =>
     `${holeList(v.holes)}: wood in ${v.percent} of 100. Mark both edges, or probe, before you drill.`,
   'evidence-odd': (v) =>

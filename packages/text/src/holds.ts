@@ -112,7 +112,10 @@ export function changedHoles(before: Plan, after: Plan, say: Wording): string {
   const bits = [...new Set(fresh.map((h) => bitText(h.bit, say)))].join(' and ');
   const moved = after.placement && before.placement ? after.placement.centre.x - before.placement.centre.x : 0;
   return [
-    `${stays} ${stays === 1 ? 'hole stays' : 'holes stay'}, ${fresh.length} new${fresh.length > 0 ? ` in ${into}, bit ${bits}` : ''}.`,
+    [
+      ...(stays > 0 ? [`${stays} ${stays === 1 ? 'hole stays' : 'holes stay'}`] : []),
+      `${fresh.length} new${fresh.length > 0 ? ` in ${into}, bit ${bits}` : ''}.`,
+    ].join(', '),
     ...(Math.abs(moved) >= 0.5
       ? [`The set goes ${say.length(Math.abs(moved))} to the ${moved > 0 ? 'right' : 'left'}.`]
       : []),

@@ -222,6 +222,8 @@ const TERMS: Record<Term, string> = {
   'hole-depth': 'depth of the hole',
   overdrill: 'drilled deeper by',
   'level-angle': 'reading',
+  'level-bubble': 'divisions off the middle',
+  'level-division': 'a division, mm in a metre',
   'level-gap': 'gap, signed',
   'high-end': 'high end (right +, left -)',
   gap: 'gap under the level',

@@ -48,6 +48,7 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
     case 'swept':
       return { fill: soft, fillOpacity: 0.16, stroke: 'none' };
     case 'swing-limit':
+      return { fill: 'none', stroke: ink, strokeWidth: 1.8, strokeDasharray: DASH };
     case 'furthest':
       return { fill: 'none', stroke: soft, strokeWidth: 1, strokeDasharray: '1 5' };
     case 'swing':

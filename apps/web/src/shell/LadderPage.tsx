@@ -60,7 +60,7 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
         <IconTap icon="back" label="back to the holes" onPress={() => router.replace(`/room/${id}/holes`)} />
         <View style={{ flex: 1 }}>
           <Txt kind="title" level={1} lines={1}>
-            {headingOf(here)}
+            {disputed ? 'Wood, or nothing?' : headingOf(here)}
           </Txt>
           <Txt kind="small" soft>
             {awake ? 'screen kept awake' : 'this device may let its screen sleep'}

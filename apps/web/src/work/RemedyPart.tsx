@@ -19,7 +19,7 @@ export function RemedyPart() {
   const commands = useMemo(() => (remedies ?? []).map((r) => commandFor(r, job, plan)), [remedies, job, plan]);
   if (!remedies?.length) return null;
   return (
-    <View style={{ padding: 12, gap: 14 }} testID="remedies">
+    <View style={{ padding: 12, gap: 14, maxWidth: 640 }} testID="remedies">
       <Txt kind="bold">What would do it</Txt>
       {remedies.map((remedy, i) => {
         const key = `${remedy.kind}:${remedy.by ?? ''}`;

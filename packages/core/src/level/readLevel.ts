@@ -23,10 +23,18 @@ export interface LevelContext {
 /**
  * Slope, the level's own error and what to do about it, from readings in the wall's frame.
  * Unturned a and turned b: slope (a + b) / 2, own error (a - b) / 2; positive: right end high.
- * 0.2 and 0.1 degrees: slope 0.15, error 0.05. Nothing when nobody has read a level.
+ * 0.2 and 0.1 degrees: slope 0.15, error 0.05. A later single reading of the same level counts less its error, one
+ * that was taken turned counts more. Nothing when nobody has read a level.
  */
 export function readLevel(readings: readonly LevelReading[], context: LevelContext): Part<LevelResult> {
-  const groups = grouped(readings).map((g) => groupOf(g, context));
+  // what a level is known to be off by, from the last time it was turned
+  const errors = new Map<string, Working>();
+  const groups = grouped(readings).map((g) => {
+    const level = levelOf(g[0]!.reading);
+    const group = groupOf(g, context, errors.get(level));
+    if (group.errorWorking) errors.set(level, group.errorWorking);
+    return group;
+  });
   const latest = groups.at(-1);
   if (!latest) return { findings: [] };
   return {
@@ -39,6 +47,8 @@ export function readLevel(readings: readonly LevelReading[], context: LevelConte
     findings: levelFindings(latest, context),
   };
 }
+
+const levelOf = ({ level = 'level' }: LevelReading): string => level;
 
 interface Indexed {
   reading: LevelReading;
@@ -55,22 +65,37 @@ function grouped(readings: readonly LevelReading[]): Indexed[][] {
   return [...groups.values()].sort((a, b) => a.at(-1)!.index - b.at(-1)!.index);
 }
 
-/** A reading's angle, degrees, right end high positive. 0.5 mm over 1000 mm is 0.0286 degrees. */
+/** A division of a spirit level when it does not say, mm/m. Ours. */
+const DIVISION_MM_PER_M = 0.5;
+
+/**
+ * A reading's angle, degrees, right end high positive. 0.5 mm over 1000 mm is 0.0286 degrees, and so is one division
+ * of a bubble, or a low end lifted 0.5 over 1000 until it is centred.
+ */
 export function readingAngle({ reading, index }: Indexed): Working {
   const path = `levelReadings.${reading.id ?? index}`;
   if (reading.instrument === 'digital')
     return leaf('level-angle', reading.angle ?? 0, 'deg', { path: `${path}.angle` });
-  const sign = reading.high === 'left' ? -1 : 1;
-  return node('level-angle', 'atan', 'deg', [
-    node('level-gap', '*', 'mm', [
-      leaf('high-end', sign, 'ratio', { path: `${path}.high` }),
-      leaf('gap', reading.gap ?? 0, 'mm', { path: `${path}.gap` }),
-    ]),
+  const sign = leaf('high-end', reading.high === 'left' ? -1 : 1, 'ratio', { path: `${path}.high` });
+  const over = (gap: Working, length: Working) =>
+    node('level-angle', 'atan', 'deg', [node('level-gap', '*', 'mm', [sign, gap]), length]);
+  if (reading.bubble !== undefined) {
+    const division = leaf('level-division', reading.division ?? DIVISION_MM_PER_M, 'mm', { path: `${path}.division` });
+    const off = leaf('level-bubble', reading.bubble, 'count', { path: `${path}.bubble` });
+    return over(node('gap', '*', 'mm', [off, division]), leaf('level-length', 1000, 'mm'));
+  }
+  if (reading.lifted !== undefined)
+    return over(
+      leaf('gap', reading.lifted, 'mm', { path: `${path}.lifted` }),
+      leaf('level-length', reading.span ?? 0, 'mm', { path: `${path}.span` }),
+    );
+  return over(
+    leaf('gap', reading.gap ?? 0, 'mm', { path: `${path}.gap` }),
     leaf('level-length', reading.length ?? 0, 'mm', { path: `${path}.length` }),
-  ]);
+  );
 }
 
-function groupOf(group: readonly Indexed[], context: LevelContext): LevelGroup {
+function groupOf(group: readonly Indexed[], context: LevelContext, known: Working | undefined): LevelGroup {
   const mean = (label: Term, some: readonly Indexed[]) =>
     some.length === 0 ? undefined : node(label, 'mean', 'deg', some.map(readingAngle));
   const unturned = mean(
@@ -82,7 +107,12 @@ function groupOf(group: readonly Indexed[], context: LevelContext): LevelGroup {
     group.filter((g) => g.reading.turned),
   );
   const both = [unturned, turned].filter((w) => w !== undefined);
-  const working = node('slope', 'mean', 'deg', both);
+  const working =
+    both.length < 2 && known
+      ? unturned
+        ? node('slope', '-', 'deg', [unturned, known])
+        : node('slope', '+', 'deg', [turned!, known])
+      : node('slope', 'mean', 'deg', both);
   const first = group[0]!.reading;
   const on = first.on ?? 'plate';
   const spanMm = on === 'plate' ? context.plateSpanMm : context.setWidthMm;
@@ -92,7 +122,7 @@ function groupOf(group: readonly Indexed[], context: LevelContext): LevelGroup {
           node('level-difference', '-', 'deg', [unturned, turned]),
           leaf('two', 2, 'count'),
         ])
-      : undefined;
+      : known;
   return {
     on,
     when: first.when ?? 'snug',
@@ -127,7 +157,7 @@ function corrections(group: LevelGroup, context: LevelContext): Correction[] {
   };
   if (group.on === 'plate') {
     const bySlots = context.slotPlayMm === undefined ? [] : make('slots', group.span, context.slotPlayMm);
-    return bySlots.some((c) => c.fits) ? bySlots : [...bySlots, ...make('new-hole', group.span)];
+    return bySlots.some((c) => c.fits) ? bySlots : [...bySlots, ...make('hole', group.span)];
   }
   return setCorrections(group, context, where, make);
 }

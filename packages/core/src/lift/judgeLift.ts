@@ -67,7 +67,8 @@ export function judgeLift(job: Job, mount: Mount, lift: Lift): JudgedLift {
     leaf('set-mass', job.screen.mass, 'kg', { path: 'screen.mass' }),
     bracketsOf(mount),
   ]);
-  const hooked = !moves(mount) && (job.leads?.length ?? 0) > 0;
+  const usual = moves(mount) ? 'after' : 'hooked';
+  const hooked = (job.leads ?? []).some((l) => (l.when ?? usual) === 'hooked');
   const two = hooked || job.screen.diagonal > TWO_PEOPLE_MM || mass.value > limit.value;
   const people = two ? 2 : 1;
   if (limit.value <= 0) return { limit, mass, people, level: 'stop' };

@@ -1,4 +1,4 @@
-import type { Build, Finding, HoleInto, Item, Job, Light, Working } from '@steddo/contract';
+import type { Build, DrillStep, Finding, HoleInto, Item, Job, Light, Working } from '@steddo/contract';
 import { hollowAnchors } from '../fixing/anchors';
 import { ratingWorking } from '../fixing/capacityWorkings';
 import { exactShear, fastenerCapacity, utilisation } from '../fixing/fastenerCapacity';
@@ -155,10 +155,14 @@ function rated({ tension, shear }: Asked, anchors: readonly Fastener[], into: Ho
 const idOf = ({ id }: Fastener) => (id ? { id } : {});
 
 /** The bit that its pack asks for, and what is done with it. */
-const boredFor = (fastener: Fastener, into: HoleInto) => ({
-  ...(fastener.hole === undefined || fastener.kind === 'tap-in' ? {} : { bit: fastener.hole }),
-  steps: lightSteps({ fastener, into }),
-});
+function boredFor(fastener: Fastener, into: HoleInto): { bit?: number; steps: DrillStep[] } {
+  const steps = lightSteps({ fastener, into });
+  const drilled = steps.some((s) => BORES.has(s));
+  return { ...(fastener.hole === undefined || !drilled ? {} : { bit: fastener.hole }), steps };
+}
+
+/** Steps that take a bit of the fixing's own; the others make their hole themselves. */
+const BORES: ReadonlySet<DrillStep> = new Set<DrillStep>(['pilot', 'drill-board', 'drill-masonry', 'drill-metal']);
 
 /** Thickness of a light thing's bracket, mm. Ours. */
 const BRACKET_MM = 2;

@@ -201,7 +201,7 @@ function refused({ plate }: SchemeInput, setting: Setting, schemes: Schemes): Ma
   const why = plate.lacking.length > 0 || !refusal ? plate.lacking : [refusal];
   return {
     findings: [
-      ...why,
+      ...why.map((f) => whereToLook(f, setting)),
       ...(typeof short === 'number' ? angledFinding(short) : []),
       ...(missing ? [finding('anchors-missing', 'caution', 'holes', {})] : []),
       ...goneFinding(schemes),
@@ -210,6 +210,13 @@ function refused({ plate }: SchemeInput, setting: Setting, schemes: Schemes): Ma
     ...(why.some((f) => f.level === 'stop') ? { trouble: 'no-place' } : {}),
   };
 }
+
+/** A stud to be found comes with the likeliest place for one in reach of the slots. */
+const whereToLook = (f: Finding, setting: Setting): Finding => {
+  if (f.code !== 'find-the-stud-first') return f;
+  const { likely } = setting.wood();
+  return likely === undefined ? f : { ...f, values: { ...f.values, atMm: likely } };
+};
 
 const noScheme = (plateX: number): SchemePlan => ({
   key: 'none',

@@ -126,7 +126,7 @@ function fieldsFor(draft: Draft, job: Job): Field[] {
 
 const KIND_WORDS: Record<Correction['kind'], string> = {
   slots: 'with the play of the slots',
-  'new-hole': 'with a new hole beside',
+  hole: 'with a new hole beside',
   shim: 'with paper between hook and rail',
   trim: 'with the levelling screws',
   roll: 'by turning the head',
