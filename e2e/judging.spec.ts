@@ -47,7 +47,12 @@ test('"it was hollow" at a stud with two edges: stop, what speaks for each, and 
 });
 
 test('a masonry wall is asked for its joints and never for studs; marked, they matter', async ({ page, demo }) => {
-  await openRoom(page, demo, 'units', { ...breakfastBar, evidence: [] }, 'wall');
+  await openRoom(page, demo, 'units', { ...breakfastBar, evidence: [] }, 'room');
+  await unfold(page, 'units, joints');
+  await expect(page.getByTestId('field-room.wall.build.unit.height')).toContainText('215');
+  await expect(page.getByTestId('field-room.wall.build.spacing')).toHaveCount(0);
+  await page.goto(`${demo.url}/room/units/wall`);
+  await isReady(page);
   await expect(page.getByTestId('masonry-units')).toContainText('block 440 mm x 215 mm, joints 10 mm');
   const wall = page.getByTestId('stage-panel').or(page.locator('body')).first();
   await expect(wall.getByText('poke to an edge')).toHaveCount(0);

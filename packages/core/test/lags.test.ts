@@ -193,6 +193,18 @@ describe('yield of a lag', () => {
       { seed: 96, numRuns: 40 },
     );
   });
+  it('bends within a thick board that bears more than the lag gives way at', () => {
+    const lag = lagSizeOf(IN / 4)!;
+    const thick = { lag, plate: 1.5, board: 32, packing: 40, boardBears: boardBears(lag, 32), penetration: 50 };
+    const input = lagIn({ ...thick, angleDeg: 90 });
+    const least = leastYield(input);
+    expect(least.mode).toBe('III-s');
+    expect(least.load).toBeLessThan(input.boardBears);
+    expect(least.load / alongThePin(input)).toBeCloseTo(1, 2);
+    // what is beyond the hinge bears nothing: a thicker board is no more of a hindrance
+    const thicker = lagIn({ ...input, board: 40, boardBears: boardBears(lag, 40) });
+    expect(leastYield(thicker).load).toBeCloseTo(least.load, 6);
+  });
   it('more packing never helps, and half an inch takes more than half', () => {
     fc.assert(
       fc.property(

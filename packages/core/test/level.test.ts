@@ -1,5 +1,4 @@
-import { checkFile, job as jobFormat } from '@steddo/contract';
-import type { LevelReading } from '@steddo/contract';
+import { checkFile, job as jobFormat, type LevelReading } from '@steddo/contract';
 import { plan, riseOver } from '../src';
 import { readLevel } from '../src/level/readLevel';
 import { testJob, testMount } from './jobs';

@@ -51,6 +51,7 @@ export {
   certainName,
   certainText,
   coverChoice,
+  masonryChoice,
   evidenceName,
   lookedName,
   markKindName,

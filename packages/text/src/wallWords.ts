@@ -102,6 +102,12 @@ export const wallChoice: Record<BuildKind, string> = {
   'metal-backing': 'metal backing',
   unknown: 'not known',
 };
+export const masonryChoice: Record<NonNullable<Build['masonry']>, string> = {
+  brick: 'brick',
+  block: 'block',
+  stone: 'stone',
+  concrete: 'concrete',
+};
 export const coverChoice: Record<NonNullable<Build['cover']>, string> = {
   gypsum: 'board',
   lath: 'lath',

@@ -4,7 +4,8 @@ import { useCanvas } from '../../state/canvasState';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
-import { BEHIND, COVERS, STATES, WALLS } from './buildChoices';
+import { BEHIND, COVERS, MASONRY, STATES, WALLS } from './buildChoices';
+import { buildFields, buildFoldName } from './buildFields';
 import { Fold } from '../../ui/Fold';
 import { FoldedFindings } from '../../work/Findings';
 import { RoomCentre } from './RoomCentre';
@@ -44,8 +45,17 @@ export function RoomStage() {
       <Fold name="centre line">
         <RoomCentre />
       </Fold>
-      <Fold name="board, studs">
-        <TapeFields fields={wallFields(job)} />
+      <Fold name={buildFoldName(build.kind)}>
+        {build.kind === 'masonry' ? (
+          <Choice
+            label="built of"
+            disabled={readOnly}
+            options={MASONRY}
+            value={build.masonry}
+            onChoose={(masonry) => dispatch(measure(job, 'room.wall.build.masonry', masonry))}
+          />
+        ) : null}
+        <TapeFields fields={buildFields(job)} />
         <Choice
           label="covered with"
           disabled={readOnly}
@@ -153,40 +163,4 @@ function furnitureBelow(job: Job, top: number): Item {
     bottom: 0,
     top,
   };
-}
-
-function wallFields(job: Job): Field[] {
-  const { build } = job.room.wall;
-  const put = (field: string) => (value: number, now: Job) => measure(now, `room.wall.build.${field}`, value);
-  return [
-    {
-      path: 'room.wall.build.board',
-      label: 'board over the studs',
-      hint: 'thickness',
-      kind: 'length',
-      value: build.board,
-      min: 0,
-      max: 100,
-      command: put('board'),
-    },
-    {
-      path: 'room.wall.build.spacing',
-      label: 'studs, centre to centre',
-      hint: 'if known',
-      kind: 'length',
-      value: build.spacing,
-      min: 100,
-      max: 1500,
-      command: put('spacing'),
-    },
-    {
-      path: 'room.wall.build.studWidth',
-      label: "stud's width",
-      kind: 'length',
-      value: build.studWidth,
-      min: 20,
-      max: 200,
-      command: put('studWidth'),
-    },
-  ];
 }

@@ -1,4 +1,4 @@
-import { behindChoice, coverChoice, stateChoice, wallChoice } from '@steddo/text';
+import { behindChoice, coverChoice, masonryChoice, stateChoice, wallChoice } from '@steddo/text';
 
 const options = <K extends string>(names: Record<K, string>): readonly { value: K; name: string }[] =>
   (Object.keys(names) as K[]).map((value) => ({ value, name: names[value] }));
@@ -8,4 +8,5 @@ export const WALLS = options(wallChoice);
 export const KINDS = WALLS.filter((k) => k.value !== 'unknown');
 export const COVERS = options(coverChoice);
 export const STATES = options(stateChoice);
+export const MASONRY = options(masonryChoice);
 export const BEHIND = options(behindChoice);
