@@ -77,7 +77,9 @@ function disputedPlan(job: Job, mounts: readonly Mount[] | undefined, memory: Me
   const holes = held.holes ?? [];
   const about = disputes.filter((d) => onLine(d, holes).length > 0);
   if (about.length === 0) return undefined;
-  const after = planOf(job, mounts, memory.inferStuds(...readingsOf(job)), memory);
+  const found = memory.inferStuds(...readingsOf(job));
+  const after = planOf(job, mounts, found, memory);
+  const wood = planOf({ ...job, fixing: { ...job.fixing, school: 'studs-only' } }, mounts, found, memory);
   const findings = [...about.map(disputeFinding), ...held.findings];
   const met = new Map(about.map(({ drilled }) => [drilled.hole, drilled.result]));
   return {
@@ -88,7 +90,7 @@ function disputedPlan(job: Job, mounts: readonly Mount[] | undefined, memory: Me
       const result = met.get(h.id);
       return result ? { ...h, met: result } : h;
     }),
-    remedies: disputeRemedies(about[0]!, { held, after }),
+    remedies: disputeRemedies(about[0]!, { held, after, wood }),
   };
 }
 

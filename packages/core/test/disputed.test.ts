@@ -71,6 +71,10 @@ describe('a drill that met nothing where two edges show a stud', () => {
   it('a second miss beside the same stud settles it too, and a stud by its spacing alone is not disputed', () => {
     const twice = plan(job({ drilled: [...drilled, { ...hollowAt(second!), hole: 'h4', y: second!.y - 120 }] }));
     expect(twice.findings.map((f) => f.code)).not.toContain('stud-disputed');
+    // one centre mark is not enough to hold out against the drill
+    const centre = job({ evidence: [...edges(1800), mark('centre', 2206)] });
+    const unsure = plan({ ...centre, drilled: [{ ...hollowAt(second!), x: 2206 }] });
+    expect(unsure.findings.map((f) => f.code)).not.toContain('stud-disputed');
     const vague = job({ evidence: edges(1800) });
     const guess = plan({ ...vague, drilled: [{ ...hollowAt(second!), x: 2206 }] });
     expect(guess.findings.map((f) => f.code)).not.toContain('stud-disputed');

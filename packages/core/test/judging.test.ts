@@ -6,6 +6,8 @@ import { durationOf, exactShear, utilisation, type Capacity } from '../src/fixin
 import { GRAVITY, lagSizeOf } from '../src/fixing/lagTables';
 import { lagHold, pullCapacity } from '../src/fixing/lagWithdrawal';
 import { boardBears } from '../src/fixing/lagYield';
+import type { Fastening, Screw } from '../src/load/checkFastening';
+import { labelCovers } from '../src/load/labelCover';
 import { worstLoad } from '../src/load/worstLoad';
 import { middleOf } from '../src/load/fastenerGroup';
 import type { LoadPose } from '../src/load/loadPoses';
@@ -221,6 +223,30 @@ describe('the label of a mount', () => {
       expect(p.findings.map((f) => f.code)).not.toContain('held-by-label');
     },
   );
+  it('is as long as its leaflet is followed in everything: one thing off, and it covers nothing', () => {
+    const job = armJob(10);
+    const [first] = plan(job).holes!;
+    const fastener = { ...arm.walls['timber-stud']!.fixing!, path: 'mount.walls.timber-stud.fixing' };
+    const screws = [0, 100, 200].map((up): Screw => ({
+      ...{ x: first!.x, y: first!.y - up, slot: 0, into: 'stud', fastener, chance: 0.99, stud: 0 },
+    }));
+    const fastening = (change: Partial<Fastening> = {}, on: Job = job): Fastening => ({
+      hung: {
+        ...{ job: on, mount: arm, centre: { x: 0, y: 0 }, left: 0, right: 0, bottom: 0, top: 0 },
+        ...{ plateX: 0, fold: 'left', spacer: 0 },
+      },
+      ...{ plate: arm.plate!, plateBottom: 0, screws, carrying: screws, beside: [], solid: false },
+      ...change,
+    });
+    expect(labelCovers(fastening())).toBe(true);
+    expect(labelCovers(fastening({ carrying: screws.slice(1) }))).toBe(false);
+    expect(labelCovers(fastening({}, { ...job, choices: { packing: 1 } }))).toBe(false);
+    expect(labelCovers(fastening({}, { ...job, screen: { ...job.screen, mass: 59 } }))).toBe(false);
+    expect(labelCovers(fastening({ carrying: [{ ...screws[0]!, chance: 0.96 }, ...screws.slice(1)] }))).toBe(false);
+    const own = screws.map((s) => ({ ...s, fastener: { ...fastener, path: 'lags.l1' } }));
+    expect(labelCovers(fastening({ carrying: own }))).toBe(false);
+    expect(labelCovers(fastening({ beside: screws.slice(2) }))).toBe(false);
+  });
   it('never covers more than 1.5 times the tables, whatever it says', () => {
     for (let mass = between; mass < 60; mass += 4) {
       const p = plan(armJob(mass, {}, { ...arm, maxMass: 200 }));
@@ -371,5 +397,10 @@ describe('a mount of which only its label is known', () => {
     expect(two.holes!.map((h) => h.row)).toEqual(['top', 'top', 'bottom', 'bottom']);
     expect(two.holes![0]!.y - two.holes![2]!.y).toBeCloseTo(120, 6);
     expect(two.loads!.worst).toBeLessThan(1);
+    const both = at([
+      { from: 'bottom', to: 'row:0', value: 150 },
+      { from: 'top', to: 'row:1', value: tall - 270 },
+    ]);
+    expect(both.holes![0]!.y - both.holes![2]!.y).toBeCloseTo(120, 3);
   });
 });

@@ -48,6 +48,9 @@ export function chooseScheme(setting: Setting, hung: Hung, wanted = OTHERS): Sch
   };
 }
 
+/** From this chance on wood is taken to be there. Ours. */
+const LIKELY_WOOD = 0.5;
+
 /** The chance of a usable ply in reach under which wood was looked for and is not there. Ours. */
 const NO_WOOD = 0.1;
 
@@ -61,6 +64,9 @@ function leading(setting: Setting, allowed: readonly Candidate[]): readonly Cand
   const solid = allowed.filter((c) => !c.way.board);
   const landing = solid.filter((c) => c.doubt < DOUBT_STOP);
   if (landing.length > 0) return landing;
+  // wood that is likelier there than not has its edge to be found, and is never given up for anchors
+  const likely = solid.filter((c) => c.places.every((p) => (setting.found.wood[Math.round(p.x)] ?? 0) > LIKELY_WOOD));
+  if (likely.length > 0) return likely;
   const beside = allowed.filter((c) => c.way.board && c.way.main && c.doubt < DOUBT_STOP);
   const { expected, lookedFor } = setting.wood();
   const decided = lookedFor && expected <= NO_WOOD;

@@ -89,18 +89,17 @@ const shiftSet: Way = ({ job, mount, found, centreX, freeX, tries }) => {
   return rest;
 };
 
-/** How far the set would have to go for each plate that lies beyond its slide, least first; a few of them. */
+/** How far the set would have to go for each set of studs that lies beyond its slide, least first; a few of them. */
 function shiftsOf(search: LagSetting): number[] {
   const { slide } = search;
-  const beyond = plateOptions({ ...search, slide: Infinity })
-    .map((o) => o.shift)
-    .filter((s) => Math.abs(s) > slide);
-  const by = beyond.map((s) => Math.sign(s) * (Math.abs(s) - slide));
-  const seen = new Set<number>();
-  return by
-    .sort((a, b) => Math.abs(a) - Math.abs(b))
-    .filter((s) => !seen.has(Math.round(s)) && seen.add(Math.round(s)))
-    .slice(0, MOST_SHIFTS);
+  const least = new Map<string, number>();
+  for (const { shift, studs } of plateOptions({ ...search, slide: Infinity })) {
+    if (Math.abs(shift) <= slide) continue;
+    const by = Math.sign(shift) * (Math.abs(shift) - slide);
+    const known = least.get(studs.join());
+    if (known === undefined || Math.abs(by) < Math.abs(known)) least.set(studs.join(), by);
+  }
+  return [...least.values()].sort((a, b) => Math.abs(a) - Math.abs(b)).slice(0, MOST_SHIFTS);
 }
 const MOST_SHIFTS = 4;
 

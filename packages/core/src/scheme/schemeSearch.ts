@@ -112,8 +112,7 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
     isWallFor: (into, x, y) => takesHole(wallAt(wall, x, y).build.kind, into),
     chanceFor: (into, fastener, x, y) => {
-      // behind a sheet there is no hollow for an anchor, wherever the studs are
-      if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter) * (1 - found.sheet);
+      if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
       if (into === 'masonry')
         return unitChance(jointsOf(wallAt(wall, x, y).build), x, y, fastener.hole ?? fastener.diameter).chance;
       return backingChance(plan.backing, x, y);

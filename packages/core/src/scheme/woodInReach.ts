@@ -11,7 +11,7 @@ export interface WoodInReach {
   expected: number;
   /** Somebody probed or scanned there; what the spacing alone lets expect decides nothing. */
   lookedFor: boolean;
-  /** The likeliest place for wood that no hole lands in. */
+  /** The likeliest place for a stud that nobody has met yet. */
   likely?: number;
 }
 
@@ -35,13 +35,15 @@ export function woodInReach({ job, mount, found, spots, fixed }: Reach, diameter
   const reach = reachOfSlots({ mount, spots, fixed }, diameter);
   const ply = studPly(job.room.wall, job.guessed).value;
   const usable = Math.max(STEP_MM, ply - 2 * EDGE_DIAMETERS * diameter);
+  const met = found.studs.filter((s) => s.evidence.length > 0);
   let sum = 0;
   let likely: { x: number; lands: number } | undefined;
   for (const [from, to] of reach)
     for (let x = from; x <= to; x += STEP_MM) {
       const { lands } = found.chances.at(Math.round(x), diameter);
       sum += lands * STEP_MM;
-      if (!likely || lands > likely.lands) likely = { x: Math.round(x), lands };
+      const known = met.some((s) => Math.abs(s.centre - x) <= s.width);
+      if (!known && (!likely || lands > likely.lands)) likely = { x: Math.round(x), lands };
     }
   const within = (x: number) => reach.some(([from, to]) => x >= from && x <= to);
   const probed = (job.evidence ?? []).some((e) => e.kind === 'probe' && (e.wall ?? 'main') === 'main' && within(e.x));

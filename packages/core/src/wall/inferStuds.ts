@@ -43,13 +43,14 @@ export function inferStuds(...readings: WallReadings): StudsFound {
   if (isUntouched(input)) return nothingKnown(input);
   const belief = wallBelief(input);
   const [, , , wall, guessed] = readings;
+  const sheet = sheetChance(belief);
   return {
     belief,
-    chances: wallChances(belief),
+    chances: wallChances(belief, sheet),
     studs: studsOf(belief, studPly(wall, guessed)),
     wood: woodAlong(belief),
     odd: oddReadings(belief),
-    sheet: sheetChance(belief),
+    sheet,
   };
 }
 

@@ -2,21 +2,26 @@ import { chanceAt, plyStarts, type Chance, type WallChances } from './holeChance
 import type { WallBelief } from './wallBelief';
 import { TOGGLE_ROOM_MM } from './drilledHoles';
 
-/** The chances of one belief, each worked out when it is first asked for. */
-export function wallChances(belief: WallBelief): WallChances {
+/**
+ * The chances of one belief, each worked out when it is first asked for. What may be a sheet behind the board is
+ * as much less a stud for a lag, and as much less a hollow for an anchor.
+ */
+export function wallChances(belief: WallBelief, sheet = 0): WallChances {
   const kept = new Map<number, Map<number, Chance>>();
   let sums: Float64Array[] | undefined;
   return {
     at(x, diameter) {
       const own = kept.get(diameter) ?? new Map<number, Chance>();
       if (own.size === 0) kept.set(diameter, own);
-      const known = own.get(x) ?? chanceAt(belief, x, diameter);
+      const known = own.get(x) ?? lessSheet(chanceAt(belief, x, diameter), sheet);
       own.set(x, known);
       return known;
     },
-    clear: (x, holeMm) => clearAt(belief, (sums ??= sumsOf(belief)), x, holeMm),
+    clear: (x, holeMm) => (1 - sheet) * clearAt(belief, (sums ??= sumsOf(belief)), x, holeMm),
   };
 }
+
+const lessSheet = ({ beside, lands }: Chance, sheet: number): Chance => ({ beside, lands: lands * (1 - sheet) });
 
 /** Studs stand further apart than a toggle is wide, so that their chances add up. */
 function clearAt(belief: WallBelief, sums: readonly Float64Array[], x: number, holeMm: number): number {
