@@ -257,10 +257,10 @@ describe('holes', () => {
     expect(p.findings.find((f) => f.code === 'find-the-stud-first')!.values).toMatchObject({
       found: 1,
       needed: 2,
-      // and where to look for the other: not where one was met
+    });
+    // and where to look for the other: not where one was met
     const { atMm } = p.findings.find((f) => f.code === 'find-the-stud-first')!.values;
     expect(Math.abs(Number(atMm) - 1800)).toBeGreaterThan(100);
-  });
   });
   it.each(['metal-stud', 'metal-backing', 'timber-backing', 'masonry'] as const)(
     'in a %s wall are a named stop where neither mount nor kit has anything for it',
