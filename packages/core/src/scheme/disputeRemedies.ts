@@ -1,5 +1,5 @@
 import type { Plan, Remedy, SchemePlan } from '@steddo/contract';
-import type { Disputed } from '../wall/disputedDrills';
+import { BESIDE_MM, type Disputed } from '../wall/disputedDrills';
 
 /** The plan as it was before the drill, as it would be if the drill alone were believed, and that in wood alone. */
 export interface Sides {
@@ -35,8 +35,6 @@ export function disputeRemedies({ drilled, faces }: Disputed, { held, after, woo
     ...(board ? [ofScheme('anchors', board)] : []),
   ];
 }
-
-const BESIDE_MM = 30;
 
 const ofScheme = (kind: Remedy['kind'], { key, worstUtilisation, stoppedBy, holes }: SchemePlan): Remedy => ({
   kind,

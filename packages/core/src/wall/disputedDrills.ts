@@ -15,7 +15,7 @@ export interface Disputed {
 }
 
 /** A stud is as wide as this at most about a hole that was sent for its middle, mm. */
-const BESIDE_MM = 30;
+export const BESIDE_MM = 30;
 
 /** Evidence that was logged after a drill this near settles what it met, mm. */
 const SETTLES_MM = 60;
