@@ -154,6 +154,3 @@ export function loadVerdict({ utilisation, each }: WorstLoad, covered: () => boo
   if (utilisation <= 1) return 'go';
   return Math.max(...each.beyond) <= 1 && covered() ? 'caution' : 'stop';
 }
-
-/** It can be said what it holds, and that is enough: inside the tables, or covered by its label. */
-export const passes = (checked: Checked): boolean => checked.ok && checked.verdict !== 'stop';

@@ -16,7 +16,7 @@ export function LoadPart() {
   const palette = usePalette();
   const { loads } = plan;
   if (!loads) return null;
-  const { pose, handling, curve } = loads;
+  const { pose, handling, curve, swing } = loads;
   return (
     <View testID="loads">
       <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 4 }}>
@@ -70,7 +70,12 @@ export function LoadPart() {
           <Suspense fallback={<Txt>…</Txt>}>
             <UtilisationChart curve={curve} />
           </Suspense>
-          <CurveTable curve={curve} />
+          <CurveTable curve={curve.map((c) => ({ at: c.extension, word: 'out', use: c.utilisation }))} />
+        </Fold>
+      ) : null}
+      {swing ? (
+        <Fold name="as it swings aside">
+          <CurveTable curve={swing.map((c) => ({ at: c.aside, word: 'aside', use: c.utilisation }))} />
         </Fold>
       ) : null}
     </View>
@@ -79,24 +84,24 @@ export function LoadPart() {
 
 const percent = (share: number): string => `${Math.ceil(share * 100 - 1e-9)} %`;
 
-function CurveTable({ curve }: { curve: readonly { extension: number; utilisation: number }[] }) {
+function CurveTable({ curve }: { curve: readonly { at: number; word: string; use: number }[] }) {
   const { say } = useRoomContext();
   const palette = usePalette();
   return (
-    <View role="table" aria-label="share of what the worst fastener may hold, by how far out the set is">
+    <View role="table" aria-label="share of what the worst fastener may hold, by where the set is">
       {curve.map((c) => (
         <View
-          key={c.extension}
+          key={c.at}
           role="row"
           testID="curve-row"
           style={{ flexDirection: 'row', paddingHorizontal: 16, minHeight: 32, alignItems: 'center' }}
         >
           <View role="cell" style={{ flex: 1 }}>
-            <Txt>{`${say.length(c.extension)} out`}</Txt>
+            <Txt>{`${say.length(c.at)} ${c.word}`}</Txt>
           </View>
           <View role="cell">
-            <Txt kind="bold" color={c.utilisation > 1 ? palette.stop : palette.ink}>
-              {`${Math.ceil(c.utilisation * 100)} %`}
+            <Txt kind="bold" color={c.use > 1 ? palette.stop : palette.ink}>
+              {percent(c.use)}
             </Txt>
           </View>
         </View>
