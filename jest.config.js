@@ -12,6 +12,8 @@ const plain = {
     ],
   },
   transformIgnorePatterns: ['/node_modules/(?!@steddo/|simple-statistics|fraction.js)'],
+  // looked up once instead of through the sandbox: a plan takes a third as long
+  sandboxInjectedGlobals: ['Math', 'Float64Array', 'Number', 'Object', 'Array', 'Map', 'Set', 'WeakMap'],
   moduleFileExtensions: ['ts', 'tsx', 'js', 'mjs', 'cjs', 'json'],
 };
 

@@ -188,10 +188,7 @@ const rows: [string, number, string][] = [
   ],
   [
     'the whole scheme search for one mount of the list',
-    timed(
-      () => schemeRule(guestRoom.mount!, withKit(guestRoom, demoCatalogue), guestStuds, memory.mounts),
-      20,
-    ),
+    timed(() => schemeRule(guestRoom.mount!, withKit(guestRoom, demoCatalogue), guestStuds, memory.mounts), 20),
     'for the first twenty',
   ],
   [
