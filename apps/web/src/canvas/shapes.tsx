@@ -230,6 +230,8 @@ function LineView({ shape, palette, ...at }: LinePx & { shape: Extract<Shape, { 
       return <line {...line} stroke={palette.action} strokeWidth={1.8} />;
     case 'sight-edge':
       return <line {...line} stroke={palette.action} strokeWidth={1} strokeDasharray={DASH} />;
+    case 'swing-limit':
+      return <line {...line} stroke={palette.ink} strokeWidth={2} strokeDasharray={DASH} />;
     case 'settled':
       return <line {...line} stroke={palette.tapeEdge} strokeWidth={5} />;
     case 'asked':

@@ -47,8 +47,6 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
       return { fill: sheet, stroke: ink, strokeWidth: 1.4 };
     case 'swept':
       return { fill: soft, fillOpacity: 0.16, stroke: 'none' };
-    case 'swing-limit':
-      return { fill: 'none', stroke: ink, strokeWidth: 1.8, strokeDasharray: DASH };
     case 'furthest':
       return { fill: 'none', stroke: soft, strokeWidth: 1, strokeDasharray: '1 5' };
     case 'swing':

@@ -14,7 +14,7 @@ export function SetOutPart() {
   return (
     <View testID="set-out">
       <Choice
-        label="how the marks come onto the wall"
+        label="by"
         options={WAYS.map((value) => ({ value, name: setOutName[value] }))}
         value={now}
         disabled={readOnly}
