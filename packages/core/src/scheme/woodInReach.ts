@@ -27,6 +27,9 @@ interface Reach {
 /** Looked at every so many millimetres: a usable ply is several times as wide. */
 const STEP_MM = 2;
 
+/** So many times the mean of the reach, and a place stands out. Ours. */
+const STANDS_OUT = 2;
+
 /**
  * The wood within reach of a plate's slots, slide and fold included: the chance that a lag lands, summed along
  * the reach and taken by the width within a ply where it does.
@@ -45,6 +48,7 @@ export function woodInReach({ job, mount, found, spots, fixed }: Reach, diameter
       const known = met.some((s) => Math.abs(s.centre - x) <= s.width);
       if (!known && (!likely || lands > likely.lands)) likely = { x: Math.round(x), lands };
     }
+  const length = reach.reduce((all, [from, to]) => all + to - from, 0);
   const within = (x: number) => reach.some(([from, to]) => x >= from && x <= to);
   const probed = (job.evidence ?? []).some((e) => e.kind === 'probe' && (e.wall ?? 'main') === 'main' && within(e.x));
   const drilled = (job.drilled ?? []).some((d) => within(d.x));
@@ -54,7 +58,8 @@ export function woodInReach({ job, mount, found, spots, fixed }: Reach, diameter
   return {
     expected: sum / usable,
     lookedFor: probed || drilled || scanned,
-    ...(likely && likely.lands > 0 ? { likely: likely.x } : {}),
+    // where every place is alike there is none to be named
+    ...(likely && likely.lands > STANDS_OUT * (sum / Math.max(1, length)) ? { likely: likely.x } : {}),
   };
 }
 
