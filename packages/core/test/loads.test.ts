@@ -304,7 +304,9 @@ describe('the loads of a plan', () => {
   it('in the list of mounts and in the plan are one number, however thick the packing behind the plate', () => {
     const own = testMount.walls['timber-stud']!;
     const long = { ...own, fixing: { ...own.fixing!, length: 115, threadLength: 70 } };
-    const mount: Mount = { ...testMount, walls: { ...testMount.walls, 'timber-stud': long } };
+    // far enough out that the pull counts: across and out are two sides of a right angle
+    const depth = { folded: 320 };
+    const mount: Mount = { ...testMount, depth, walls: { ...testMount.walls, 'timber-stud': long } };
     const shares = [0, 20, 40].map((packing) => {
       const job = testJob({ mount, choices: { packing } });
       const { worst } = plan(job).loads!;

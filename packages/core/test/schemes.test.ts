@@ -236,6 +236,7 @@ describe('other walls', () => {
       ...solid('masonry', block, {}),
       evidence: [bed, { ...bed, id: 'j2', y: 1510, runs: 'vertical' as const }],
     });
+    expect(both.courses!.map((c) => c.bottom)).toEqual(half.courses!.map((c) => c.bottom));
     expect(codes(both)).not.toContain('mark-a-joint-first');
     const concrete = plan(solid('masonry', { masonry: 'concrete' }, {}));
     expect(codes(concrete)).not.toContain('mark-a-joint-first');
