@@ -36,7 +36,7 @@ export const MUTATIONS = [
         'const to = stack + insert.depth - INSERT_FREE_MM;',
         'const to = stack + insert.depth;',
       ],
-      ['screen/stackScrews.ts', 'asked.length > 0 || need ? plain', 'need ? plain'],
+      ['screen/stackScrews.ts', '[...plain, ...waysOf(bag, 0)]', 'plain'],
       ['screen/spacerNeed.ts', "minus('plugs-need', plug, folded)", "minus('plugs-need', folded, plug)"],
       ['screen/stackScrews.ts', 'export const INSERT_FREE_MM = 1;', 'export const INSERT_FREE_MM = 2;'],
     ],
