@@ -366,7 +366,7 @@ export const MUTATIONS = [
       ['load/labelCover.ts', '(job.choices?.packing ?? 0) === 0 &&', 'true &&'],
       ['load/swingLimit.ts', 'return low;', 'return 1.2 * low;'],
       ['load/checkFastening.ts', 'return asideHeld && maxAside', 'return maxAside'],
-      ['scheme/chooseScheme.ts', 'if (landing.length > 0) return landing;', ''],
+      ['scheme/chooseScheme.ts', 'if (likely.length > 0) return likely;', ''],
       ['scheme/chooseScheme.ts', 'lookedFor && expected <= NO_WOOD', 'true'],
       ['wall/sheetBehind.ts', 'export const SHEET_LIKELY = 0.9;', 'export const SHEET_LIKELY = 2;'],
       ['wall/sheetBehind.ts', 'const SHEET_PRIOR = 0.005;', 'const SHEET_PRIOR = 0.5;'],

@@ -321,6 +321,12 @@ describe('stud first', () => {
     expect(p.scheme!.kind).toBe('lags-in-studs');
     expect(p.findings.map((f) => f.code)).toContain('lag-too-short');
   });
+  it('a stud that is likelier than not has its edge to be found: no anchors in its place', () => {
+    const evidence = [...edges(1800), { ...mark('centre', 2206), id: 'c' }];
+    const p = plan(testJob({ anchors: [strap], evidence }));
+    expect(p.scheme!.kind).toBe('lags-in-studs');
+    expect(p.findings.find((f) => f.code === 'stud-doubtful')).toMatchObject({ level: 'stop' });
+  });
   it('anchors lead only where somebody looked, all along the slots, and nothing is there', () => {
     const hollow = (...xs: number[]): Evidence[] =>
       xs.map((x) => ({ id: `n${x}`, kind: 'probe', x, y: 1350, found: 'hollow' }));
