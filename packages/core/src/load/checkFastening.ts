@@ -1,4 +1,4 @@
-import type { HoleInto, Job, Plate, Verdict } from '@steddo/contract';
+import type { Job, Verdict } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
 import {
   fastenerCapacity,
@@ -8,39 +8,13 @@ import {
   type ScrewSeat,
   type YieldTable,
 } from '../fixing/fastenerCapacity';
-import type { Fastener } from '../fixing/kit';
 import { foremostOf, frontedBy } from '../room/wallAt';
 import { middleOf, type FastenerGroup } from './fastenerGroup';
+import type { Fastening, Screw } from './fastening';
 import { labelCovers } from './labelCover';
 import { freePoses, heldWithin, type LoadPose } from './loadPoses';
 import type { PushPlace } from './setPushes';
 import { worstLoad, type LoadCase, type WorstLoad } from './worstLoad';
-
-/** One screw of a plate: where, through which slot, into what. mm on the wall. */
-export interface Screw {
-  x: number;
-  y: number;
-  slot: number;
-  into: HoleInto;
-  fastener: Fastener;
-  /** That it meets what it is meant for. */
-  chance: number;
-  /** Of the studs found; only for a screw into one. */
-  stud?: number;
-}
-
-/** A plate with the screws that fasten it, and the set that hangs on it. */
-export interface Fastening {
-  hung: Hung;
-  plate: Plate;
-  plateBottom: number;
-  screws: readonly Screw[];
-  /** Those that carry the weight: beside lags the anchors take the turning alone, because board gives and wood does not. */
-  carrying: readonly Screw[];
-  beside: readonly Screw[];
-  /** What carries them bears under the whole plate. */
-  solid: boolean;
-}
 
 /** What carries, with what each may hold. */
 export interface Carrying {

@@ -1,6 +1,6 @@
 import { boardOf, wallAt } from '../room/wallAt';
 import { HOLE_GO } from '../wall/holeVerdict';
-import type { Fastening } from './checkFastening';
+import type { Fastening } from './fastening';
 import { movingMassOf } from './setPushes';
 
 /** Studs a leaflet asks for are not nearer or further apart than it says by more than a tape reads, mm. */

@@ -1,6 +1,7 @@
 import { reachModel, seatsOf, type ReachMemory } from '../arm/reachModel';
 import type { YieldTable } from '../fixing/fastenerCapacity';
-import { checkFastening, type Checked, type Fastening } from '../load/checkFastening';
+import { checkFastening, type Checked } from '../load/checkFastening';
+import type { Fastening } from '../load/fastening';
 import { reachablePoses } from '../load/loadPoses';
 import { toDeg } from '../primitives/convert';
 import { bestPose } from '../reach/seatPose';

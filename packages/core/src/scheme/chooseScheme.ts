@@ -1,4 +1,5 @@
-import { checkFastening, type Checked, type Fastening } from '../load/checkFastening';
+import { checkFastening, type Checked } from '../load/checkFastening';
+import type { Fastening } from '../load/fastening';
 import type { Hung } from '../arm/hung';
 import { memoEach } from '../primitives/memo';
 import { candidatesOf, DOUBT_STOP, type Candidate, type Setting } from './schemeSearch';
