@@ -124,7 +124,7 @@ export { SNAP_MM } from './edit/snapBox';
 export { COVERAGE_STEP_MM } from './reach/coverage';
 export { DRILL_SD_MM } from './wall/holeChance';
 export { setOutOf, type SetOut } from './fixing/drillSteps';
-export { unitOf } from './wall/markedJoints';
+export { unitOf, USUAL_JOINT_MM } from './wall/markedJoints';
 export { POOR_DEG } from './reach/seatServices';
 export { FIXING_KINDS } from './fixing/fixingKinds';
 export { ITEM_KINDS, ROOM_THINGS } from './room/roomThings';

@@ -6,7 +6,8 @@ import { durationOf, exactShear, utilisation, type Capacity } from '../src/fixin
 import { GRAVITY, lagSizeOf } from '../src/fixing/lagTables';
 import { lagHold, pullCapacity } from '../src/fixing/lagWithdrawal';
 import { boardBears } from '../src/fixing/lagYield';
-import type { Fastening, Screw } from '../src/load/fastening';
+import type { Screw } from '../src/fixing/screw';
+import type { Fastening } from '../src/load/fastening';
 import { labelCovers } from '../src/load/labelCover';
 import { worstLoad } from '../src/load/worstLoad';
 import { middleOf } from '../src/load/fastenerGroup';

@@ -1,6 +1,6 @@
 import type { DrillStep, Fixing, Hole, Part, Plan, Remedy, SchemeKind, SchemePlan } from '@steddo/contract';
 import { bitText, screwSize } from './bits';
-import { rounded, type Wording } from './wording';
+import { rounded, shareText, type Wording } from './wording';
 import type { FixingPolicy, SetOut } from '@steddo/core';
 import { wordOf } from './wordOf';
 
@@ -61,7 +61,7 @@ export function schemePrice(scheme: SchemePlan, say: Wording): string {
   return [
     shift,
     `sure in ${Math.floor(scheme.worstProbability * 100)} of 100`,
-    ...(scheme.worstUtilisation === undefined ? [] : [`uses ${Math.ceil(scheme.worstUtilisation * 100)} %`]),
+    ...(scheme.worstUtilisation === undefined ? [] : [`uses ${shareText(scheme.worstUtilisation)}`]),
     `${scheme.holes.length} holes`,
     ...(scheme.bits.length > 0 ? [`bit ${scheme.bits.map((b) => bitText(b, say)).join(' and ')}`] : []),
   ].join(', ');
@@ -119,7 +119,7 @@ export function changedHoles(before: Plan, after: Plan, say: Wording): string {
     ...(Math.abs(moved) >= 0.5
       ? [`The set goes ${say.length(Math.abs(moved))} to the ${moved > 0 ? 'right' : 'left'}.`]
       : []),
-    ...(after.loads ? [`The worst fastener then uses ${Math.ceil(after.loads.worst * 100 - 1e-9)} %.`] : []),
+    ...(after.loads ? [`The worst fastener then uses ${shareText(after.loads.worst)}.`] : []),
   ].join(' ');
 }
 

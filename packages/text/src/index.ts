@@ -23,7 +23,7 @@ export { fieldName, sourceWords } from './paths';
 export { planFile } from './planFile';
 export { offText, poseText, tiltText } from './reach';
 export { wordingFor } from './wordingFor';
-export { capital, rounded, type Wording } from './wording';
+export { shareText, capital, rounded, type Wording } from './wording';
 export { termOf } from './terms';
 export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';

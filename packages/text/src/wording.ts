@@ -15,3 +15,6 @@ export interface Wording {
 export const rounded = (value: number, places: number): string => String(Number(value.toFixed(places)) + 0);
 
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A share of what may be held, upwards, so that what is above it never reads as being at it: 1.0004 is `101 %`. */
+export const shareText = (share: number): string => `${Math.ceil(share * 100 - 1e-9)} %`;

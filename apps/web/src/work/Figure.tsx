@@ -2,7 +2,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import type { Working } from '@steddo/contract';
 import { restsOnGuess } from '@steddo/core';
-import { bitText, type Wording } from '@steddo/text';
+import { bitText, type Wording, shareText } from '@steddo/text';
 import { useJob, useRoomContext } from '../state/roomState';
 import { sameContent } from '../ui/useSame';
 import { data } from '../ui/data';
@@ -84,6 +84,6 @@ function shownText(working: Working, as: FigureProps['as'], say: Wording): strin
   if (as === 'bit') return bitText(working.value, say);
   if (as === 'small') return `${Math.round(working.value * 10) / 10} mm`;
   if (as === 'percent') return `${Math.floor(working.value * 100)} in 100`;
-  if (as === 'utilisation') return `${Math.ceil(working.value * 100 - 1e-9)} %`;
+  if (as === 'utilisation') return shareText(working.value);
   return say.value(working.value, working.unit);
 }

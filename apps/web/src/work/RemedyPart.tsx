@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Job, Plan, Remedy } from '@steddo/contract';
 import { applyCommand, plan as planOf, type Command } from '@steddo/core';
 import { drillScene } from '@steddo/drawing';
-import { capital, changedHoles, remedyText } from '@steddo/text';
+import { capital, changedHoles, remedyText, shareText } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { Action } from '../ui/Action';
 import { Txt } from '../ui/Txt';
@@ -55,9 +55,7 @@ function Comes({ remedy: { result } }: { remedy: Remedy }) {
   return (
     <View style={{ alignItems: 'flex-end' }}>
       <Verdict verdict={result.verdict} />
-      {result.utilisation === undefined ? null : (
-        <Txt kind="small" soft>{`uses ${Math.ceil(result.utilisation * 100 - 1e-9)} %`}</Txt>
-      )}
+      {result.utilisation === undefined ? null : <Txt kind="small" soft>{`uses ${shareText(result.utilisation)}`}</Txt>}
     </View>
   );
 }

@@ -8,9 +8,10 @@ import {
   type ScrewSeat,
   type YieldTable,
 } from '../fixing/fastenerCapacity';
+import type { Screw } from '../fixing/screw';
 import { foremostOf, frontedBy } from '../room/wallAt';
 import { middleOf, type FastenerGroup } from './fastenerGroup';
-import type { Fastening, Screw } from './fastening';
+import type { Fastening } from './fastening';
 import { labelCovers } from './labelCover';
 import { freePoses, heldWithin, type LoadPose } from './loadPoses';
 import type { PushPlace } from './setPushes';

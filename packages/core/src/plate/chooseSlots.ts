@@ -1,5 +1,6 @@
 import type { HoleInto, Mount, SchemeKind, Working } from '@steddo/contract';
 import type { Fastener } from '../fixing/kit';
+import type { Screw } from '../fixing/screw';
 import { mayDrill, type DoneHole, type DrilledHoles } from '../wall/drilledHoles';
 import type { UsableSlot } from './usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
@@ -37,14 +38,7 @@ export interface SlotSetting {
 }
 
 /** One hole of a candidate: where, through which slot, into what, with what. mm on the wall. */
-export interface HolePlace {
-  x: number;
-  y: number;
-  slot: number;
-  into: HoleInto;
-  fastener: Fastener;
-  chance: number;
-  stud?: number;
+export interface HolePlace extends Screw {
   /** The line up the wall that it belongs to: its stud's. */
   line?: number;
   /** It is there already. */

@@ -1,5 +1,6 @@
 import type { Job, Loads, Remedy, SchemePlan, Verdict, Working } from '@steddo/contract';
 import { kitOf } from '../fixing/kit';
+import { middleOf } from '../load/fastenerGroup';
 import { sidewaysLimits } from '../placement/placeSet';
 import { asPairs, feasible } from '../primitives/intervals';
 import { chooseScheme } from './chooseScheme';
@@ -22,7 +23,7 @@ export function remedyPart(input: SchemeInput, { made, loads, verdict }: Outcome
   const { job, centreX, width, height } = frame;
   const bottom = spot.bottom.value;
   const freeX = asPairs(feasible(sidewaysLimits(job, width, { bottom, top: bottom + height.value })));
-  const middle = loads && made.holes ? middleX(made.holes) : centreX.value;
+  const middle = loads && made.holes ? middleOf(made.holes).x : centreX.value;
   const alternatives = made.section?.alternatives ?? [];
   return remediesFor({
     ...{ trouble, job, mount, found, centreX, kit: kitOf(job), ranking, freeX, loads },
@@ -31,8 +32,6 @@ export function remedyPart(input: SchemeInput, { made, loads, verdict }: Outcome
     tries: (changed, at) => triedWith(input, changed, at),
   });
 }
-
-const middleX = (holes: readonly { x: number }[]): number => holes.reduce((s, h) => s + h.x, 0) / holes.length;
 
 const onBoardOf = ({ key, worstUtilisation, stoppedBy }: SchemePlan) => ({
   key,

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { View } from 'react-native';
-import { governsText, holeList } from '@steddo/text';
+import { governsText, holeList, shareText } from '@steddo/text';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
@@ -33,7 +33,7 @@ export function LoadPart() {
       </View>
       {loads.leaned === undefined ? null : (
         <View style={{ paddingHorizontal: 16, paddingBottom: 6 }} testID="loads-apart">
-          <Txt kind="small">{`What hangs there by itself: ${percent(loads.standing)}. With a hand on it: ${percent(loads.leaned)}.`}</Txt>
+          <Txt kind="small">{`What hangs there by itself: ${shareText(loads.standing)}. With a hand on it: ${shareText(loads.leaned)}.`}</Txt>
         </View>
       )}
       <SwingLimit />
@@ -82,8 +82,6 @@ export function LoadPart() {
   );
 }
 
-const percent = (share: number): string => `${Math.ceil(share * 100 - 1e-9)} %`;
-
 function CurveTable({ curve }: { curve: readonly { at: number; word: string; use: number }[] }) {
   const { say } = useRoomContext();
   const palette = usePalette();
@@ -101,7 +99,7 @@ function CurveTable({ curve }: { curve: readonly { at: number; word: string; use
           </View>
           <View role="cell">
             <Txt kind="bold" color={c.use > 1 ? palette.stop : palette.ink}>
-              {percent(c.use)}
+              {shareText(c.use)}
             </Txt>
           </View>
         </View>

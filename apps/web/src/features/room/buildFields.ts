@@ -1,5 +1,5 @@
 import type { Build, Job } from '@steddo/contract';
-import { measure, unitOf } from '@steddo/core';
+import { measure, unitOf, USUAL_JOINT_MM } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 
 /** What the fold about the wall's build is called: by what there is to say about it. */
@@ -50,8 +50,6 @@ function ofBuild(job: Job, name: Length, label: string, min: number, max: number
 /** A thin wall lets a long screw out at its far side. */
 const depthField = (job: Job): Field =>
   ofBuild(job, 'depth', 'face to the far side, where that is near', 1, 2000, 'a thin wall, a skin');
-
-const USUAL_JOINT_MM = 10;
 
 /** Size of a unit and its joint; the first that is measured takes the others' usual sizes along. */
 function unitFields(job: Job): Field[] {

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { unitOf } from '@steddo/core';
+import { unitOf, USUAL_JOINT_MM } from '@steddo/core';
 import { Txt } from '../../ui/Txt';
 import { useRoomContext } from '../../state/roomState';
 import { GuessBadge } from '../../ui/GuessBadge';
@@ -15,7 +15,7 @@ export function Masonry() {
         <Txt>Concrete has no joints: any place will do that is clear of what runs in it.</Txt>
       </View>
     );
-  const joint = build.unit?.joint ?? 10;
+  const joint = build.unit?.joint ?? USUAL_JOINT_MM;
   const beds = plan.courses?.length ?? 0;
   const uprights = plan.courses?.some((c) => c.joints.length > 0) ?? false;
   return (
