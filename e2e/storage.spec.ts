@@ -1,6 +1,6 @@
 import { guestRoom } from '@steddo/samples';
 import type { Page } from '@playwright/test';
-import { expect, figureValue, isReady, isSent, putRoom, savedJob, test } from './fixtures';
+import { expect, figureValue, isReady, isSent, openRoom, putRoom, savedJob, test } from './fixtures';
 import { testServer } from './server';
 
 const IN = 25.4;
@@ -63,43 +63,103 @@ test('the page stays and goes on sending when the server comes back under it', a
   await server.kill();
 });
 
-test('a stale save: both versions are there, mine can be kept, theirs stays on record', async ({
+/** A room that is open, and somebody else's save on top of what it was opened with. */
+async function meanwhile(page: Page, url: string, id: string, theirs: typeof guestRoom) {
+  const data = { editId: `${id}-theirs`, baseVersion: 1, touched: ['screen.mass'], device: 'Kit’s phone', job: theirs };
+  expect((await page.request.put(`${url}/api/rooms/${id}`, { data })).status()).toBe(200);
+}
+const CENTRE_64 = { centreY: 64 * IN };
+
+test('two devices: different things land both, and nobody is asked', async ({ page, demo, watch }) => {
+  watch.allow(/409/);
+  const job = { ...guestRoom, title: 'Shared' };
+  await openRoom(page, demo, 'both-land', job, 'height');
+  await meanwhile(page, demo.url, 'both-land', { ...job, title: 'Theirs' });
+  await typeCentre(page, '65');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Theirs');
+  await isSent(page);
+  expect(await centre(page)).toBeCloseTo(65 * IN, 6);
+  await expect(page.getByTestId('dispute')).toHaveCount(0);
+  const { job: saved, version } = await savedJob(page, demo, 'both-land');
+  expect([version, saved.title, saved.choices!.centreY]).toEqual([3, 'Theirs', 65 * IN]);
+});
+
+for (const whose of ['mine', 'theirs'] as const)
+  test(`two devices: the same thing is asked about, with who and when; keeping ${whose} settles it`, async ({
+    page,
+    demo,
+    watch,
+  }) => {
+    watch.allow(/409/);
+    const id = `same-${whose}`;
+    const job = { ...guestRoom, title: id };
+    await openRoom(page, demo, id, job, 'height');
+    await meanwhile(page, demo.url, id, { ...job, choices: { ...job.choices, ...CENTRE_64 } });
+    await typeCentre(page, '65');
+    const dispute = page.getByTestId('dispute');
+    await expect(dispute).toContainText('Two values: how high it hangs');
+    await expect(dispute).toContainText(/Kit’s phone have both changed it, theirs saved \d+ \w+ \d{4}/);
+    await expect(dispute).toContainText('Yours: 65 in');
+    await expect(dispute).toContainText('Theirs: 64 in');
+    await expect(page.getByTestId('save-state')).toHaveText('on this device · one thing to settle');
+    // drawn too: the set stands where they have it for as long as theirs is shown
+    expect(await centre(page)).toBeCloseTo(65 * IN, 6);
+    await page.getByTestId('dispute-show').click();
+    await expect.poll(() => centre(page)).toBeCloseTo(64 * IN, 6);
+    await page.getByTestId('dispute-show').click();
+    await expect.poll(() => centre(page)).toBeCloseTo(65 * IN, 6);
+    // the question outlives the tab
+    await page.reload();
+    await expect(dispute).toBeVisible();
+    await page.getByTestId(whose === 'mine' ? 'keep-mine' : 'take-theirs').click();
+    const inches = whose === 'mine' ? 65 : 64;
+    await isSent(page);
+    await expect(dispute).toHaveCount(0);
+    expect((await savedJob(page, demo, id)).job.choices!.centreY).toBeCloseTo(inches * IN, 6);
+    if (whose === 'mine') return;
+    await page.getByRole('button', { name: 'undo', exact: true }).click();
+    await expect.poll(() => centre(page)).toBeCloseTo(65 * IN, 6);
+    await isSent(page);
+  });
+
+test('undo does not take back what somebody else has changed since, and says so', async ({ page, demo }) => {
+  const job = { ...guestRoom, title: 'undo-other' };
+  await openRoom(page, demo, 'undo-other', job, 'height');
+  await typeCentre(page, '65');
+  await isSent(page);
+  const { job: mine } = await savedJob(page, demo, 'undo-other');
+  await putRoom(page, demo, 'undo-other', { ...mine, choices: { ...mine.choices, ...CENTRE_64 } }, 2);
+  // seen here within five seconds
+  await expect.poll(() => centre(page), { timeout: 5000 }).toBeCloseTo(64 * IN, 6);
+  await page.getByRole('button', { name: 'undo', exact: true }).click();
+  await expect(page.getByTestId('not-undone')).toContainText('Not taken back: the height by hand');
+  expect(await centre(page)).toBeCloseTo(64 * IN, 6);
+});
+
+test('every version can be looked at, compared and taken back, the ones that came too late too', async ({
   page,
   demo,
   watch,
 }) => {
   watch.allow(/409/);
-  await putRoom(page, demo, 'shared-a', { ...guestRoom, title: 'Shared' });
-  await page.goto(`${demo.url}/room/shared-a/height`);
-  await isReady(page);
-  await putRoom(page, demo, 'shared-a', { ...guestRoom, title: 'Theirs' }, 1);
+  const job = { ...guestRoom, title: 'Versions' };
+  await openRoom(page, demo, 'versions', job, 'height');
+  await meanwhile(page, demo.url, 'versions', { ...job, choices: { ...job.choices, ...CENTRE_64 } });
   await typeCentre(page, '65');
-  await expect(page.getByTestId('two-versions')).toBeVisible();
-  expect((await savedJob(page, demo, 'shared-a')).job.title).toBe('Theirs');
-  expect(await centre(page)).toBeCloseTo(65 * IN, 6);
-  await page.getByRole('button', { name: 'keep mine' }).click();
+  await page.getByTestId('keep-mine').click();
   await isSent(page);
-  const saved = await savedJob(page, demo, 'shared-a');
-  expect([saved.version, saved.job.title, saved.job.choices!.centreY]).toEqual([3, 'Shared', 65 * IN]);
-  const theirs = (await (await page.request.get(`${demo.url}/api/rooms/shared-a/revisions/2`)).json()) as {
-    job: { title: string };
-  };
-  expect(theirs.job.title).toBe('Theirs');
-});
-
-test('a stale save: theirs can be taken, and undo brings mine back', async ({ page, demo, watch }) => {
-  watch.allow(/409/);
-  await putRoom(page, demo, 'shared-b', { ...guestRoom, title: 'Shared' });
-  await page.goto(`${demo.url}/room/shared-b/height`);
-  await isReady(page);
-  await putRoom(page, demo, 'shared-b', { ...guestRoom, title: 'Theirs' }, 1);
-  await typeCentre(page, '65');
-  await page.getByRole('button', { name: 'take theirs' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Theirs');
-  await page.getByRole('button', { name: 'undo', exact: true }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shared');
-  expect(await centre(page)).toBeCloseTo(65 * IN, 6);
+  await page.getByRole('button', { name: /^this room: where it is kept/ }).click();
+  await page.getByTestId('to-history').click();
+  const history = page.getByTestId('history');
+  await expect(history.getByRole('button', { name: /^Version/ })).toHaveCount(3);
+  await expect(history.getByRole('button', { name: /^Came too late/ })).toHaveCount(1);
+  await page.getByTestId('revision-2').click();
+  await expect(page.getByTestId('comparison')).toContainText('the height by hand: 64 in then, 65 in now');
+  await page.getByTestId('take-back').click();
+  await expect(page.getByTestId('same')).toContainText('Taken back');
+  await page.getByRole('button', { name: 'back to the room' }).click();
   await isSent(page);
+  expect((await savedJob(page, demo, 'versions')).job.choices!.centreY).toBeCloseTo(64 * IN, 6);
 });
 
 test('one tab edits a room; another shows it and takes over when the first closes', async ({ context, demo }) => {

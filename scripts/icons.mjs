@@ -20,6 +20,7 @@ const USED = {
   trash: 'mdiTrashCanOutline',
   swap: 'mdiSwapHorizontal',
   speak: 'mdiVolumeHigh',
+  more: 'mdiDotsVertical',
 };
 const lines = Object.entries(USED).map(([name, key]) => `  ${name}: '${mdi[key]}',`);
 writeFileSync(

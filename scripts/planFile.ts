@@ -2,7 +2,15 @@ import { readFileSync, writeSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { parse } from 'csv-parse/sync';
-import { catalogue, catalogueFromRows, checkFile, job, type Catalogue, type Checked } from '@steddo/contract';
+import {
+  CATALOGUE_BOUNDS,
+  catalogue,
+  catalogueFromRows,
+  checkFile,
+  job,
+  type Catalogue,
+  type Checked,
+} from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
 import { demoCatalogue } from '@steddo/samples';
 import { planFile } from '@steddo/text';
@@ -65,7 +73,7 @@ function readCall(): { file: string; catalogueFile?: string; seed?: number } {
 
 function readCatalogue(file: string | undefined): Catalogue {
   if (file === undefined) return demoCatalogue;
-  return valid(/\.csv$/i.test(file) ? readCsv(file) : checkFile(catalogue, readJson(file)));
+  return valid(/\.csv$/i.test(file) ? readCsv(file) : checkFile(catalogue, readJson(file), CATALOGUE_BOUNDS));
 }
 
 function readCsv(file: string): Checked<Catalogue> {

@@ -7,14 +7,21 @@ import { errorBoundary } from './middleware/errors';
 import { localOnly } from './middleware/localOnly';
 import { requestLog } from './middleware/requestLog';
 import { staticApp } from './middleware/staticApp';
-import { apiRoutes } from './routes/api';
+import type { RoomList } from '@steddo/contract';
+import { Changes } from './changes';
+import { plainBodies } from './middleware/plainBodies';
 import { catalogueRoutes } from './routes/catalogue';
+import { healthRoutes } from './routes/health';
 import { importRoutes } from './routes/importCatalogue';
+import { roomRoutes } from './routes/rooms';
 
 export interface AppParts {
   store: Store;
   log: Logger;
   now: () => Date;
+  newId: () => string;
+  /** Records that could not be read at the start. */
+  aside?: RoomList['aside'];
   /** Folder of the exported web app. */
   web: string;
 }
@@ -44,15 +51,21 @@ const POLICY = {
 };
 
 /** The application, given its database, clock and log. */
-export async function makeApp({ store, log, now, web }: AppParts): Promise<Koa> {
+export async function makeApp({ store, log, now, newId, aside = [], web }: AppParts): Promise<Koa> {
   const app = new Koa();
-  const routes = [apiRoutes(store, now), catalogueRoutes(store, now)];
+  const changes = new Changes(newId());
+  const routes = [
+    healthRoutes(store, changes, now),
+    roomRoutes({ store, changes, now, newId, aside: () => aside }),
+    catalogueRoutes(store, changes, now),
+  ];
   app.use(requestLog(log, now));
   app.use(errorBoundary(log));
   app.use(localOnly);
   app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
   app.use(await staticApp(web));
-  app.use(importRoutes(store, now).routes());
+  app.use(plainBodies);
+  app.use(importRoutes({ store, changes, now, newId }).routes());
   app.use(bodyParser({ jsonLimit: '2mb', enableTypes: ['json'] }));
   for (const router of routes) app.use(router.routes());
   for (const router of routes) app.use(router.allowedMethods());

@@ -1,16 +1,21 @@
 import { demoCatalogue, demoRooms } from '@steddo/samples';
 import { seedCatalogue } from './db/catalogue';
 import type { Store } from './db/client';
-import { findRoom, saveRoom } from './db/rooms';
+import { rawRoom, saveRoom } from './db/rooms';
 
 /** Idempotent: adds what is missing, and never touches a room that is there. */
-export async function seed(store: Store, what: 'demo' | 'catalogue', now: () => Date): Promise<void> {
+export async function seed(
+  store: Store,
+  what: 'demo' | 'catalogue',
+  now: () => Date,
+  newId: () => string,
+): Promise<void> {
   await store.run((db) => seedCatalogue(db, demoCatalogue));
   if (what !== 'demo') return;
   for (const { id, job } of demoRooms)
     await store.run(async (db) => {
-      if (await findRoom(db, id)) return;
+      if ((await rawRoom(db, id)) !== undefined) return;
       const save = { editId: `seed-${id}`, baseVersion: 0, touched: [], job };
-      await saveRoom(db, id, save, now().toISOString());
+      await saveRoom(db, id, save, { now: now().toISOString(), revision: newId() });
     });
 }

@@ -1,44 +1,16 @@
-import { mkdtempSync, readFileSync, writeFileSync, mkdirSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import pino from 'pino';
-import request from 'supertest';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { guestRoom } from '@steddo/samples';
-import { makeApp } from '../src/app';
-import { DatabaseError, openStore, type Store } from '../src/db/client';
+import { openStore } from '../src/db/client';
+import { DatabaseError } from '../src/db/databaseErrors';
 import { readSettings } from '../src/environment';
 import { seed } from '../src/seed';
+import { PARTS, aFile, closeAll, edit, newId, now, openServer } from './openServer';
 
-const MIGRATIONS = join(__dirname, '../drizzle');
-const log = pino({ level: 'silent' });
-const now = () => new Date('2026-03-14T09:30:00Z');
-const stores: Store[] = [];
-
-async function open(path = join(mkdtempSync(join(tmpdir(), 'steddo-')), 'test.db')) {
-  const store = await openStore(path, MIGRATIONS);
-  stores.push(store);
-  const web = mkdtempSync(join(tmpdir(), 'steddo-web-'));
-  mkdirSync(join(web, '_expo'));
-  writeFileSync(join(web, 'index.html'), '<!doctype html><title>Steddo</title>');
-  writeFileSync(join(web, '_expo/entry-0123456789abcdef.js'), 'plain');
-  writeFileSync(join(web, '_expo/entry-0123456789abcdef.js.br'), 'packed');
-  const app = await makeApp({ store, log, now, web });
-  return { store, path, http: request(app.callback()) };
-}
-afterEach(async () => {
-  for (const store of stores.splice(0)) await store.close();
-});
-
-const edit = (editId: string, baseVersion: number, title = guestRoom.title) => ({
-  editId,
-  baseVersion,
-  touched: ['title'],
-  job: { ...guestRoom, title },
-});
+afterEach(closeAll);
 
 describe('rooms', () => {
   it('are saved as revisions, every earlier one kept', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     await http
       .put('/api/rooms/a')
       .send(edit('e1', 0, 'one'))
@@ -54,38 +26,33 @@ describe('rooms', () => {
     expect(first.body.job.title).toBe('one');
   });
   it('a stale save is refused with both versions, and kept', async () => {
-    const { http, store } = await open();
+    const { http, store } = await openServer();
     await http.put('/api/rooms/a').send(edit('e1', 0, 'one'));
     await http.put('/api/rooms/a').send(edit('e2', 1, 'theirs'));
     const { body } = await http
       .put('/api/rooms/a')
       .send(edit('e3', 1, 'mine'))
       .expect(409);
-    expect([body.error, body.theirs.job.title, body.theirs.version, body.mine.job.title]).toEqual([
-      'stale',
-      'theirs',
-      2,
-      'mine',
-    ]);
+    expect([body.error, body.theirs.job.title, body.theirs.version, body.known]).toEqual(['stale', 'theirs', 2, true]);
     const kept = await store.run((db) => db.query.refused.findMany());
     expect(kept.map((r) => [r.editId, (JSON.parse(r.job) as { title: string }).title])).toEqual([['e3', 'mine']]);
     expect((await http.get('/api/rooms/a')).body.job.title).toBe('theirs');
   });
   it('the same edit sent twice is saved once', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     await http.put('/api/rooms/a').send(edit('e1', 0));
     const again = await http.put('/api/rooms/a').send(edit('e1', 0)).expect(200);
     expect(again.body.version).toBe(1);
     expect((await http.get('/api/rooms/a/revisions')).body.revisions).toHaveLength(1);
   });
   it('a room that only the device knows comes back from it', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     const { body } = await http.put('/api/rooms/a').send(edit('e9', 7)).expect(200);
     expect(body.version).toBe(8);
     expect((await http.get('/api/rooms/a')).body.title).toBe(guestRoom.title);
   });
   it('two saves from one version at once: one is taken, one refused', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     await http.put('/api/rooms/a').send(edit('e1', 0));
     const both = await Promise.all([
       http.put('/api/rooms/a').send(edit('x', 1)),
@@ -94,7 +61,7 @@ describe('rooms', () => {
     expect(both.map((r) => r.status).sort()).toEqual([200, 409]);
   });
   it('a document that is not valid is refused with path and reason, and nothing is saved', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     const bad = { ...edit('e1', 0), job: { ...guestRoom, units: 'feet', extra: 1 } };
     const { body } = await http.put('/api/rooms/a').send(bad).expect(422);
     expect(body.faults.map((f: { path: string }) => f.path).sort()).toEqual(['job.extra', 'job.units']);
@@ -106,12 +73,12 @@ describe('rooms', () => {
     ['/api/rooms/a/revisions/x', 404],
     ['/api/nothing', 404],
   ])('%s answers %d with a message', async (path, status) => {
-    const { http } = await open();
+    const { http } = await openServer();
     const { body } = await http.get(path).expect(status);
     expect(body.message.length).toBeGreaterThan(5);
   });
   it('a body that is no JSON, or too large, is refused in words', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     const broken = await http.put('/api/rooms/a').set('content-type', 'application/json').send('{"a":').expect(400);
     expect(broken.body.message).toMatch(/not JSON/);
     const huge = await http
@@ -122,20 +89,20 @@ describe('rooms', () => {
     expect(huge.body.message).toMatch(/2 MB/);
   });
   it('answer under a local name only', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     await http.get('/api/rooms').set('host', 'elsewhere.example').expect(421);
   });
 });
 
 describe('seed', () => {
   it('is idempotent and leaves a user’s rooms alone', async () => {
-    const { http, store } = await open();
-    await seed(store, 'demo', now);
+    const { http, store } = await openServer();
+    await seed(store, 'demo', now, newId);
     await http
       .put('/api/rooms/guest-room')
       .send(edit('mine', 1, 'Changed'))
       .expect(200);
-    await seed(store, 'demo', now);
+    await seed(store, 'demo', now, newId);
     const { body } = await http.get('/api/rooms');
     expect(body.rooms.map((r: { title: string }) => r.title).sort()).toEqual([
       'Attic snug',
@@ -148,7 +115,7 @@ describe('seed', () => {
 
 describe('the web app', () => {
   it('is served packed, with hashed files for ever and pages asked for again', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     const js = await http.get('/_expo/entry-0123456789abcdef.js').set('accept-encoding', 'br').buffer(false);
     expect([js.headers['content-encoding'], js.headers['cache-control']]).toEqual([
       'br',
@@ -160,7 +127,7 @@ describe('the web app', () => {
     await http.get('/no-such-file.js').expect(404);
   });
   it('has a strict policy: nothing inline, nothing from elsewhere', async () => {
-    const { http } = await open();
+    const { http } = await openServer();
     const policy = String((await http.get('/')).headers['content-security-policy']);
     expect(policy).toContain("default-src 'none'");
     expect(policy).toContain("script-src 'self';");
@@ -170,25 +137,25 @@ describe('the web app', () => {
 
 describe('the database', () => {
   it('survives closing, with everything in it', async () => {
-    const one = await open();
+    const one = await openServer();
     await one.http.put('/api/rooms/a').send(edit('e1', 0, 'kept'));
     await one.store.close();
-    stores.length = 0;
-    const two = await open(one.path);
+    one.forget();
+    const two = await openServer(one.path);
     expect((await two.http.get('/api/rooms/a')).body.title).toBe('kept');
   });
   it('that is corrupt is named, and left as it was', async () => {
-    const path = join(mkdtempSync(join(tmpdir(), 'steddo-')), 'broken.db');
+    const path = aFile('broken.db');
     const bytes = `SQLite format 3\0${'broken '.repeat(900)}`;
     writeFileSync(path, bytes);
-    await expect(openStore(path, MIGRATIONS)).rejects.toThrow(DatabaseError);
-    await expect(openStore(path, MIGRATIONS)).rejects.toThrow(path);
+    await expect(openStore(path, PARTS)).rejects.toThrow(DatabaseError);
+    await expect(openStore(path, PARTS)).rejects.toThrow(path);
     expect(readFileSync(path, 'utf8')).toBe(bytes);
   });
   it('that is some other file is named too', async () => {
-    const path = join(mkdtempSync(join(tmpdir(), 'steddo-')), 'notes.txt');
+    const path = aFile('notes.txt');
     writeFileSync(path, 'shopping list\n'.repeat(200));
-    await expect(openStore(path, MIGRATIONS)).rejects.toThrow(/left as it is/);
+    await expect(openStore(path, PARTS)).rejects.toThrow(/left as it is/);
   });
 });
 

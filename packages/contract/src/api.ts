@@ -6,48 +6,89 @@ import { id, wholeNumber } from './parts';
 /** What web and server say to each other. */
 
 const roomId = z.string().regex(/^[a-z0-9-]{1,40}$/, 'takes lower-case letters, digits and dashes');
-const version = wholeNumber;
+/** Far beyond any room's edits, and still a number that can be counted on from. */
+const version = wholeNumber.max(1_000_000_000);
+/** What a revision, an edit or a database is known by: never by its number alone. */
+const mark = z.string().min(1).max(80);
+const deviceName = z.string().trim().min(1).max(60);
 
 /** One settled edit as it leaves the outbox. `editId` makes sending it twice harmless. */
 export const saveRequest = z.strictObject({
   editId: id,
   /** The server's version that this edit was made on; 0 creates the room. */
   baseVersion: version,
+  /** That version's own mark; absent: judged by its number alone. */
+  baseRevision: mark.optional(),
+  /** What the device is called by those who use it. */
+  device: deviceName.optional(),
   /** The paths that the edit touched. */
-  touched: z.array(z.string()).max(400),
+  touched: z.array(z.string().max(400)).max(400),
   job,
 });
 
-export const savedReply = z.strictObject({ id: roomId, version, savedAt: z.string() });
-
-export const roomSummary = z.strictObject({
+export const savedReply = z.strictObject({
   id: roomId,
   version,
-  title: z.string(),
+  revision: mark,
+  database: mark,
   savedAt: z.string(),
-  job,
 });
-export const roomList = z.strictObject({ rooms: z.array(roomSummary) });
 
-export const roomReply = roomSummary;
+const revisionHead = z.strictObject({
+  version,
+  revision: mark,
+  savedAt: z.string(),
+  /** Empty where nobody said. */
+  device: z.string(),
+});
 
+const roomHead = revisionHead.extend({ id: roomId, title: z.string() });
+export const roomSummary = roomHead.extend({ job });
+export const roomList = z.strictObject({
+  database: mark,
+  rooms: z.array(roomHead),
+  /** Taken away less than thirty days ago. */
+  deleted: z.array(roomHead.extend({ deletedAt: z.string() })),
+  /** Records that cannot be read, set aside. */
+  aside: z.array(z.strictObject({ id: z.string(), reason: z.string() })),
+});
+
+export const roomReply = roomSummary.extend({
+  database: mark,
+  /** Whether the revision that was asked about (`?base=`) is one of this room's. */
+  known: z.boolean(),
+});
+
+const revision = revisionHead.extend({ editId: z.string(), touched: z.array(z.string()) });
 export const revisionList = z.strictObject({
-  revisions: z.array(
-    z.strictObject({
-      version,
-      savedAt: z.string(),
-      editId: z.string(),
-      touched: z.array(z.string()),
-    }),
+  revisions: z.array(revision),
+  /** Saves that came too late: the server kept them, and the device put them on top or asked. */
+  refused: z.array(
+    z.strictObject({ editId: z.string(), baseVersion: version, savedAt: z.string(), device: z.string() }),
   ),
 });
+
+/** A document from the record, whole. */
+export const revisionReply = z.strictObject({ savedAt: z.string(), device: z.string(), job });
 
 /** A refused save: both versions, so that nothing is lost. */
 export const staleReply = z.strictObject({
   error: z.literal('stale'),
   message: z.string(),
-  mine: saveRequest,
+  database: mark,
   theirs: roomSummary,
+  /** Whether the server knows the revision that the save was made on; not so after a backup was put back. */
+  known: z.boolean(),
+  /** What was saved since then, the latest first. */
+  since: z.array(revision),
+});
+
+/** What has changed since a moment that the server named. */
+export const changesReply = z.strictObject({
+  database: mark,
+  cursor: mark,
+  rooms: z.array(z.strictObject({ id: roomId, revision: mark })),
+  catalogue: z.boolean(),
 });
 
 export const fault = z.strictObject({ path: z.string(), reason: z.string() });
@@ -55,6 +96,13 @@ export const errorReply = z.strictObject({
   error: z.string(),
   message: z.string(),
   faults: z.array(fault).optional(),
+});
+/** A room that the server does not have: never had, or taken away. */
+export const absentReply = z.strictObject({
+  error: z.enum(['unknown', 'deleted']),
+  message: z.string(),
+  database: mark,
+  deletedAt: z.string().optional(),
 });
 export const catalogueReply = catalogue;
 /** One settled edit of a mount as it leaves the device. */
@@ -67,6 +115,12 @@ export const importedReply = z.strictObject({ mounts: wholeNumber });
 
 export const roomIdParam = roomId;
 
+export type RoomHead = z.infer<typeof roomHead>;
+export type RoomList = z.infer<typeof roomList>;
+export type RoomReply = z.infer<typeof roomReply>;
+export type RevisionHead = z.infer<typeof revision>;
+export type RevisionList = z.infer<typeof revisionList>;
+export type ChangesReply = z.infer<typeof changesReply>;
 export type SaveRequest = z.infer<typeof saveRequest>;
 export type SavedReply = z.infer<typeof savedReply>;
 export type RoomSummary = z.infer<typeof roomSummary>;

@@ -2,14 +2,16 @@ import { z } from 'zod';
 import {
   angle,
   buildKind,
-  coordinate,
+  partCoordinate,
   extent,
   force,
   id,
-  length,
+  partLength,
   mass,
   range,
-  size,
+  partSize,
+  LONGEST_SCREEN_MM,
+  screenSize as screenLength,
   thread,
   wholeNumber,
   words,
@@ -36,17 +38,17 @@ export const anchor = z.strictObject({
   id,
   kind: anchorKind,
   name: words.optional(),
-  board: length.optional(),
+  board: partLength.optional(),
   tension: force.optional(),
   shear: force.optional(),
-  hole: size.optional(),
-  diameter: size.optional(),
-  head: size.optional(),
+  hole: partSize.optional(),
+  diameter: partSize.optional(),
+  head: partSize.optional(),
   grip: range.optional(),
   /** A washer that goes under its head, so thick. */
-  washer: length.optional(),
+  washer: partLength.optional(),
   /** Of its screw or bolt. */
-  length: size.optional(),
+  length: partSize.optional(),
   boltIncluded: z.boolean().optional(),
   reusable: z.boolean().optional(),
   walls: z.array(buildKind).optional(),
@@ -55,48 +57,48 @@ export const anchor = z.strictObject({
 export const lag = z.strictObject({
   id,
   name: words.optional(),
-  diameter: size,
-  length: size,
-  threadLength: size.optional(),
-  washer: length.optional(),
-  head: size.optional(),
+  diameter: partSize,
+  length: partSize,
+  threadLength: partSize.optional(),
+  washer: partLength.optional(),
+  head: partSize.optional(),
 });
 
 export const bit = z.strictObject({
   id,
-  diameter: size,
+  diameter: partSize,
   kind: z.enum(['wood', 'masonry', 'metal']).optional(),
-  length: size.optional(),
+  length: partSize.optional(),
 });
 
 export const fixing = z.strictObject({
   kind: z.union([z.literal('lag'), anchorKind, z.literal('bolt')]),
-  diameter: size,
-  length: size,
-  threadLength: size.optional(),
+  diameter: partSize,
+  length: partSize,
+  threadLength: partSize.optional(),
   count: z.number().int().positive().max(40),
-  pilot: size.optional(),
-  washer: length.optional(),
-  head: size.optional(),
+  pilot: partSize.optional(),
+  washer: partLength.optional(),
+  head: partSize.optional(),
   tension: force.optional(),
   shear: force.optional(),
 });
 
 export const mountType = z.enum(['fixed', 'tilt', 'full-motion', 'corner', 'vehicle', 'monitor-arm', 'recess']);
 
-const wallFixing = z.strictObject({ maxBoard: length.optional(), fixing: fixing.optional() });
+const wallFixing = z.strictObject({ maxBoard: partLength.optional(), fixing: fixing.optional() });
 
 const area = z
-  .strictObject({ left: coordinate, right: coordinate, bottom: coordinate, top: coordinate })
+  .strictObject({ left: partCoordinate, right: partCoordinate, bottom: partCoordinate, top: partCoordinate })
   .refine((a) => a.left < a.right, { path: ['right'], message: 'must be right of left' })
   .refine((a) => a.bottom < a.top, { path: ['top'], message: 'must be above bottom' });
 
-export const slot = z.strictObject({ x: coordinate, y: coordinate, length: size, height: size });
+export const slot = z.strictObject({ x: partCoordinate, y: partCoordinate, length: partSize, height: partSize });
 
 export const plate = z.strictObject({
-  width: size,
-  height: size,
-  thickness: size.optional(),
+  width: partSize,
+  height: partSize,
+  thickness: partSize.optional(),
   open: z.array(area).optional(),
   slots: z.array(slot).max(400).optional(),
 });
@@ -105,11 +107,11 @@ const joint = z.tuple([angle, angle]).refine(([low, high]) => low <= high, 'take
 
 export const arm = z.strictObject({
   kind: z.enum(['links', 'scissor']),
-  links: z.array(size).max(4).optional(),
-  head: length.optional(),
-  rootX: coordinate.optional(),
+  links: z.array(partSize).max(4).optional(),
+  head: partLength.optional(),
+  rootX: partCoordinate.optional(),
   limits: z.strictObject({ shoulder: joint.optional(), elbow: joint.optional() }).optional(),
-  foldOffset: coordinate.optional(),
+  foldOffset: partCoordinate.optional(),
   range: range.optional(),
 });
 
@@ -118,7 +120,9 @@ export const mount = z.strictObject({
   name: words.min(1),
   type: mountType,
   maxMass: mass,
-  screenSize: range.refine((r) => r.min <= r.max, { path: ['max'], message: 'is less than min' }),
+  screenSize: z
+    .strictObject({ min: z.number().min(0).max(LONGEST_SCREEN_MM), max: screenLength })
+    .refine((r) => r.min <= r.max, { path: ['max'], message: 'is less than min' }),
   pattern: z.strictObject({
     min: extent,
     max: extent,
@@ -129,16 +133,18 @@ export const mount = z.strictObject({
   studs: z
     .strictObject({
       count: z.number().int().positive().max(6),
-      minSpacing: length.optional(),
-      maxSpacing: size.optional(),
+      minSpacing: partLength.optional(),
+      maxSpacing: partSize.optional(),
     })
     .optional(),
   plate: plate.optional(),
-  hook: z.strictObject({ above: coordinate, spacing: size.optional() }).optional(),
-  patternAboveHook: z.union([coordinate, z.array(coordinate).min(1).max(60)]).optional(),
-  slide: length.optional(),
-  trim: z.strictObject({ height: length.optional(), roll: angle.optional(), pitch: size.optional() }).optional(),
-  depth: z.strictObject({ folded: length, extended: length.optional() }),
+  hook: z.strictObject({ above: partCoordinate, spacing: partSize.optional() }).optional(),
+  patternAboveHook: z.union([partCoordinate, z.array(partCoordinate).min(1).max(60)]).optional(),
+  slide: partLength.optional(),
+  trim: z
+    .strictObject({ height: partLength.optional(), roll: angle.optional(), pitch: partSize.optional() })
+    .optional(),
+  depth: z.strictObject({ folded: partLength, extended: partLength.optional() }),
   tilt: z.strictObject({ down: angle, up: angle.optional() }).optional(),
   swivel: z.strictObject({ left: angle, right: angle }).optional(),
   arm: arm.optional(),
@@ -148,37 +154,37 @@ export const mount = z.strictObject({
   massOf: z.enum(['all', 'set']).optional(),
   bag: z
     .strictObject({
-      bracket: length.optional(),
-      screws: z.array(z.strictObject({ thread, length: size })).optional(),
-      spacers: z.array(size).optional(),
-      washers: z.array(size).optional(),
+      bracket: partLength.optional(),
+      screws: z.array(z.strictObject({ thread, length: partSize })).optional(),
+      spacers: z.array(partSize).optional(),
+      washers: z.array(partSize).optional(),
     })
     .optional(),
   serviceStand: z.boolean().optional(),
-  securityScrews: z.strictObject({ reach: length }).optional(),
+  securityScrews: z.strictObject({ reach: partLength }).optional(),
   price: z.number().min(0).optional(),
   archived: z.boolean().optional(),
 });
 
 /** What is known of a set, whether in somebody's room or in the catalogue. */
 export const screenFields = {
-  diagonal: size,
-  width: size.optional(),
-  height: size.optional(),
-  thickness: size.optional(),
+  diagonal: screenLength,
+  width: screenLength.optional(),
+  height: screenLength.optional(),
+  thickness: partSize.optional(),
   mass,
   pattern: extent,
-  patternCentre: z.strictObject({ right: coordinate, up: coordinate }).optional(),
+  patternCentre: z.strictObject({ right: partCoordinate, up: partCoordinate }).optional(),
   insert: z
     .strictObject({
       thread: thread.optional(),
-      depth: length.optional(),
-      recess: length.optional(),
+      depth: partLength.optional(),
+      recess: partLength.optional(),
     })
     .optional(),
   back: z.enum(['flat', 'stepped', 'curved']).optional(),
   ports: z.enum(['side', 'back', 'down']).optional(),
-  plugDepth: length.optional(),
+  plugDepth: partLength.optional(),
   maxAmbient: z.number().min(-50).max(120).optional(),
 };
 

@@ -1,4 +1,5 @@
 import type { Fault } from './api';
+import { MOST_FAULTS, shortened } from './bounds';
 import { MOST_MOUNTS, mount, type Catalogue, type Mount } from './catalogue';
 import { checkFile, type Checked } from './faults';
 import { buildKind } from './parts';
@@ -141,6 +142,7 @@ export function catalogueReader(): CatalogueReader {
   return {
     add: (cells) => {
       row += 1;
+      if (faults.length > MOST_FAULTS) return;
       if (columns) return addMount(cells, columns);
       columns = cells.map((c, i) => (i === 0 ? c.replace(/^\uFEFF/, '') : c).trim());
       faults.push(...headerFaults(columns));
@@ -149,7 +151,8 @@ export function catalogueReader(): CatalogueReader {
     finish: () => {
       if (!columns || columns.every((c) => c === ''))
         return { ok: false, faults: [{ path: 'row 1', reason: 'has no names of columns' }] };
-      if (faults.length > 0) return { ok: false, faults };
+      if (faults.length > 0)
+        return { ok: false, faults: shortened(faults, faults.length > MOST_FAULTS ? Infinity : faults.length) };
       if (mounts.length === 0)
         return { ok: false, faults: [{ path: 'row 2', reason: 'is missing: there is no mount' }] };
       if (mounts.length > MOST_MOUNTS)

@@ -1,16 +1,21 @@
 import type { z } from 'zod';
 import type { Fault } from './api';
+import { JOB_BOUNDS, MOST_FAULTS, beyondBounds, pathText, shortened, type Bounds } from './bounds';
 
 export type Checked<T> = { ok: true; value: T } | { ok: false; faults: Fault[] };
 
 /**
- * Checks a value against a format and lists **every** fault with its path, never only the first.
+ * Checks a value against a format and lists every fault with its path, not only the first; of more than 500 the
+ * number. What is larger or nested deeper than anything real is told as that and not looked at.
  * `checkFile(job, { format: 'steddo-job' })` gives a fault at `version`, `title`, `units` and so on.
  */
-export function checkFile<T>(schema: z.ZodType<T>, value: unknown): Checked<T> {
+export function checkFile<T>(schema: z.ZodType<T>, value: unknown, bounds: Bounds = JOB_BOUNDS): Checked<T> {
+  const beyond = beyondBounds(value, bounds);
+  if (beyond.length > 0) return { ok: false, faults: beyond };
   const result = schema.safeParse(value, { reportInput: true });
   if (result.success) return { ok: true, value: result.data };
-  return { ok: false, faults: result.error.issues.flatMap(faultsOf) };
+  const { issues } = result.error;
+  return { ok: false, faults: shortened(issues.slice(0, MOST_FAULTS).flatMap(faultsOf), issues.length) };
 }
 
 type Issue = z.core.$ZodIssue;
@@ -31,10 +36,6 @@ function unionFaults(issue: Extract<Issue, { code: 'invalid_union' }>): Fault[] 
   const wrongTypeOnly = nearest.every((i) => i.path.length === 0);
   if (wrongTypeOnly) return [{ path: pathText(issue.path), reason: reasonOf(issue) }];
   return nearest.flatMap((inner) => faultsOf({ ...inner, path: [...issue.path, ...inner.path] } as Issue));
-}
-
-export function pathText(path: readonly PropertyKey[]): string {
-  return path.length === 0 ? '(file)' : path.map(String).join('.');
 }
 
 function reasonOf(issue: Issue): string {

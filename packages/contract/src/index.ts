@@ -10,10 +10,26 @@ export {
   catalogueRows,
   type CatalogueReader,
 } from './catalogueCsv';
-export { checkFile, pathText } from './faults';
+export { catalogueFromJson } from './catalogueJson';
+export { checkFile } from './faults';
+export { CATALOGUE_BOUNDS, JOB_BOUNDS, MOST_FAULTS, beyondBounds, pathText, shortened, type Bounds } from './bounds';
 
 export type { Checked } from './faults';
-export type { Fault, MountHistory, RoomSummary, SavedReply, SaveMount, SaveRequest, StaleReply } from './api';
+export type {
+  ChangesReply,
+  Fault,
+  MountHistory,
+  RevisionHead,
+  RevisionList,
+  RoomHead,
+  RoomList,
+  RoomReply,
+  RoomSummary,
+  SavedReply,
+  SaveMount,
+  SaveRequest,
+  StaleReply,
+} from './api';
 export type { CentreRule, Drilled, Job, LevelReading, Measured, Screen } from './job';
 export type { Build, FloorThing, Item, ItemKind, Viewer, Zone } from './room';
 export type { Evidence, Look, Scan } from './evidence';

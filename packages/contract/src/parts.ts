@@ -7,6 +7,14 @@ const LONGEST_MM = 100_000;
 
 export const length = z.number().min(0).max(LONGEST_MM);
 export const size = z.number().positive().max(LONGEST_MM);
+/** Of a mount, a set or a fastening: none is larger, and a longer arm would take minutes to plan. */
+const LONGEST_PART_MM = 3000;
+export const partLength = z.number().min(0).max(LONGEST_PART_MM);
+export const partSize = z.number().positive().max(LONGEST_PART_MM);
+export const partCoordinate = z.number().min(-LONGEST_PART_MM).max(LONGEST_PART_MM);
+/** Of a set, corner to corner or along an edge. */
+export const LONGEST_SCREEN_MM = 6000;
+export const screenSize = z.number().positive().max(LONGEST_SCREEN_MM);
 export const coordinate = z.number().min(-LONGEST_MM).max(LONGEST_MM);
 export const angle = z.number().min(-360).max(360);
 export const mass = z.number().positive().max(1000);
@@ -21,8 +29,8 @@ export const at = z.union([z.iso.datetime({ offset: true, local: true }), z.iso.
   error: 'takes a time as ISO 8601, such as 2026-03-14T09:30:00Z',
 });
 
-export const range = z.strictObject({ min: length, max: size });
-export const extent = z.strictObject({ width: size, height: size });
+export const range = z.strictObject({ min: partLength, max: partSize });
+export const extent = z.strictObject({ width: partSize, height: partSize });
 export const side = z.enum(['left', 'right']);
 /** Which wall an item is on; absent: main. */
 export const onWall = z.enum(['main', 'left', 'right']);

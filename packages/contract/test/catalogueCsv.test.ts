@@ -65,7 +65,7 @@ const CELLS: [column: string, text: string, said: string][] = [
   ['screenSize.max', '700', 'screenSize.max: is less than min'],
   ['screenSize.min', '-1', 'screenSize.min: must be at least 0, not -1'],
   ['pattern.min.width', '0', 'pattern.min.width: must be more than 0, not 0'],
-  ['pattern.max.height', '100001', 'pattern.max.height: must be at most 100000'],
+  ['pattern.max.height', '100001', 'pattern.max.height: must be at most 3000'],
   ['pattern.only', '200', 'pattern.only: "200" has 1 part and needs 2'],
   ['pattern.only', '200x', 'pattern.only: takes a number, not ""'],
   ['depth.folded', '-1', 'depth.folded: must be at least 0, not -1'],

@@ -89,7 +89,7 @@ describe('job file', () => {
     expect(faults([])).toEqual(['(file): takes an object, not []']);
     let deep: unknown = [];
     for (let i = 0; i < 20_000; i++) deep = [deep];
-    expect(faults(deep)).toEqual(['(file): takes an object, not a list nested too deep']);
+    expect(faults(deep)).toEqual(['0.0.0.0.0.0.0.0.…: is nested deeper than 64']);
     expect(faults('x')).toHaveLength(1);
   });
   it('takes a pattern above hook as one number or a list', () => {

@@ -33,7 +33,19 @@ export { measure, moveBox, moveFloor, removeEntry } from './edit/measure';
 export { changedFields } from './edit/changedFields';
 export { replaceJob } from './edit/replaceJob';
 export { snapBox, type SnapBox, type SnapGuide, type Snapped } from './edit/snapBox';
-export { EMPTY_HISTORY, HISTORY_LIMIT, edit, stepHistory, type History, type Step } from './edit/history';
+export {
+  EMPTY_HISTORY,
+  HISTORY_LIMIT,
+  edit,
+  historyOfCommands,
+  stepHistory,
+  type History,
+  type Step,
+} from './edit/history';
+export { applyChanges, inverted, sameValue, shared, valueAt, type Change, type FieldPath } from './edit/jobTree';
+export { changesBetween } from './edit/changesBetween';
+export { isPartOf, rebase, thingOf, type Dispute, type Pending, type Rebased } from './edit/rebase';
+export { renamed, type Renaming } from './edit/renameIds';
 
 // the set, the mount, the wall
 export { outlineOf } from './screen/outlineOf';

@@ -7,6 +7,7 @@ import {
   measure,
   replaceJob,
   stepHistory,
+  type Change,
   type Command,
   type JobPath,
 } from '../src';
@@ -112,7 +113,7 @@ describe('history', () => {
     expect(stepHistory(again.job, again.history, 'redo')).toBeUndefined();
   });
   it('keeps the last hundred', () => {
-    let step = { job: testJob(), history: EMPTY_HISTORY, touched: [] as string[] };
+    let step = { job: testJob(), history: EMPTY_HISTORY, changes: [] as Change[] };
     for (let i = 1; i <= HISTORY_LIMIT + 20; i++)
       step = edit(step.job, step.history, { do: 'put', path: 'screen.mass', value: i });
     expect(step.history.undo).toHaveLength(HISTORY_LIMIT);

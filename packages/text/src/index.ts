@@ -20,6 +20,7 @@ export {
   verdictWord,
 } from './names';
 export { fieldName, sourceWords } from './paths';
+export { bothSides, changedThing, changedValue, touchedWords } from './changes';
 export { planFile } from './planFile';
 export { offText, poseText, tiltText } from './reach';
 export { wordingFor } from './wordingFor';

@@ -39,54 +39,57 @@ export async function seedCatalogue(db: Db, catalogue: Catalogue): Promise<void>
   if (rows.length > 0) await db.insert(catalogueEntries).values(rows).onConflictDoNothing();
 }
 
-/** SQLite takes 32,766 values in one statement; a row has seven. */
-const ROWS_AT_ONCE = 2000;
+/** Rows of one statement; between two of them others get their turn. */
+const ROWS_AT_ONCE = 250;
+const breathe = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
+export type MountsSaved = 'saved' | 'again' | 'reused';
 
 /**
- * Puts mounts into the catalogue in one transaction: a new version of each, the earlier ones kept.
- * The same edit sent twice changes nothing. All or none.
+ * Puts mounts into the catalogue in one transaction: a new version of each, the earlier ones kept; all or none.
+ * The same edit sent twice changes nothing; one that says something else under an id that was used is not taken.
  */
-export async function saveMounts(db: Db, mounts: readonly Mount[], editId: string, now: string): Promise<void> {
-  const [again] = await db
-    .select({ id: catalogueHistory.id })
+export async function saveMounts(db: Db, mounts: readonly Mount[], editId: string, now: string): Promise<MountsSaved> {
+  const before = await db
+    .select({ id: catalogueHistory.id, entry: catalogueHistory.entry })
     .from(catalogueHistory)
-    .where(eq(catalogueHistory.editId, editId))
-    .limit(1);
-  const first = mounts[0];
-  if (again || !first) return;
-  const rows = mounts.map((m, position) => ({
-    kind: 'mounts' as const,
-    id: m.id,
-    position: NEW_BEFORE + position,
-    savedAt: now,
-    editId,
-    entry: JSON.stringify(m),
-  }));
-  const chunks = Array.from({ length: Math.ceil(rows.length / ROWS_AT_ONCE) }, (_, i) =>
-    rows.slice(i * ROWS_AT_ONCE, (i + 1) * ROWS_AT_ONCE),
-  );
-  const upsert = (chunk: typeof rows) =>
-    db
-      .insert(catalogueEntries)
-      .values(chunk)
-      .onConflictDoUpdate({
-        target: [catalogueEntries.kind, catalogueEntries.id],
-        set: {
-          version: sql`${catalogueEntries.version} + 1`,
-          savedAt: now,
-          editId,
-          entry: sql`excluded.entry`,
-        },
-      });
-  const before = remember(db);
-  await db.batch([before, ...chunks.map(upsert), remember(db)]);
+    .where(eq(catalogueHistory.editId, editId));
+  if (before.length > 0) return isSame(before, mounts) ? 'again' : 'reused';
+  await db.transaction(async (tx) => {
+    await remember(tx);
+    for (let from = 0; from < mounts.length; from += ROWS_AT_ONCE) {
+      const rows = mounts.slice(from, from + ROWS_AT_ONCE).map((m, i) => ({
+        kind: 'mounts' as const,
+        id: m.id,
+        position: NEW_BEFORE + from + i,
+        savedAt: now,
+        editId,
+        entry: JSON.stringify(m),
+      }));
+      await tx
+        .insert(catalogueEntries)
+        .values(rows)
+        .onConflictDoUpdate({
+          target: [catalogueEntries.kind, catalogueEntries.id],
+          set: { version: sql`${catalogueEntries.version} + 1`, savedAt: now, editId, entry: sql`excluded.entry` },
+        });
+      await breathe();
+    }
+    await remember(tx);
+  });
+  return 'saved';
+}
+
+function isSame(before: readonly { id: string; entry: string }[], mounts: readonly Mount[]): boolean {
+  const entries = new Map(before.map((r) => [r.id, r.entry]));
+  return entries.size === mounts.length && mounts.every((m) => entries.get(m.id) === JSON.stringify(m));
 }
 
 /** Imported and own mounts come before the seeded ones of equal standing; the ranking decides. */
 const NEW_BEFORE = -1_000_000;
 
 /** Copies every version that the history does not have yet. */
-const remember = (db: Db) =>
+const remember = (db: Pick<Db, 'run'>) =>
   db.run(sql`insert or ignore into catalogue_history (kind, id, version, saved_at, edit_id, entry)
     select kind, id, version, saved_at, edit_id, entry from catalogue_entries`);
 

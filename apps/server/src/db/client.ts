@@ -1,62 +1,100 @@
 import { existsSync, mkdirSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { setTimeout as wait } from 'node:timers/promises';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { copyInto, keepCopy } from './copies';
+import { DatabaseError, isLocked, named } from './databaseErrors';
+import { newerThanProgram, pendingMigrations } from './migrations';
 import * as schema from './schema';
 
 export type Db = LibSQLDatabase<typeof schema>;
 
-/** The one way to the database: a serial queue, because the driver cannot take two writers. */
+/** The one way to the database: writes one after the other, reads beside them. */
 export interface Store {
-  /** Runs one piece of work after all earlier ones have ended. */
+  /** Runs one piece of writing after all earlier ones have ended; while another program has the lock it waits. */
   run: <T>(work: (db: Db) => Promise<T>) => Promise<T>;
+  /** Reads; no writing holds it up. */
+  read: <T>(work: (db: Db) => Promise<T>) => Promise<T>;
+  /** What this database is known by, wherever its file lies. */
+  database: string;
+  path: string;
+  /** A sound copy into a file, while everything goes on. */
+  copyTo: (file: string) => Promise<void>;
+  /** Everything into the one file, so that it can be taken along by itself. */
   close: () => Promise<void>;
 }
 
-/** A database that cannot be opened, in a sentence that names the file. */
-export class DatabaseError extends Error {}
+export interface OpenParts {
+  migrations: string;
+  newId: () => string;
+  now: () => Date;
+  /** Whether a copy is kept before a migration; yes unless it is a copy itself. */
+  copies?: boolean;
+  /** How long a write waits for another program's lock, ms. */
+  patience?: number;
+}
 
-/** Opens, checks, migrates. A file that is not sound is named and left as it is. */
-export async function openStore(path: string, migrations: string): Promise<Store> {
-  const known = existsSync(path) && statSync(path).size > 0;
-  mkdirSync(dirname(path), { recursive: true });
-  if (known) await checkSound(path);
-  const client = open(path);
+const PATIENCE_MS = 5000;
+const AGAIN_MS = 60;
+
+/** Opens, checks, copies before a migration, migrates. A file that is not sound is named and left as it is. */
+export async function openStore(path: string, parts: OpenParts): Promise<Store> {
+  const clients: Client[] = [];
+  const open = () => {
+    const client = connect(path);
+    clients.push(client);
+    return client;
+  };
   try {
+    const known = fileAt(path);
+    if (known) await checkSound(path, parts.migrations);
+    const client = open();
     await setPragmas(client);
+    if (known && parts.copies !== false && (await pendingMigrations(client, parts.migrations)) > 0)
+      await keepCopy(client, path, 'before-migration', parts.now());
     const db = drizzle(client, { schema });
-    await migrate(db, { migrationsFolder: migrations });
+    await migrate(db, { migrationsFolder: parts.migrations });
     await setPragmas(client);
-    return queued(client, db);
+    const database = await databaseMark(client, parts.newId);
+    const reader = open();
+    return queued({ path, client, db, reader, database, patience: parts.patience ?? PATIENCE_MS });
   } catch (error) {
-    client.close();
-    throw named(path, error);
+    for (const client of clients) client.close();
+    throw error instanceof DatabaseError ? error : named(path, error);
   }
 }
 
-const BUSY_MS = 5000;
-const open = (path: string): Client => createClient({ url: `file:${path}`, concurrency: 1, timeout: BUSY_MS });
+/** The path may hold any character that a file name may. The driver's own waiting would hold up everything. */
+export const connect = (path: string): Client =>
+  createClient({ url: pathToFileURL(path).href, concurrency: 1, timeout: 0 });
+
+/** Whether a database lies there; its folder is made, and what is no file is named. */
+function fileAt(path: string): boolean {
+  mkdirSync(dirname(path), { recursive: true });
+  if (!existsSync(path)) return false;
+  const what = statSync(path);
+  if (what.isDirectory()) throw new DatabaseError(`the database ${path} is a folder; name a file in it`);
+  return what.size > 0;
+}
 
 /** Reads only, before anything could write to the file. */
-async function checkSound(path: string): Promise<void> {
-  let client: Client | undefined;
+export async function checkSound(path: string, migrations: string): Promise<void> {
+  const client = connect(path);
   try {
-    client = open(path);
     const { rows } = await client.execute('PRAGMA quick_check(1)');
     const said = String(rows[0]?.[0] ?? 'no answer');
     if (said !== 'ok') throw new Error(said);
-  } catch (error) {
-    throw named(path, error);
+    if (await newerThanProgram(client, migrations))
+      throw new DatabaseError(
+        `the database ${path} was written by a newer Steddo than this one and was left as it is; start the newer one`,
+      );
   } finally {
-    client?.close();
+    client.close();
   }
 }
-
-const named = (path: string, error: unknown): DatabaseError =>
-  new DatabaseError(
-    `the database ${path} cannot be used and was left as it is: ${error instanceof Error ? error.message : String(error)}`,
-  );
 
 /** Write-ahead log with full durability; read back, because a pragma that is refused says nothing. */
 async function setPragmas(client: Client): Promise<void> {
@@ -69,12 +107,57 @@ async function setPragmas(client: Client): Promise<void> {
     throw new Error('write-ahead logging with full durability could not be set');
 }
 
-function queued(client: Client, db: Db): Store {
+async function databaseMark(client: Client, newId: () => string): Promise<string> {
+  await client.execute({
+    sql: `insert or ignore into meta (name, value) values ('database', ?)`,
+    args: [newId()],
+  });
+  const { rows } = await client.execute(`select value from meta where name = 'database'`);
+  return String(rows[0]?.[0]);
+}
+
+interface Parts {
+  path: string;
+  client: Client;
+  db: Db;
+  reader: Client;
+  database: string;
+  patience: number;
+}
+
+function queued({ path, client, db, reader, database, patience }: Parts): Store {
   let tail: Promise<unknown> = Promise.resolve();
+  const readDb = drizzle(reader, { schema });
+  const patiently = async <T>(work: (db: Db) => Promise<T>): Promise<T> => {
+    for (let waited = 0; ; waited += AGAIN_MS) {
+      try {
+        return await work(db);
+      } catch (error) {
+        if (!isLocked(error)) throw error;
+        // what a refused statement leaves behind would go on seeing the database as it was
+        await client.reconnect();
+        await setPragmas(client).catch(() => undefined);
+        if (waited >= patience) throw error;
+        await wait(AGAIN_MS);
+      }
+    }
+  };
   const run: Store['run'] = (work) => {
-    const next = tail.then(() => work(db));
+    const next = tail.then(() => patiently(work));
     tail = next.catch(() => undefined);
     return next;
   };
-  return { run, close: () => tail.then(() => client.close()) };
+  return {
+    run,
+    read: (work) => work(readDb),
+    database,
+    path,
+    copyTo: (file) => copyInto(reader, file),
+    close: () =>
+      tail.then(async () => {
+        reader.close();
+        await client.execute('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+        client.close();
+      }),
+  };
 }

@@ -7,7 +7,15 @@ export const rooms = sqliteTable('rooms', {
   title: text('title').notNull(),
   savedAt: text('saved_at').notNull(),
   job: text('job').notNull(),
+  /** The mark of the revision that this is. */
+  revision: text('revision').notNull().default(''),
+  device: text('device').notNull().default(''),
+  /** Taken away, and still to be taken back for thirty days. */
+  deletedAt: text('deleted_at'),
 });
+
+/** What the database says of itself. */
+export const meta = sqliteTable('meta', { name: text('name').primaryKey(), value: text('value').notNull() });
 
 export const revisions = sqliteTable(
   'revisions',
@@ -18,6 +26,8 @@ export const revisions = sqliteTable(
     savedAt: text('saved_at').notNull(),
     touched: text('touched').notNull(),
     job: text('job').notNull(),
+    revision: text('revision').notNull().default(''),
+    device: text('device').notNull().default(''),
   },
   (t) => [primaryKey({ columns: [t.roomId, t.version] }), index('revisions_edit').on(t.roomId, t.editId)],
 );
@@ -29,6 +39,7 @@ export const refused = sqliteTable('refused', {
   baseVersion: integer('base_version').notNull(),
   at: text('at').notNull(),
   job: text('job').notNull(),
+  device: text('device').notNull().default(''),
 });
 
 const catalogueColumns = {

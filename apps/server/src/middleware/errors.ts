@@ -1,5 +1,25 @@
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
+import { troubleOf, type Trouble } from '../db/databaseErrors';
+import { Unreadable } from '../db/rooms';
+
+interface Answer {
+  status: number;
+  error: string;
+  message: string;
+}
+
+/** Something that whoever runs the server can put right; nothing was saved, and the device keeps it. */
+const TROUBLES: Record<Trouble, Answer> = {
+  full: { status: 507, error: 'disk-full', message: "the server's disk is full; nothing was saved" },
+  'read-only': {
+    status: 507,
+    error: 'read-only',
+    message: "the server's database cannot be written; nothing was saved",
+  },
+  locked: { status: 503, error: 'locked', message: "another program holds the server's database; nothing was saved" },
+  gone: { status: 503, error: 'unreachable', message: "the server's database cannot be reached; nothing was saved" },
+};
 
 /** The one error boundary: a message reaches the client only when the fault is the client's. */
 export function errorBoundary(log: Logger): Middleware {
@@ -9,17 +29,24 @@ export function errorBoundary(log: Logger): Middleware {
       if (ctx.status === 404 && ctx.body === undefined && ctx.path.startsWith('/api/'))
         ctx.throw(404, 'there is nothing at this address');
     } catch (error) {
-      const e = error as { status?: number; message?: string; faults?: unknown };
-      const status = e.status ?? 500;
+      const { faults } = error as { faults?: unknown };
+      const { status, ...said } = answerTo(error);
       ctx.status = status;
-      ctx.body = {
-        error: status === 500 ? 'internal' : status === 413 ? 'too-large' : 'refused',
-        message: status < 500 ? messageOf(status, e.message ?? '') : 'something went wrong here; nothing was saved',
-        ...(e.faults ? { faults: e.faults } : {}),
-      };
+      ctx.body = { ...said, ...(faults ? { faults } : {}) };
+      if (status === 503) ctx.set('Retry-After', '2');
       if (status >= 500) log.error({ err: error, path: ctx.path }, 'request failed');
     }
   };
+}
+
+function answerTo(error: unknown): Answer {
+  const { status = 500, message = '' } = error as { status?: number; message?: string };
+  if (error instanceof Unreadable) return { status: 500, error: 'unreadable', message: error.message };
+  if (status < 500)
+    return { status, error: status === 413 ? 'too-large' : 'refused', message: messageOf(status, message) };
+  const trouble = troubleOf(error);
+  if (trouble) return TROUBLES[trouble];
+  return { status: 500, error: 'internal', message: 'something went wrong here; nothing was saved' };
 }
 
 function messageOf(status: number, message: string): string {

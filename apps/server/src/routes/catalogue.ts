@@ -2,13 +2,16 @@ import Router from '@koa/router';
 import createError from 'http-errors';
 import { api, checkFile } from '@steddo/contract';
 import { mountVersions, readCatalogue, saveMounts } from '../db/catalogue';
+import type { Changes } from '../changes';
 import type { Store } from '../db/client';
 
+export const REUSED = 'an edit of this id was saved before and said something else; nothing was saved';
+
 /** The catalogue: read whole, changed mount by mount, every version kept. */
-export function catalogueRoutes(store: Store, now: () => Date): Router {
+export function catalogueRoutes(store: Store, changes: Changes, now: () => Date): Router {
   const router = new Router({ prefix: '/api/catalogue' });
   router.get('/', async (ctx) => {
-    const { etag, text } = await store.run(readCatalogue);
+    const { etag, text } = await store.read(readCatalogue);
     ctx.etag = etag;
     ctx.type = 'application/json';
     ctx.status = 200;
@@ -24,12 +27,14 @@ export function catalogueRoutes(store: Store, now: () => Date): Router {
     const { mount, editId } = checked.value;
     if (mount.id !== ctx.params.id)
       throw createError(422, 'the address and the mount have different ids; nothing was saved');
-    await store.run((db) => saveMounts(db, [mount], editId, now().toISOString()));
-    const [latest] = await store.run((db) => mountVersions(db, mount.id));
+    const saved = await store.run((db) => saveMounts(db, [mount], editId, now().toISOString()));
+    if (saved === 'reused') throw createError(422, REUSED);
+    if (saved === 'saved') changes.catalogue();
+    const [latest] = await store.read((db) => mountVersions(db, mount.id));
     ctx.body = { id: mount.id, version: latest?.version ?? 1 };
   });
   router.get('/mounts/:id/history', async (ctx) => {
-    const versions = await store.run((db) => mountVersions(db, ctx.params.id ?? ''));
+    const versions = await store.read((db) => mountVersions(db, ctx.params.id ?? ''));
     if (versions.length === 0) throw createError(404, 'there is no such mount');
     ctx.body = { versions };
   });

@@ -2,51 +2,53 @@ import { Transform, type Readable } from 'node:stream';
 import Router from '@koa/router';
 import { parse } from 'csv-parse';
 import createError from 'http-errors';
-import {
-  catalogue as format,
-  catalogueReader,
-  checkFile,
-  type Catalogue,
-  type Checked,
-  type Fault,
-} from '@steddo/contract';
+import { catalogueFromJson, catalogueReader, MOST_FAULTS, type Catalogue, type Checked } from '@steddo/contract';
 import { saveMounts } from '../db/catalogue';
+import type { Changes } from '../changes';
 import type { Store } from '../db/client';
+import { REUSED } from './catalogue';
 
+/** Rows that are checked between two breaths. */
+const ROWS_AT_ONCE = 100;
 /** Larger than any catalogue of twenty thousand mounts. */
 const MOST_BYTES = 80 * 1024 * 1024;
-/** More faults than this are counted, not listed. */
-const MOST_FAULTS = 500;
+
+export interface ImportParts {
+  store: Store;
+  changes: Changes;
+  now: () => Date;
+  newId: () => string;
+}
 
 /**
  * Takes a whole catalogue, CSV as it streams in or JSON; all of it or nothing. It stands before the
  * body parser, which would refuse files of this size.
  */
-export function importRoutes(store: Store, now: () => Date): Router {
+export function importRoutes({ store, changes, now, newId }: ImportParts): Router {
   const router = new Router({ prefix: '/api/catalogue' });
   router.post('/import', async (ctx) => {
-    const editId = ctx.get('x-edit-id') || `import-${now().toISOString()}`;
+    const editId = ctx.get('x-edit-id').slice(0, 80) || `import-${newId()}`;
     if (!ctx.is('text/csv', 'application/json')) throw createError(415, 'takes text/csv or application/json');
     const body = ctx.req.pipe(limited());
     const checked = ctx.is('text/csv') ? await readCsv(body) : await readJson(body);
     if (!checked.ok)
-      throw createError(422, `nothing was taken: ${count(checked.faults.length)}`, {
-        faults: shortened(checked.faults),
+      throw createError(422, `nothing was taken: ${count(checked.faults)}`, {
+        faults: checked.faults,
       });
     const { mounts } = checked.value;
-    await store.run((db) => saveMounts(db, mounts, editId, now().toISOString()));
+    const saved = await store.run((db) => saveMounts(db, mounts, editId, now().toISOString()));
+    if (saved === 'reused') throw createError(422, REUSED);
+    if (saved === 'saved') changes.catalogue();
     ctx.body = { mounts: mounts.length };
   });
   return router;
 }
 
-const count = (faults: number): string => (faults === 1 ? 'one fault' : `${faults} faults`);
+/** Others get their turn while a large file is checked. */
+const breathe = (): Promise<boolean> => new Promise((resolve) => setImmediate(() => resolve(true)));
 
-function shortened(faults: readonly Fault[]): Fault[] {
-  const more = faults.length - MOST_FAULTS;
-  if (more <= 0) return [...faults];
-  return [...faults.slice(0, MOST_FAULTS), { path: '(file)', reason: `and ${more} more faults like these` }];
-}
+const count = ({ length }: readonly unknown[]): string =>
+  length > MOST_FAULTS ? `more than ${MOST_FAULTS} faults` : length === 1 ? 'one fault' : `${length} faults`;
 
 function limited(): Transform {
   let bytes = 0;
@@ -64,7 +66,10 @@ async function readCsv(body: Readable): Promise<Checked<Catalogue>> {
   const rows = body.pipe(parse({ relaxColumnCount: true, bom: true, skipEmptyLines: false }));
   body.on('error', (error) => rows.destroy(error));
   try {
-    for await (const cells of rows) reader.add(cells as string[]);
+    for await (const cells of rows) {
+      reader.add(cells as string[]);
+      if (reader.count() % ROWS_AT_ONCE === 0) await breathe();
+    }
   } catch (error) {
     if (createError.isHttpError(error)) throw error;
     const reason = error instanceof Error ? error.message : String(error);
@@ -83,5 +88,6 @@ async function readJson(body: Readable): Promise<Checked<Catalogue>> {
     const reason = `is not JSON: ${error instanceof Error ? error.message : ''}`;
     return { ok: false, faults: [{ path: '(file)', reason }] };
   }
-  return checkFile(format, value);
+  const checked = await catalogueFromJson(value, breathe);
+  return checked ?? { ok: false, faults: [] };
 }

@@ -1,100 +1,170 @@
 import {
+  CATALOGUE_BOUNDS,
+  JOB_BOUNDS,
   api,
   catalogue,
   checkFile,
   type Catalogue,
+  type ChangesReply,
   type Fault,
+  type Job,
   type MountHistory,
-  type RoomSummary,
+  type RevisionList,
+  type RoomList,
+  type RoomReply,
   type SaveMount,
   type SaveRequest,
 } from '@steddo/contract';
-
-export type SendResult =
-  | { kind: 'sent'; version: number }
-  | { kind: 'stale'; theirs: RoomSummary }
-  | { kind: 'refused'; message: string; faults: Fault[] }
-  | { kind: 'offline' };
+import type { Obstacle, SendResult } from './sendResult';
 
 const PATIENCE_MS = 8000;
 
-/** The server could not be reached, or did not answer as it should. */
-export class NoServer extends Error {}
-
-async function ask(path: string, init?: RequestInit): Promise<Response> {
-  try {
-    return await fetch(path, { ...init, signal: AbortSignal.timeout(PATIENCE_MS) });
-  } catch {
-    throw new NoServer('no server');
+/** What stood between here and an answer of the server. */
+export class Unanswered extends Error {
+  constructor(readonly obstacle: Obstacle) {
+    super(obstacle.why);
   }
 }
 
-async function read<T>(path: string, check: (value: unknown) => T): Promise<T> {
+const fail = (obstacle: Obstacle): never => {
+  throw new Unanswered(obstacle);
+};
+
+/** Asks the server; an answer that is not its own is none. */
+async function ask(path: string, init?: RequestInit, patience = PATIENCE_MS): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(path, { ...init, redirect: 'manual', signal: AbortSignal.timeout(patience) });
+  } catch {
+    return fail({ why: 'no-server' });
+  }
+  const type = response.headers.get('content-type') ?? '';
+  if (response.type === 'opaqueredirect' || (response.status >= 300 && response.status < 400) || !type.includes('json'))
+    return fail(
+      response.status >= 500
+        ? { why: 'server-failed', message: `it answered ${response.status}` }
+        : { why: 'in-between' },
+    );
+  return response;
+}
+
+async function bodyOf(response: Response): Promise<unknown> {
+  try {
+    return await response.json();
+  } catch {
+    return fail({ why: 'in-between' });
+  }
+}
+
+function valid<T>(schema: Parameters<typeof checkFile<T>>[0], value: unknown, bounds = JOB_BOUNDS): T {
+  const checked = checkFile(schema, value, bounds);
+  return checked.ok ? checked.value : fail({ why: 'in-between' });
+}
+
+/** What a refusal says; the server's own words where it gave them. */
+async function obstacleOf(response: Response): Promise<Obstacle> {
+  const { status } = response;
+  const body = checkFile(api.errorReply, await bodyOf(response));
+  const message = body.ok ? body.value.message : `it answered ${status}`;
+  if (status === 401 || status === 403) return { why: 'passcode' };
+  if (status === 413) return { why: 'too-large' };
+  if (status === 429) return { why: 'too-many' };
+  if (status === 507) return { why: 'server-full', message };
+  if (status >= 500) return { why: 'server-failed', message };
+  if (status === 404 || status === 405 || status === 421) return { why: 'not-there' };
+  return { why: 'not-valid', message, faults: body.ok ? (body.value.faults ?? []) : [] };
+}
+
+async function read<T>(path: string, schema: Parameters<typeof checkFile<T>>[0], bounds = JOB_BOUNDS): Promise<T> {
   const response = await ask(path);
-  if (!response.ok) throw new NoServer(`${path} answered ${response.status}`);
-  return check(await response.json());
+  if (!response.ok) fail(await obstacleOf(response));
+  return valid(schema, await bodyOf(response), bounds);
 }
 
-const valid =
-  <T>(schema: Parameters<typeof checkFile<T>>[0]) =>
-  (value: unknown): T => {
-    const checked = checkFile(schema, value);
-    if (!checked.ok) throw new NoServer(`unexpected answer at ${checked.faults[0]?.path ?? '?'}`);
-    return checked.value;
-  };
+const LIST_BOUNDS = { depth: 8, entries: 100_000 };
+export const fetchRooms = (): Promise<RoomList> => read('/api/rooms', api.roomList, LIST_BOUNDS);
+export const fetchCatalogue = (): Promise<Catalogue> => read('/api/catalogue', catalogue, CATALOGUE_BOUNDS);
+export const fetchChanges = (since: string): Promise<ChangesReply> =>
+  read(`/api/changes?since=${encodeURIComponent(since)}`, api.changesReply, LIST_BOUNDS);
+export const fetchRevisions = (id: string): Promise<RevisionList> =>
+  read(`/api/rooms/${id}/revisions`, api.revisionList, LIST_BOUNDS);
 
-export const fetchRooms = (): Promise<RoomSummary[]> =>
-  read('/api/rooms', valid(api.roomList)).then((list) => list.rooms);
-
-export const fetchCatalogue = (): Promise<Catalogue> => read('/api/catalogue', valid(catalogue));
-
-/** Undefined when the server knows no such room. */
-export async function fetchRoom(id: string): Promise<RoomSummary | undefined> {
-  const response = await ask(`/api/rooms/${id}`);
-  if (response.status === 404) return undefined;
-  if (!response.ok) throw new NoServer(`room answered ${response.status}`);
-  return valid(api.roomReply)(await response.json());
+/** A document of the room's record: a revision by its number, or a save that came too late by its edit. */
+export async function fetchRecorded(id: string, which: number | string): Promise<Job> {
+  const part = typeof which === 'number' ? `revisions/${which}` : `refused/${encodeURIComponent(which)}`;
+  return (await read(`/api/rooms/${id}/${part}`, api.revisionReply)).job;
 }
 
-export async function sendRoom(id: string, save: SaveRequest): Promise<SendResult> {
+export type Fetched =
+  | { kind: 'found'; reply: RoomReply }
+  | { kind: 'unknown'; database: string }
+  | { kind: 'deleted'; deletedAt: string; database: string };
+
+/** A room as the server has it, and whether it knows the revision that this device has. */
+export async function fetchRoom(id: string, base?: string): Promise<Fetched> {
+  const response = await ask(`/api/rooms/${id}${base === undefined ? '' : `?base=${encodeURIComponent(base)}`}`);
+  if (response.ok) return { kind: 'found', reply: valid(api.roomReply, await bodyOf(response)) };
+  return (await absent(response)) ?? fail(await obstacleOf(response));
+}
+
+/** A server that says that it does not have the room; anybody can answer 404. */
+async function absent(response: Response): Promise<Exclude<Fetched, { kind: 'found' }> | undefined> {
+  if (response.status !== 404 && response.status !== 410) return undefined;
+  const said = checkFile(api.absentReply, await bodyOf(response.clone()));
+  if (!said.ok) return undefined;
+  const { error, database, deletedAt = '' } = said.value;
+  return error === 'deleted' ? { kind: 'deleted', deletedAt, database } : { kind: 'unknown', database };
+}
+
+const asJson = (method: 'PUT' | 'POST' | 'DELETE', body?: unknown): RequestInit => ({
+  method,
+  ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+});
+
+async function attempt<T>(work: () => Promise<T>): Promise<T | { kind: 'obstacle'; obstacle: Obstacle }> {
   try {
-    const response = await ask(`/api/rooms/${id}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(save),
-    });
-    const body: unknown = await response.json();
-    if (response.ok) return { kind: 'sent', version: valid(api.savedReply)(body).version };
-    if (response.status === 409) return { kind: 'stale', theirs: valid(api.staleReply)(body).theirs };
-    if (response.status >= 500) return { kind: 'offline' };
-    const reply = valid(api.errorReply)(body);
-    return { kind: 'refused', message: reply.message, faults: reply.faults ?? [] };
-  } catch {
-    return { kind: 'offline' };
+    return await work();
+  } catch (error) {
+    return { kind: 'obstacle', obstacle: error instanceof Unanswered ? error.obstacle : { why: 'no-server' } };
   }
 }
+
+export const sendRoom = (id: string, save: SaveRequest): Promise<SendResult> =>
+  attempt(async (): Promise<SendResult> => {
+    const response = await ask(`/api/rooms/${id}`, asJson('PUT', save));
+    if (response.ok) return { kind: 'sent', ...valid(api.savedReply, await bodyOf(response)) };
+    if (response.status === 409) return { kind: 'stale', ...valid(api.staleReply, await bodyOf(response)) };
+    return (await absent(response)) ?? { kind: 'obstacle', obstacle: await obstacleOf(response) };
+  });
+
+export type ActResult = { kind: 'done' } | { kind: 'obstacle'; obstacle: Obstacle };
+
+/** Takes a room away on the server, or takes it back; where that has happened already it is done. */
+export const sendAct = (id: string, act: 'delete' | 'take-back'): Promise<ActResult> =>
+  attempt(async (): Promise<ActResult> => {
+    const path = act === 'delete' ? `/api/rooms/${id}` : `/api/rooms/${id}/take-back`;
+    const response = await ask(path, asJson(act === 'delete' ? 'DELETE' : 'POST'));
+    if (response.ok || response.status === 404) return { kind: 'done' };
+    return { kind: 'obstacle', obstacle: await obstacleOf(response) };
+  });
 
 /** A mount on its way to the server; refused ones stay on the device. */
 export async function sendMount(edit: SaveMount): Promise<'sent' | 'offline' | 'refused'> {
-  try {
-    const response = await ask(`/api/catalogue/mounts/${encodeURIComponent(edit.mount.id)}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(edit),
-    });
-    if (response.ok) return 'sent';
-    return response.status >= 500 ? 'offline' : 'refused';
-  } catch {
-    return 'offline';
-  }
+  const path = `/api/catalogue/mounts/${encodeURIComponent(edit.mount.id)}`;
+  const result = await attempt(async () => {
+    const response = await ask(path, asJson('PUT', edit));
+    return response.ok ? ('sent' as const) : fail(await obstacleOf(response));
+  });
+  if (result === 'sent') return result;
+  return result.obstacle.why === 'not-valid' ? 'refused' : 'offline';
 }
 
 /** Every version of a mount, the latest first; empty where the server knows none. */
 export async function fetchHistory(id: string): Promise<MountHistory['versions']> {
   const response = await ask(`/api/catalogue/mounts/${encodeURIComponent(id)}/history`);
   if (response.status === 404) return [];
-  if (!response.ok) throw new NoServer(`history answered ${response.status}`);
-  return valid(api.mountHistory)(await response.json()).versions;
+  if (!response.ok) fail(await obstacleOf(response));
+  return valid(api.mountHistory, await bodyOf(response)).versions;
 }
 
 export type ImportResult = { kind: 'taken'; mounts: number } | { kind: 'refused'; message: string; faults: Fault[] };
@@ -103,17 +173,14 @@ export type ImportResult = { kind: 'taken'; mounts: number } | { kind: 'refused'
 const IMPORT_PATIENCE_MS = 120_000;
 
 /** Gives a whole catalogue file to the server, which takes all of it or nothing. */
-export async function sendCatalogue(file: Blob, csv: boolean): Promise<ImportResult> {
+export async function sendCatalogue(file: Blob, csv: boolean, editId: string): Promise<ImportResult> {
   try {
-    const response = await fetch('/api/catalogue/import', {
-      method: 'POST',
-      headers: { 'content-type': csv ? 'text/csv' : 'application/json' },
-      body: file,
-      signal: AbortSignal.timeout(IMPORT_PATIENCE_MS),
-    });
-    const body: unknown = await response.json();
-    if (response.ok) return { kind: 'taken', mounts: valid(api.importedReply)(body).mounts };
-    const reply = valid(api.errorReply)(body);
+    const headers = { 'content-type': csv ? 'text/csv' : 'application/json', 'x-edit-id': editId };
+    const init = { method: 'POST', headers, body: file };
+    const response = await ask('/api/catalogue/import', init, IMPORT_PATIENCE_MS);
+    const body = await bodyOf(response);
+    if (response.ok) return { kind: 'taken', mounts: valid(api.importedReply, body).mounts };
+    const reply = valid(api.errorReply, body);
     return { kind: 'refused', message: reply.message, faults: reply.faults ?? [] };
   } catch {
     const message = 'the server cannot be reached; nothing was taken';

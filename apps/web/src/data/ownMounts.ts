@@ -1,27 +1,24 @@
 import { useSyncExternalStore } from 'react';
 import { checkFile, mount as format, type Mount } from '@steddo/contract';
 import type { LocalStore } from './localStore';
+import type { MountEdit } from './records';
 import { Retry } from './retry';
 
-/** A change of a mount that is on this device and on its way to the server. */
-export interface MountEdit {
-  editId: string;
-  mount: Mount;
-}
-
 export interface OwnParts {
-  store: Pick<LocalStore, 'keep' | 'kept'>;
+  store: Pick<LocalStore, 'mountEdits' | 'addMountEdit' | 'dropMountEdit'>;
   send: (edit: MountEdit) => Promise<'sent' | 'offline' | 'refused'>;
   newId: () => string;
   /** Told when something has reached the server. */
   onSent: () => void;
+  /** Other tabs are told that there is another one. */
+  tell: () => void;
   later: (work: () => void, ms: number) => void;
 }
 
-const KEY = 'own-mounts';
-
 /** Mounts that somebody added or changed here: on the device first, then on the server, in order. */
 export class OwnMounts {
+  /** What could not be written to the store, for as long as this tab is open. */
+  private unkept: MountEdit[] = [];
   private edits: MountEdit[] = [];
   private readonly listeners = new Set<() => void>();
   private opened: Promise<void> | undefined;
@@ -43,46 +40,62 @@ export class OwnMounts {
   };
 
   open(): Promise<void> {
-    this.opened ??= this.parts.store.kept(KEY).then((kept) => {
-      this.edits = (Array.isArray(kept) ? (kept as MountEdit[]) : []).filter((e) => checkFile(format, e.mount).ok);
-      this.changed();
-    });
+    this.opened ??= this.read();
     return this.opened;
   }
 
+  /** Reads the store again: another tab has added something. */
+  readonly read = async (): Promise<void> => {
+    const kept = await this.parts.store.mountEdits().catch((): MountEdit[] => []);
+    this.edits = [...kept.filter((e) => checkFile(format, e.mount).ok), ...this.unkept];
+    this.newest = [...new Map(this.edits.map((e) => [e.mount.id, e.mount])).values()];
+    this.listeners.forEach((l) => l());
+  };
+
   async save(mount: Mount): Promise<void> {
     await this.open();
-    this.edits = [...this.edits, { editId: this.parts.newId(), mount }];
-    await this.parts.store.keep(KEY, this.edits);
-    this.changed();
+    const edit = { editId: this.parts.newId(), mount };
+    try {
+      await this.parts.store.addMountEdit(edit);
+    } catch {
+      this.unkept.push(edit);
+    }
+    await this.read();
+    this.parts.tell();
     void this.flush();
   }
 
-  /** Sends what waits, one after the other; what cannot be sent stays. */
+  /** Sends what waits, one after the other; what cannot be sent stays, and holds up nothing else. */
   readonly flush = async (): Promise<void> => {
     await this.open();
     if (this.sending) return;
     this.sending = true;
     try {
-      for (let next = this.edits[0]; next; next = this.edits[0]) {
-        const result = await this.parts.send(next);
+      const refused = new Set<string>();
+      const next = () => this.edits.find((e) => !refused.has(e.editId));
+      for (let edit = next(); edit; edit = next()) {
+        const result = await this.parts.send({ editId: edit.editId, mount: edit.mount });
         if (result === 'offline') return this.retry.plan();
-        if (result === 'refused') return;
+        if (result === 'refused') {
+          refused.add(edit.editId);
+          continue;
+        }
         this.retry.reset();
-        const { editId } = next;
-        this.edits = this.edits.filter((e) => e.editId !== editId);
-        await this.parts.store.keep(KEY, this.edits);
+        await this.drop(edit.editId);
         this.parts.onSent();
-        this.changed();
       }
+      if (refused.size > 0) this.retry.plan();
     } finally {
       this.sending = false;
     }
   };
 
-  private changed(): void {
-    this.newest = [...new Map(this.edits.map((e) => [e.mount.id, e.mount])).values()];
-    this.listeners.forEach((l) => l());
+  private async drop(editId: string): Promise<void> {
+    this.unkept = this.unkept.filter((e) => e.editId !== editId);
+    await this.parts.store.dropMountEdit(editId).catch(() => undefined);
+    await this.read();
+    this.edits = this.edits.filter((e) => e.editId !== editId);
+    this.parts.tell();
   }
 }
 

@@ -1,44 +1,56 @@
-import { checkFile, job as jobFormat, type Fault, type Job, type RoomSummary } from '@steddo/contract';
-import { EMPTY_HISTORY, edit, replaceJob, stepHistory, type Command, type Step } from '@steddo/core';
-import type { SendResult } from './api';
-import type { LocalRoom, LocalStore } from './localStore';
+import { checkFile, job as jobFormat, type Fault, type Job } from '@steddo/contract';
+import {
+  EMPTY_HISTORY,
+  HISTORY_LIMIT,
+  applyChanges,
+  changesBetween,
+  edit,
+  inverted,
+  stepHistory,
+  valueAt,
+  type Change,
+  type Command,
+  type History,
+  type Step,
+} from '@steddo/core';
+import type { JournalEntry } from './journal';
+import { troubleOfStore, type StoreTrouble } from './localStore';
+import type { LocalRoom, OutboxEntry } from './records';
 import { Retry } from './retry';
+import type { RoomsParts } from './roomsParts';
+import { RoomSender } from './roomSender';
+import { apart, isReadable, viewOf, type RoomState } from './roomState';
 
-/** Where an edit is: on this device only, on its way, or on the server too. */
-export type SyncState =
-  | { kind: 'sent' }
-  | { kind: 'sending'; waiting: number }
-  | { kind: 'waiting'; waiting: number }
-  | { kind: 'stale'; theirs: RoomSummary }
-  | { kind: 'refused'; message: string };
-
-export interface RoomState extends LocalRoom {
-  sync: SyncState;
-}
-
-export interface RoomsParts {
-  store: LocalStore;
-  send: (id: string, save: { editId: string; baseVersion: number; touched: string[]; job: Job }) => Promise<SendResult>;
-  fetchRoom: (id: string) => Promise<RoomSummary | undefined>;
-  newId: () => string;
-  later: (work: () => void, ms: number) => void;
-}
+export type Opened = 'found' | 'missing' | 'deleted' | 'no-server';
 
 /**
- * Rooms on this device first, then on the server: an edit goes to the local store before the
- * network and leaves through an ordered outbox. Screens subscribe to a room's state.
+ * Rooms on this device first, then on the server: an edit is written down at once, committed to the store, and
+ * leaves through an ordered outbox. Screens subscribe to a room's state.
  */
 export class Rooms {
   private readonly states = new Map<string, RoomState>();
   private readonly listeners = new Set<() => void>();
-  /** Local writes happen in the order of the edits. */
-  private writes: Promise<unknown> = Promise.resolve();
-  private flushing = false;
-  private again = false;
+  private readonly toWrite = new Set<string>();
+  private writing: Promise<void> | undefined;
   private readonly retry: Retry;
+  readonly sender: RoomSender;
 
   constructor(private readonly parts: RoomsParts) {
     this.retry = new Retry(() => this.flush(), parts.later);
+    this.sender = new RoomSender({
+      ...parts,
+      get: this.get,
+      open: () => this.states.values(),
+      begin: (state) => {
+        this.set(state.id, state);
+        this.write(state.id);
+      },
+      note: (id, known) => this.note(id, known),
+      load: (id) => this.load(id),
+      update: (id, change) => this.update(id, change),
+      settled: () => this.settled(),
+      retry: this.retry,
+    });
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -48,40 +60,61 @@ export class Rooms {
 
   get = (id: string): RoomState | undefined => this.states.get(id);
 
-  /** Loads a room from the device, else from the server; takes the server's newer one when nothing waits. */
-  async open(id: string): Promise<'found' | 'missing' | 'no-server'> {
-    const { store } = this.parts;
-    const local = await store.room(id);
-    const waiting = await store.waiting(id);
-    if (local)
-      this.set(id, {
-        ...local,
-        sync: waiting > 0 ? { kind: 'waiting', waiting } : { kind: 'sent' },
-      });
-    if (waiting > 0) {
+  /** Loads a room from the device, else from the server, and asks the server for what is newer. */
+  async open(id: string): Promise<Opened> {
+    const local = this.states.get(id) ?? (await this.load(id));
+    if (local?.deletedAt !== undefined) return 'deleted';
+    if (local && local.waiting.length > 0) {
       this.flush();
       return 'found';
     }
     try {
-      const remote = await this.parts.fetchRoom(id);
-      if (remote) await this.adopt(remote, local);
-      return remote || local ? 'found' : 'missing';
+      const asked = await this.parts.fetchRoom(id, local?.base?.revision);
+      if (asked.kind === 'found') {
+        await this.parts.alone(id, () => this.sender.meet(id, asked.reply));
+        return (await this.sooner(id)) ? 'found' : 'no-server';
+      }
+      if (!local) return asked.kind === 'deleted' ? 'deleted' : 'missing';
+      if (local.base) this.note(id, { lost: asked });
+      return 'found';
     } catch {
-      if (local) return 'found';
-      return 'no-server';
+      return local ? 'found' : 'no-server';
     }
   }
 
+  /** Where another tab has the room, it is in the store as soon as that tab has fetched it. */
+  private async sooner(id: string): Promise<boolean> {
+    for (let tries = 0; tries < 20; tries++) {
+      if (this.states.has(id) || (await this.load(id))) return true;
+      await new Promise<void>((resolve) => this.parts.later(resolve, 100));
+    }
+    return false;
+  }
+
+  /** Whoever has the turn to edit: reads the device's store again, with what the journal has beyond it. */
+  async takeTurn(id: string): Promise<void> {
+    await this.load(id, true);
+    await this.settled();
+    this.flush();
+  }
+
+  /** Another tab has committed something: it is shown here too. */
+  async refresh(id: string): Promise<void> {
+    if (this.states.has(id)) await this.load(id, true);
+  }
+
+  /** The server has another version of a room: it is fetched where that room is open. */
+  async refetch(id: string): Promise<void> {
+    const state = this.states.get(id);
+    if (state && state.waiting.length === 0) await this.open(id);
+    else if (state) this.flush();
+  }
+
   async create(job: Job): Promise<string> {
-    const id = `r-${this.parts.newId().slice(0, 12)}`;
-    this.set(id, {
-      id,
-      job,
-      history: EMPTY_HISTORY,
-      serverVersion: 0,
-      sync: { kind: 'sending', waiting: 1 },
-    });
-    await this.write(id, [], job);
+    const id = `r-${this.parts.newId().replaceAll('-', '').slice(0, 20)}`;
+    this.start(id, job);
+    await this.settled();
+    this.flush();
     return id;
   }
 
@@ -89,146 +122,231 @@ export class Rooms {
   dispatch(id: string, command: Command): Fault[] {
     const state = this.states.get(id);
     if (!state) return [{ path: '(room)', reason: 'is not open' }];
-    return this.take(id, edit(state.job, state.history, command));
+    return this.take(id, edit(state.job, state.history, command), 'do');
   }
 
   step(id: string, way: 'undo' | 'redo'): void {
     const state = this.states.get(id);
     const step = state && stepHistory(state.job, state.history, way);
-    if (step) this.take(id, step);
+    if (!step) return;
+    if (step.since) this.update(id, { history: step.history, notUndone: step.since });
+    else this.take(id, step, way);
   }
 
-  /** Two versions: save mine on top of theirs; both stay among the revisions. */
-  async keepMine(id: string): Promise<void> {
+  /** What was said about an undo has been read. */
+  noteRead(id: string): void {
     const state = this.states.get(id);
-    if (state?.sync.kind !== 'stale') return;
-    const { theirs } = state.sync;
-    await this.parts.store.dropWaiting(id);
-    this.set(id, {
-      ...state,
-      serverVersion: theirs.version,
-      sync: { kind: 'sending', waiting: 1 },
-    });
-    await this.write(id, ['(all)'], state.job);
+    if (!state?.notUndone) return;
+    const { notUndone: _, ...rest } = state;
+    this.set(id, rest);
   }
 
-  /** Two versions: take theirs; mine comes back with undo. */
-  async takeTheirs(id: string): Promise<void> {
+  /** Settles what two people changed; whatever is chosen, undo brings the other back. */
+  choose(id: string, thing: string, whose: 'mine' | 'theirs'): Fault[] {
     const state = this.states.get(id);
-    if (state?.sync.kind !== 'stale') return;
-    const { theirs } = state.sync;
-    await this.parts.store.dropWaiting(id);
-    const { job, history } = edit(state.job, state.history, replaceJob(state.job, theirs.job));
-    this.set(id, { id, job, history, serverVersion: theirs.version, sync: { kind: 'sent' } });
-    await this.parts.store.save({ id, job, history, serverVersion: theirs.version });
-  }
-
-  /** Sends what waits, in order; called after edits, when the network is back, and at start. */
-  flush = (): void => {
-    if (this.flushing) {
-      this.again = true;
-      return;
+    const dispute = state?.disputes.find((d) => d.thing === thing);
+    if (!state || !dispute) return [];
+    const disputes = state.disputes.filter((d) => d !== dispute);
+    if (whose === 'mine') {
+      const waiting = [...state.waiting, this.entry(id, dispute.changes)];
+      const job = viewOf(state.base?.job, waiting, disputes);
+      const checked = checkFile(jobFormat, applyChanges(job, dispute.changes));
+      if (!checked.ok) return checked.faults;
+      this.update(id, { waiting, disputes, job });
+    } else {
+      const job = viewOf(state.base?.job, state.waiting, disputes);
+      const back = changesBetween(state.job, job);
+      this.update(id, { disputes, job, history: withStep(state.history, back) });
     }
-    this.flushing = true;
-    void this.sendAll().finally(() => {
-      this.flushing = false;
-      if (this.again) {
-        this.again = false;
-        this.flush();
-      }
-    });
-  };
-
-  private async adopt(remote: RoomSummary, local: LocalRoom | undefined): Promise<void> {
-    const now = this.states.get(remote.id);
-    const editedMeanwhile = now && now.sync.kind !== 'sent';
-    if (editedMeanwhile || (local && local.serverVersion >= remote.version)) return;
-    const history = local?.history ?? EMPTY_HISTORY;
-    const room: LocalRoom = {
-      id: remote.id,
-      job: remote.job,
-      history,
-      serverVersion: remote.version,
-    };
-    this.set(remote.id, { ...room, sync: { kind: 'sent' } });
-    await this.parts.store.save(room);
-  }
-
-  private take(id: string, step: Step): Fault[] {
-    const state = this.states.get(id);
-    const checked = checkFile(jobFormat, step.job);
-    if (!state || !checked.ok) return checked.ok ? [] : checked.faults;
-    const sync = state.sync.kind === 'stale' ? state.sync : ({ kind: 'sending', waiting: 1 } as const);
-    this.set(id, { ...state, job: step.job, history: step.history, sync });
-    void this.write(id, step.touched, step.job);
+    void this.settled().then(this.flush);
     return [];
   }
 
-  private write(id: string, touched: string[], job: Job): Promise<void> {
+  /** The server has lost what it had: this device's goes there again, or the server's is taken; one choice. */
+  settleLost(id: string, whose: 'mine' | 'theirs'): void {
     const state = this.states.get(id);
-    if (!state) return Promise.resolve();
-    const { history, serverVersion } = state;
-    const entry = { roomId: id, editId: this.parts.newId(), touched, job };
-    const write = this.writes.then(() => this.parts.store.save({ id, job, history, serverVersion }, entry));
-    this.writes = write.catch(() => undefined);
-    return write.then(this.flush);
-  }
-
-  private async sendAll(): Promise<void> {
-    const { store, send } = this.parts;
-    const stuck = new Set([...this.states.values()].filter((s) => s.sync.kind === 'stale').map((s) => s.id));
-    for (;;) {
-      const entry = await store.nextToSend(stuck);
-      if (!entry) return;
-      const { roomId, editId, touched, job } = entry;
-      const local = await store.room(roomId);
-      const result = await send(roomId, {
-        editId,
-        baseVersion: local?.serverVersion ?? 0,
-        touched,
-        job,
-      });
-      if (result.kind === 'sent') {
-        this.retry.reset();
-        await store.sent(entry, result.version);
-        await this.noteSent(roomId, result.version);
-        continue;
-      }
-      if (result.kind === 'offline') {
-        await this.noteWaiting();
-        this.retry.plan();
-        return;
-      }
-      stuck.add(roomId);
-      const state = this.states.get(roomId);
-      if (state)
-        this.set(roomId, {
-          ...state,
-          sync:
-            result.kind === 'stale'
-              ? { kind: 'stale', theirs: result.theirs }
-              : { kind: 'refused', message: result.message },
-        });
+    if (!state?.lost) return;
+    const { lost, obstacle: _, ...rest } = state;
+    const theirs = lost.kind === 'older' ? lost.theirs : undefined;
+    const { base: _base, ...unsent } = rest;
+    if (whose === 'mine') {
+      const base = theirs ? { base: baseOf(theirs, lost.database) } : {};
+      const back = lost.kind === 'deleted' ? [this.act(id, 'take-back')] : [];
+      const whole = this.entry(id, [{ path: [], ...(theirs ? { before: theirs.job } : {}), after: state.job }]);
+      this.states.set(id, lost.kind === 'deleted' ? { ...rest } : { ...unsent, ...base });
+      const waiting = lost.kind === 'deleted' ? [...back, ...rest.waiting] : [whole];
+      this.update(id, { waiting });
+    } else if (theirs) {
+      const step = changesBetween(state.job, theirs.job);
+      this.states.set(id, { ...unsent, base: baseOf(theirs, lost.database) });
+      this.update(id, { waiting: [], disputes: [], job: theirs.job, history: withStep(state.history, step) });
+    } else {
+      this.states.set(id, { ...rest });
+      this.update(id, { waiting: [], deletedAt: this.parts.now().toISOString() });
     }
+    void this.settled().then(this.flush);
   }
 
-  private async noteSent(id: string, version: number): Promise<void> {
-    const waiting = await this.parts.store.waiting(id);
+  /** Takes a room away, here at once and on the server when it can be reached; thirty days to take it back. */
+  async remove(id: string): Promise<void> {
+    const state = this.states.get(id) ?? (await this.load(id));
+    if (!state) return;
+    const act = state.base || state.waiting.length > 0 ? [this.act(id, 'delete')] : [];
+    this.update(id, { deletedAt: this.parts.now().toISOString(), waiting: [...state.waiting, ...act] });
+    await this.settled();
+    this.flush();
+  }
+
+  async takeBack(id: string): Promise<void> {
+    const state = this.states.get(id) ?? (await this.load(id));
+    if (!state) return;
+    const { deletedAt: _, ...rest } = state;
+    this.states.set(id, rest);
+    const waits = rest.waiting.some((e) => e.act === 'delete');
+    const waiting = waits
+      ? rest.waiting.filter((e) => e.act !== 'delete')
+      : [...rest.waiting, this.act(id, 'take-back')];
+    this.update(id, { waiting: rest.base || waits ? waiting : rest.waiting });
+    await this.settled();
+    this.flush();
+  }
+
+  /** A room that the server has and this device has not been told of: kept here too, for where there is no signal. */
+  async bring(id: string): Promise<void> {
+    const state = this.states.get(id) ?? (await this.load(id));
+    if (state && (state.waiting.length > 0 || state.deletedAt !== undefined)) return;
+    const asked = await this.parts.fetchRoom(id, state?.base?.revision);
+    if (asked.kind === 'found') await this.parts.alone(id, () => this.sender.meet(id, asked.reply));
+  }
+
+  /** Sends what waits, in order; called after edits, when the network is back, and at start. */
+  flush = (): void => this.sender.flush();
+
+  /** Edits that a tab left in the journal and nobody has opened since. */
+  async recover(): Promise<void> {
+    for (const id of this.parts.journal.rooms())
+      await this.parts.alone(id, async () => {
+        await this.load(id, true);
+        await this.settled();
+      });
+  }
+
+  /** Everything that was done is committed, or it is known why not. */
+  async settled(): Promise<void> {
+    while (this.writing) await this.writing;
+  }
+
+  private start(id: string, job: Job): void {
+    const entry = this.entry(id, [{ path: [], after: job }]);
+    this.parts.journal.write({ roomId: id, editId: entry.editId, n: 1, way: 'do', changes: entry.changes });
+    this.set(id, { id, job, history: EMPTY_HISTORY, disputes: [], edits: 1, waiting: [entry], kept: 0 });
+    this.write(id);
+  }
+
+  /** From the store, with the journal's edits that the store does not have; undefined where it has nothing. */
+  private async load(id: string, withJournal = false): Promise<RoomState | undefined> {
+    let state: RoomState | undefined;
+    try {
+      const stored = await this.parts.store.room(id);
+      const now = this.states.get(id);
+      // what was done while the store was being read is newer than what it has
+      if (now && now.edits > (stored?.room.edits ?? 0) && !withJournal) return now;
+      if (stored) state = { ...stored.room, waiting: stored.waiting, kept: stored.room.edits, ...passing(now) };
+    } catch (error) {
+      const now = this.states.get(id);
+      if (now) this.set(id, { ...now, trouble: troubleOfStore(error) });
+      return now;
+    }
+    if (withJournal) state = this.replay(id, state);
+    if (!state) return undefined;
+    this.set(id, state);
+    if (state.kept < state.edits) this.write(id);
+    return state;
+  }
+
+  private replay(id: string, stored: RoomState | undefined): RoomState | undefined {
+    return this.parts.journal
+      .of(id)
+      .filter((e) => e.n > (stored?.edits ?? 0))
+      .reduce(replayed, stored);
+  }
+
+  private take(id: string, step: Step, way: JournalEntry['way']): Fault[] {
+    const state = this.states.get(id);
+    if (!state || step.changes.length === 0) return [];
+    const checked = checkFile(jobFormat, step.job);
+    if (!checked.ok) return checked.faults;
+    const entry = this.entry(id, step.changes);
+    const n = state.edits + 1;
+    this.parts.journal.write({ roomId: id, editId: entry.editId, n, way, changes: step.changes });
+    const { notUndone: _, ...rest } = state;
+    this.set(id, { ...withEntry(rest, entry), job: step.job, history: step.history, edits: n });
+    this.write(id);
+    return [];
+  }
+
+  private entry = (roomId: string, changes: Change[]): OutboxEntry => ({ roomId, editId: this.parts.newId(), changes });
+  private act = (roomId: string, act: 'delete' | 'take-back'): OutboxEntry => ({
+    roomId,
+    editId: this.parts.newId(),
+    changes: [],
+    act,
+  });
+
+  private update(id: string, change: Partial<RoomState>): void {
     const state = this.states.get(id);
     if (!state) return;
-    const sync: SyncState = waiting > 0 ? { kind: 'sending', waiting } : { kind: 'sent' };
-    this.set(id, { ...state, serverVersion: version, sync });
+    this.set(id, { ...state, ...change, edits: state.edits + 1 });
+    this.write(id);
   }
 
-  private async noteWaiting(): Promise<void> {
-    for (const state of this.states.values()) {
-      const waiting = await this.parts.store.waiting(state.id);
-      if (waiting > 0 && state.sync.kind !== 'stale')
-        this.set(state.id, {
-          ...(this.states.get(state.id) ?? state),
-          sync: { kind: 'waiting', waiting },
-        });
+  private note(id: string, known: Pick<RoomState, 'obstacle' | 'lost'>): void {
+    const state = this.states.get(id);
+    if (!state) return;
+    const { obstacle: _, lost: _lost, ...rest } = state;
+    this.set(id, { ...rest, ...known });
+  }
+
+  private write(id: string): void {
+    this.toWrite.add(id);
+    this.writing ??= this.writeAll();
+  }
+
+  /** One commit after the other, each with the latest of its room. */
+  private async writeAll(): Promise<void> {
+    // in a turn of its own, so that what one tap does is one commit
+    await Promise.resolve();
+    while (this.toWrite.size > 0) {
+      const [id] = [...this.toWrite];
+      this.toWrite.delete(id!);
+      const state = this.states.get(id!);
+      if (state) await this.commit(state);
     }
+    this.writing = undefined;
+    this.flush();
+  }
+
+  private async commit(state: RoomState): Promise<void> {
+    const { id, edits } = state;
+    try {
+      await this.parts.store.commit(recordOf(state), state.waiting);
+    } catch (error) {
+      this.noteTrouble(id, troubleOfStore(error));
+      return;
+    }
+    this.parts.journal.committed(id, edits);
+    const now = this.states.get(id);
+    if (now) {
+      const { trouble: _, ...rest } = now;
+      this.set(id, { ...rest, kept: Math.max(now.kept, edits) });
+    }
+    this.parts.tell(id);
+  }
+
+  private noteTrouble(id: string, trouble: StoreTrouble): void {
+    const now = this.states.get(id);
+    if (now) this.set(id, { ...now, trouble });
+    this.parts.later(() => this.write(id), TRY_AGAIN_MS);
   }
 
   private set(id: string, state: RoomState): void {
@@ -236,3 +354,65 @@ export class Rooms {
     for (const listener of this.listeners) listener();
   }
 }
+
+/** A store that could not write is tried again after so long, ms. */
+const TRY_AGAIN_MS = 3000;
+
+const recordOf = ({ id, job, history, base, disputes, edits, deletedAt }: RoomState): LocalRoom => ({
+  id,
+  job,
+  history,
+  disputes,
+  edits,
+  ...(base ? { base } : {}),
+  ...(deletedAt === undefined ? {} : { deletedAt }),
+});
+
+/** What is known of a room beyond its record, and stays known when it is read again. */
+const passing = (now: RoomState | undefined): Pick<RoomState, 'obstacle' | 'lost'> => ({
+  ...(now?.obstacle ? { obstacle: now.obstacle } : {}),
+  ...(now?.lost ? { lost: now.lost } : {}),
+});
+
+export const baseOf = (
+  { version, revision, job }: { version: number; revision: string; job: Job },
+  database: string,
+): NonNullable<LocalRoom['base']> => ({ version, revision, database, job });
+
+const withStep = (history: History, changes: Change[]): History =>
+  changes.length === 0 ? history : { undo: [...history.undo, changes].slice(-HISTORY_LIMIT), redo: [] };
+
+/** The room with an edit that waits; what of it is disputed is said in the dispute instead. */
+function withEntry(state: RoomState, entry: OutboxEntry): RoomState {
+  const { free, disputed } = apart(entry.changes, state.disputes);
+  if (disputed.length === 0) return { ...state, waiting: [...state.waiting, entry] };
+  const after = applyChanges(state.job, entry.changes);
+  const disputes = state.disputes.map((d) => ({
+    ...d,
+    changes: d.changes.map((c) => ({ ...c, after: valueAt(after, c.path) })),
+  }));
+  const waiting = free.length > 0 ? [...state.waiting, { ...entry, changes: free }] : state.waiting;
+  return { ...state, disputes, waiting };
+}
+
+/** The room with an edit from the journal; one that does not fit any more changes nothing. */
+function replayed(state: RoomState | undefined, journaled: JournalEntry): RoomState | undefined {
+  const { roomId, editId, changes, way, n } = journaled;
+  const entry = { roomId, editId, changes };
+  if (!state) {
+    const job = changes[0]?.path.length === 0 ? (changes[0].after as Job) : undefined;
+    if (!job || !isReadable(job)) return undefined;
+    return { id: roomId, job, history: EMPTY_HISTORY, disputes: [], edits: n, waiting: [entry], kept: 0 };
+  }
+  const job = applyChanges(state.job, changes);
+  if (!isReadable(job)) return state;
+  const { undo, redo } = state.history;
+  const history = {
+    do: { undo: [...undo, changes].slice(-HISTORY_LIMIT), redo: [] },
+    undo: { undo: undo.slice(0, -1), redo: [...redo, inverted(changes)] },
+    redo: { undo: [...undo, changes], redo: redo.slice(0, -1) },
+  }[way];
+  return { ...withEntry(state, entry), job, history, edits: n };
+}
+
+export { syncOf, type RoomState, type SyncState } from './roomState';

@@ -1,50 +1,97 @@
 import { mutate } from 'swr';
-import { fetchRoom, sendMount, sendRoom } from './api';
+import type { ChangesReply } from '@steddo/contract';
+import { fetchChanges, fetchRoom, sendAct, sendMount, sendRoom } from './api';
+import { Followed, deviceName, nameDevice } from './device';
+import { Journal, browserStorage } from './journal';
+import { Live } from './live';
 import { openLocalStore } from './localStore';
 import { OwnMounts } from './ownMounts';
 import { Rooms } from './rooms';
+import { Turns, tabChannel, type TabNews } from './tabs';
 
 /** The one store and the one set of rooms of this tab, wired to the browser. */
 export const localStore = openLocalStore();
 
-/** Only one tab sends at a time; sending twice would be harmless, but out of order would not. */
-const oneAtATime: typeof sendRoom = async (id, save) => {
-  if (!navigator.locks) return sendRoom(id, save);
-  return await navigator.locks.request('steddo-outbox', async () => await sendRoom(id, save));
+const storage = browserStorage();
+export const journal = new Journal(storage);
+const newId = (): string => crypto.randomUUID();
+const isPhone = (): boolean => window.matchMedia?.('(pointer: coarse)').matches ?? false;
+
+export const device = new Followed(deviceName(storage, isPhone(), newId));
+export const renameDevice = (name: string): void => {
+  nameDevice(storage, name);
+  device.set(name.trim());
 };
 
+export const turns = new Turns(navigator.locks);
+const tell = tabChannel(hear);
 const later = (work: () => void, ms: number): void => {
   setTimeout(work, ms);
 };
 
 export const rooms = new Rooms({
   store: localStore,
-  send: oneAtATime,
+  journal,
+  send: (id, save) => sendRoom(id, { ...save, device: device.get() }),
+  act: sendAct,
   fetchRoom,
-  newId: () => crypto.randomUUID(),
+  newId,
+  now: () => new Date(),
   later,
+  alone: turns.alone,
+  tell: (room) => {
+    tell({ room });
+    void mutate('local-rooms');
+  },
 });
 
 export const ownMounts = new OwnMounts({
   store: localStore,
   send: sendMount,
-  newId: () => crypto.randomUUID(),
+  newId,
   onSent: () => void mutate('catalogue'),
+  tell: () => tell('mounts'),
   later,
 });
 
-/** Tries again when the network is back or the tab comes to the front, and at start. */
+function hear(news: TabNews): void {
+  if (news === 'mounts') void ownMounts.read();
+  else if (news !== 'rooms') void rooms.refresh(news.room);
+  void mutate('local-rooms');
+}
+
+function onChanges({ rooms: changed, catalogue }: ChangesReply): void {
+  for (const { id, revision } of changed)
+    if (rooms.get(id)?.base?.revision !== revision) void rooms.refetch(id).catch(() => undefined);
+  if (catalogue) void mutate('catalogue');
+  void mutate('rooms');
+  flushAll();
+}
+
+const flushAll = (): void => {
+  rooms.flush();
+  void ownMounts.flush();
+};
+
+/** Sends what waits and hears of what changes: at start, when the network is back, when the tab comes to the front. */
 export function keepSending(): () => void {
-  const flush = () => {
-    rooms.flush();
-    void ownMounts.flush();
+  const live = new Live({
+    fetchChanges,
+    onChanges,
+    visible: () => document.visibilityState === 'visible',
+    later,
+  });
+  const again = () => {
+    flushAll();
+    live.ask();
   };
-  const onShow = () => document.visibilityState === 'visible' && flush();
-  window.addEventListener('online', flush);
+  const onShow = () => document.visibilityState === 'visible' && again();
+  window.addEventListener('online', again);
   document.addEventListener('visibilitychange', onShow);
-  flush();
+  void rooms.recover().then(again);
   return () => {
-    window.removeEventListener('online', flush);
+    live.stop();
+    window.removeEventListener('online', again);
     document.removeEventListener('visibilitychange', onShow);
   };
 }

@@ -1,32 +1,100 @@
+import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
-import type { Job } from '@steddo/contract';
+import type { Job, RoomHead } from '@steddo/contract';
 import { fetchRooms } from './api';
-import { localStore } from './shared';
+import type { LocalRoom } from './records';
+import { localStore, rooms } from './shared';
 
+/** A room as the list shows it: with its document where this device has it, else by its name alone. */
 export interface ListedRoom {
   id: string;
-  job: Job;
+  title: string;
+  savedAt: string;
+  job?: Job;
   /** On this device only so far. */
   waiting: boolean;
 }
 
-/** Every room known here or on the server; what waits on this device wins. */
-export function useRoomList(): { rooms: ListedRoom[]; loading: boolean; noServer: boolean } {
-  const remote = useSWR('rooms', fetchRooms, {
-    shouldRetryOnError: true,
-    errorRetryInterval: 4000,
-  });
-  const local = useSWR('local-rooms', async () => {
-    const all = await localStore.rooms();
-    return Promise.all(all.map(async (r) => ({ ...r, waiting: (await localStore.waiting(r.id)) > 0 })));
-  });
-  const merged = new Map<string, ListedRoom>();
-  for (const r of remote.data ?? []) merged.set(r.id, { id: r.id, job: r.job, waiting: false });
-  for (const r of local.data ?? [])
-    if (r.waiting || !merged.has(r.id)) merged.set(r.id, { id: r.id, job: r.job, waiting: r.waiting });
-  return {
-    rooms: [...merged.values()],
-    loading: remote.data === undefined && !remote.error && (local.data ?? []).length === 0,
-    noServer: Boolean(remote.error),
-  };
+export interface RoomLists {
+  rooms: ListedRoom[];
+  /** Taken away here or elsewhere, and still to be taken back. */
+  deleted: { id: string; title: string; deletedAt: string }[];
+  /** Rooms that this device had sent and the server does not have any more. */
+  lost: string[];
+  /** Records that cannot be read, on the server. */
+  aside: { id: string; reason: string }[];
+  loading: boolean;
+  /** The server has been asked and has not answered yet. */
+  asking: boolean;
+  noServer: boolean;
+}
+
+/** Rooms of the server that are kept on this device too, for where there is no signal: the latest. */
+const BROUGHT = 40;
+
+/** Every room known here or on the server; what this device has is shown at once. */
+export function useRoomList(): RoomLists {
+  const remote = useSWR('rooms', fetchRooms, { shouldRetryOnError: true, errorRetryInterval: 4000 });
+  const local = useSWR('local-rooms', readLocal);
+  const heads = remote.data;
+  const here = local.data;
+  useEffect(() => {
+    if (heads && here) void bringLatest(heads.rooms, here.rooms);
+  }, [heads, here]);
+  return useMemo(() => {
+    const gone = new Set(heads?.deleted.map((r) => r.id));
+    const all = here?.rooms ?? [];
+    const own = all.filter((r) => r.deletedAt === undefined && !(gone.has(r.id) && !here?.waiting.has(r.id)));
+    const known = new Map(heads?.rooms.map((r) => [r.id, r]));
+    const listed = own.map((r): ListedRoom => ({
+      id: r.id,
+      title: r.job.title,
+      savedAt: known.get(r.id)?.savedAt ?? '',
+      job: r.job,
+      waiting: here?.waiting.has(r.id) ?? false,
+    }));
+    const hidden = new Set(all.map((r) => r.id));
+    const others = (heads?.rooms ?? []).filter((r) => !hidden.has(r.id));
+    const elsewhere = others.map(({ id, title, savedAt }): ListedRoom => ({ id, title, savedAt, waiting: false }));
+    const deleted = [
+      ...all.flatMap((r) =>
+        r.deletedAt === undefined ? [] : [{ id: r.id, title: r.job.title, deletedAt: r.deletedAt }],
+      ),
+      ...(heads?.deleted ?? []).map(({ id, title, deletedAt }) => ({ id, title, deletedAt })),
+    ];
+    return {
+      rooms: [...listed, ...elsewhere].sort((a, b) => orderOf(b).localeCompare(orderOf(a)) || a.id.localeCompare(b.id)),
+      deleted: [...new Map(deleted.map((r) => [r.id, r])).values()],
+      lost: heads ? own.filter((r) => isLost(r, known)).map((r) => r.id) : [],
+      aside: heads?.aside ?? [],
+      loading: !here || (heads === undefined && !remote.error && all.length === 0),
+      asking: heads === undefined && !remote.error,
+      noServer: Boolean(remote.error),
+    };
+  }, [heads, here, remote.error]);
+}
+
+/** What is not on the server yet comes first. */
+const orderOf = (room: ListedRoom): string => (room.savedAt === '' ? '9' : room.savedAt);
+
+/** Whether the server does not have what it had confirmed: another database, or an earlier one. */
+function isLost({ id, base }: LocalRoom, known: ReadonlyMap<string, RoomHead>): boolean {
+  if (!base?.revision) return false;
+  const there = known.get(id);
+  return !there || there.version < base.version || (there.version === base.version && there.revision !== base.revision);
+}
+
+async function readLocal() {
+  try {
+    return { rooms: await localStore.rooms(), waiting: await localStore.waiting() };
+  } catch {
+    return { rooms: [], waiting: new Map<string, number>() };
+  }
+}
+
+/** Fetches what this device does not have, one after the other; what fails is fetched the next time. */
+async function bringLatest(heads: readonly RoomHead[], here: readonly LocalRoom[]): Promise<void> {
+  const revisions = new Map(here.map((r) => [r.id, r.base?.revision]));
+  for (const { id, revision } of heads.slice(0, BROUGHT))
+    if (revisions.get(id) !== revision) await rooms.bring(id).catch(() => undefined);
 }

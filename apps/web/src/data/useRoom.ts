@@ -1,8 +1,8 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import type { RoomState } from './rooms';
-import { rooms } from './shared';
+import type { Opened, RoomState } from './rooms';
+import { rooms, turns } from './shared';
 
-export type Opening = 'opening' | 'found' | 'missing' | 'no-server';
+export type Opening = 'opening' | Opened;
 
 /** A room of this device, kept up to date; `opening` says how far it is. */
 export function useRoom(id: string): { state: RoomState | undefined; opening: Opening } {
@@ -27,21 +27,18 @@ const ASKING_MS = 600;
 
 /** One editing tab per room. Reads the room again when the turn comes. */
 export function useEditTurn(id: string): EditTurn {
-  const [turn, setTurn] = useState<EditTurn>(navigator.locks ? 'asking' : 'mine');
+  const [turn, setTurn] = useState<EditTurn>('asking');
   useEffect(() => {
-    if (!navigator.locks) return;
     const leave = new AbortController();
     const patience = setTimeout(() => setTurn((t) => (t === 'asking' ? 'elsewhere' : t)), ASKING_MS);
     let release = () => {};
     const held = new Promise<void>((resolve) => (release = resolve));
-    navigator.locks
-      .request(`steddo-room-${id}`, { signal: leave.signal }, async () => {
-        clearTimeout(patience);
-        await rooms.open(id);
-        setTurn('mine');
-        await held;
-      })
-      .catch(() => undefined);
+    const mine = async () => {
+      clearTimeout(patience);
+      await rooms.takeTurn(id);
+      setTurn('mine');
+    };
+    turns.take(id, leave.signal, mine, held).catch(() => undefined);
     return () => {
       clearTimeout(patience);
       leave.abort();

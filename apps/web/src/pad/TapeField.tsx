@@ -1,5 +1,7 @@
+import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import { rounded } from '@steddo/text';
+import { journal } from '../data/shared';
 import { useRoomContext } from '../state/roomState';
 import { GuessBadge } from '../ui/GuessBadge';
 import { Tap } from '../ui/Tap';
@@ -8,10 +10,12 @@ import { size, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import type { Field } from './fields';
 import { usePad } from './PadContext';
+import { draftOf, openPadOf } from './usePadEntry';
 
 /** A row of fields, each opening the tape pad; the pad walks along them. */
 export function TapeFields({ fields, from = 0, to }: { fields: Field[]; from?: number; to?: number }) {
   const { open } = usePad();
+  useHalfTyped(fields, open);
   return (
     <>
       {fields.slice(from, to).map((field, i) => (
@@ -19,6 +23,19 @@ export function TapeFields({ fields, from = 0, to }: { fields: Field[]; from?: n
       ))}
     </>
   );
+}
+
+/** A tab that ended while something was half typed: the pad is open on it again. */
+function useHalfTyped(fields: Field[], open: (fields: Field[], index: number) => void): void {
+  const { id, readOnly } = useRoomContext();
+  const done = useRef(false);
+  useEffect(() => {
+    if (readOnly || done.current) return;
+    done.current = true;
+    const path = journal.draft(openPadOf(id));
+    const index = fields.findIndex((f) => f.path === path);
+    if (index >= 0 && journal.draft(draftOf(id, path ?? '')) !== undefined) open(fields, index);
+  }, [id, readOnly, fields, open]);
 }
 
 function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {

@@ -1,5 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { TextInput, View } from 'react-native';
+import { journal } from '../data/shared';
+import { useRoomContext } from '../state/roomState';
 import { Icon } from '../ui/Icon';
 import { IconTap } from '../ui/Action';
 import { Tap } from '../ui/Tap';
@@ -9,7 +11,7 @@ import { useBackCloses } from '../ui/useBackCloses';
 import { stepOf, unitsFor, type Field } from './fields';
 import { FRACTIONS, hasFractions } from './padKeys';
 import { usePad } from './PadContext';
-import { usePadEntry, type PadEntry } from './usePadEntry';
+import { openPadOf, usePadEntry, type PadEntry } from './usePadEntry';
 
 /** The tape pad: whole number keys and fraction keys, nudge, unit, next. No system keyboard. */
 export function TapePad() {
@@ -25,6 +27,8 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
   const { opened, move } = usePad();
   const entry = usePadEntry(field);
   useBackCloses(close);
+  const { id } = useRoomContext();
+  useEffect(() => () => journal.forgetDraft(openPadOf(id)), [id]);
   const isLast = !opened || opened.index >= opened.fields.length - 1;
   const take = () => {
     if (!entry.commit()) return;

@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import { useRoomContext } from '../state/roomState';
-import { localStore } from '../data/shared';
+import { journal } from '../data/shared';
 import { asTyped, readTyped, stepOf, unitAtStart, unitsFor, type EntryUnit, type Field, type Typed } from './fields';
 import { press, type PadText } from './padKeys';
 
-/** What is being typed into a field; kept as a draft on the device until it is taken. */
+/** What is being typed into a field; written down at every key until it is taken. */
 export interface PadEntry {
   text: string;
   unit: EntryUnit;
@@ -22,31 +22,26 @@ export function usePadEntry(field: Field): PadEntry {
   const { id, job, say, dispatch } = useRoomContext();
   const start = unitAtStart(field, job.units);
   const [unit, setUnit] = useState<EntryUnit>(start);
-  const [pad, setPad] = useState<PadText>(() => initial(field, start));
+  const draftKey = draftOf(id, field.path);
+  const [pad, setPad] = useState<PadText>(() => initial(field, start, draftKey));
   const [fault, setFault] = useState<Extract<Typed, { ok: false }>>();
-  const draftKey = `draft:${id}:${field.path}`;
-  const touched = useRef(false);
 
   const now = useRef({ field, units: job.units });
   now.current = { field, units: job.units };
   useEffect(() => {
-    touched.current = false;
     const { field: opened, units } = now.current;
     const unitNow = unitAtStart(opened, units);
     setUnit(unitNow);
-    setPad(initial(opened, unitNow));
+    setPad(initial(opened, unitNow, draftKey));
     setFault(undefined);
-    void localStore.kept(draftKey).then((draft) => {
-      if (typeof draft === 'string' && !touched.current) setPad({ text: draft, fresh: false });
-    });
     // The field's value may change while its draft is typed; only another field starts anew.
   }, [draftKey]);
 
   const change = (next: PadText) => {
-    touched.current = true;
     setPad(next);
     setFault(undefined);
-    void localStore.keep(draftKey, next.text);
+    journal.keepDraft(draftKey, next.text);
+    journal.keepDraft(openPadOf(id), field.path);
   };
   const read = () => readTyped(pad.text, field, unit, say);
   const put = (value: number): boolean => {
@@ -55,7 +50,7 @@ export function usePadEntry(field: Field): PadEntry {
       setFault({ ok: false, reason: `This does not fit the room: ${faults[0]?.reason ?? ''}.` });
       return false;
     }
-    void localStore.forget(draftKey);
+    journal.forgetDraft(draftKey);
     return true;
   };
   return {
@@ -90,5 +85,12 @@ export function usePadEntry(field: Field): PadEntry {
   };
 }
 
-const initial = (field: Field, unit: EntryUnit): PadText =>
-  field.value === undefined ? { text: '', fresh: true } : { text: asTyped(field.value, field, unit), fresh: true };
+/** Under which name the text of a field is written down, and which field a room's pad is open on. */
+export const draftOf = (room: string, path: string): string => `pad:${room}:${path}`;
+export const openPadOf = (room: string): string => `open-pad:${room}`;
+
+function initial(field: Field, unit: EntryUnit, draftKey: string): PadText {
+  const draft = journal.draft(draftKey);
+  if (draft !== undefined) return { text: draft, fresh: false };
+  return { text: field.value === undefined ? '' : asTyped(field.value, field, unit), fresh: true };
+}

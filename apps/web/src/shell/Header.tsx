@@ -10,6 +10,7 @@ import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { NameDialog } from '../ui/NameDialog';
 import { usePlan, useRoomContext } from '../state/roomState';
+import { RoomSheet } from '../features/kept/RoomSheet';
 import { SaveState } from './SaveState';
 
 /** Back, the room's name, where its edits are, undo and redo. */
@@ -19,6 +20,7 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
   const { job } = state;
   const palette = usePalette();
   const [naming, setNaming] = useState(false);
+  const [sheet, setSheet] = useState(false);
   const { history, id } = state;
   return (
     <View
@@ -39,7 +41,7 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
         <Txt kind="title" level={1} lines={1} style={{ lineHeight: 24 }}>
           {job.title}
         </Txt>
-        <SaveState sync={state.sync} />
+        <SaveState state={state} />
       </Tap>
       {wide ? (
         <View style={{ marginLeft: 24, flexDirection: 'row', gap: 16, alignItems: 'center' }}>
@@ -66,6 +68,8 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
         disabled={readOnly || history.redo.length === 0}
         onPress={() => rooms.step(id, 'redo')}
       />
+      <IconTap icon="more" label="this room: where it is kept, earlier versions, file" onPress={() => setSheet(true)} />
+      {sheet ? <RoomSheet state={state} editable={!readOnly} onClose={() => setSheet(false)} /> : null}
       {naming ? (
         <NameDialog
           title="name of the room"

@@ -7,6 +7,7 @@ import { usePad } from '../pad/PadContext';
 import { TapePad } from '../pad/TapePad';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
+import { KeptNotices } from '../features/kept/KeptNotices';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Header } from './Header';
 import { STAGE } from './stages';
@@ -14,7 +15,6 @@ import { StageStrip } from './StageStrip';
 import { useShown } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
 import { ThumbBar } from './ThumbBar';
-import { TwoVersions } from './TwoVersions';
 import { useRoomKeys } from './useRoomKeys';
 
 export interface LayoutProps {
@@ -95,15 +95,7 @@ const Panel = memo(function Panel({ stage, state, turn }: { stage: BuiltStage; s
       tabIndex={0}
       style={{ flex: 1, borderTopWidth: 1, borderTopColor: palette.hairline }}
     >
-      {state.sync.kind === 'stale' ? <TwoVersions id={state.id} theirs={state.sync.theirs} /> : null}
-      {state.sync.kind === 'refused' ? (
-        <View style={{ padding: 12 }}>
-          <Txt
-            kind="small"
-            color={palette.stop}
-          >{`The server did not take the last edit: ${state.sync.message}. It is kept on this device.`}</Txt>
-        </View>
-      ) : null}
+      <KeptNotices state={state} editable={turn === 'mine'} />
       {turn === 'elsewhere' ? (
         <View style={{ padding: 12 }} testID="read-only">
           <Txt kind="small">

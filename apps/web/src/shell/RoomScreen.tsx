@@ -6,7 +6,7 @@ import type { Command } from '@steddo/core';
 import type { RoomState } from '../data/rooms';
 import { rooms } from '../data/shared';
 import { useKit } from '../state/useKit';
-import { useEditTurn, useRoom, type EditTurn } from '../data/useRoom';
+import { useEditTurn, useRoom, type EditTurn, type Opening } from '../data/useRoom';
 import { RoomProvider } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
 import { Action } from '../ui/Action';
@@ -33,18 +33,21 @@ export interface RoomParts {
 /** A room that is open: its document, plan and turn, for whatever page shows it. */
 export function RoomFrame({ id, children }: { id: string; children: (parts: RoomParts) => ReactNode }) {
   const { state, opening } = useRoom(id);
-  if (state) return <OpenRoom state={state}>{children}</OpenRoom>;
-  return <NoRoom opening={opening} />;
+  if (state && state.deletedAt === undefined) return <OpenRoom state={state}>{children}</OpenRoom>;
+  return <NoRoom opening={state?.deletedAt === undefined ? opening : 'deleted'} />;
 }
 
-function NoRoom({ opening }: { opening: string }) {
+const NO_ROOM: Record<Opening, string> = {
+  opening: 'Opening the room…',
+  found: 'Opening the room…',
+  missing: 'There is no such room, here or on the server.',
+  deleted: 'This room was taken away. For thirty days it can be taken back, under “this device” on the list of rooms.',
+  'no-server': 'This room is not on this device, and the server cannot be reached.',
+};
+
+function NoRoom({ opening }: { opening: Opening }) {
   const palette = usePalette();
-  const words =
-    opening === 'opening'
-      ? 'Opening the room…'
-      : opening === 'missing'
-        ? 'There is no such room, here or on the server.'
-        : 'This room is not on this device, and the server cannot be reached.';
+  const words = NO_ROOM[opening];
   return (
     <View style={{ flex: 1, padding: 24, gap: 16, backgroundColor: palette.ground }}>
       <Txt kind="title" level={1}>

@@ -1,26 +1,38 @@
-import type { SyncState } from '../data/rooms';
+import { syncOf, type RoomState, type SyncState } from '../data/rooms';
+import { OBSTACLE_SHORT } from '../data/sendResult';
+import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 
 /** Where what was entered is now, in a few words. */
-export function SaveState({ sync }: { sync: SyncState }) {
+export function SaveState({ state }: { state: RoomState }) {
+  const palette = usePalette();
+  const sync = syncOf(state);
+  const loud = sync.kind === 'memory' || sync.kind === 'lost' || sync.kind === 'disputed';
   return (
-    <Txt kind="small" soft lines={1} testID="save-state">
-      {wordsFor(sync)}
+    <Txt kind="small" soft={!loud} {...(loud ? { color: palette.stop } : {})} lines={1} testID="save-state">
+      {syncWords(sync)}
     </Txt>
   );
 }
 
-function wordsFor(sync: SyncState): string {
+/** Nothing is said to be on this device before it is. */
+export function syncWords(sync: SyncState): string {
   switch (sync.kind) {
+    case 'memory':
+      return sync.sent ? 'not kept on this device · sent' : 'not kept on this device · not sent';
+    case 'saving':
+      return 'keeping it…';
     case 'sent':
       return 'on this device · sent';
     case 'sending':
       return 'on this device · sending';
     case 'waiting':
-      return `on this device · no server, ${sync.waiting} to send`;
-    case 'stale':
-      return 'on this device · two versions';
-    case 'refused':
-      return 'on this device · not taken by the server';
+      return `on this device · ${OBSTACLE_SHORT[sync.obstacle.why]}, ${sync.waiting} to send`;
+    case 'disputed':
+      return `on this device · ${sync.things === 1 ? 'one thing' : `${sync.things} things`} to settle`;
+    case 'lost':
+      return sync.lost.kind === 'deleted'
+        ? 'on this device · taken away elsewhere'
+        : 'on this device · not on the server';
   }
 }

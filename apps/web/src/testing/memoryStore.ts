@@ -1,4 +1,6 @@
-/** The part of the device's store that keeps drafts, in memory: jsdom has no IndexedDB. */
+import { Journal } from '../data/journal';
+
+/** What of the device's store parts of a room use, in memory: jsdom has no IndexedDB. */
 export function memoryStore() {
   const kept = new Map<string, unknown>();
   return {
@@ -7,6 +9,7 @@ export function memoryStore() {
       kept: (key: string) => Promise.resolve(kept.get(key)),
       forget: (key: string) => Promise.resolve(void kept.delete(key)),
     },
+    journal: new Journal(globalThis.localStorage),
     rooms: {},
   };
 }

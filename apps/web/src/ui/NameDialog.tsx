@@ -8,17 +8,20 @@ export function NameDialog({
   value,
   onTake,
   onClose,
+  most = 200,
 }: {
   title: string;
   value: string;
   onTake: (name: string) => void;
   onClose: () => void;
+  /** Characters at most. */
+  most?: number;
 }) {
   const palette = usePalette();
   const [name, setName] = useState(value);
   const [refused, setRefused] = useState(false);
   const take = () => {
-    if (name.trim() === '' || name.length > 200) {
+    if (name.trim() === '' || name.trim().length > most) {
       setRefused(true);
       return;
     }
@@ -45,7 +48,7 @@ export function NameDialog({
             testID="name-input"
           />
           <HelperText type="error" visible={refused}>
-            Takes a name of 1 to 200 characters.
+            {`Takes a name of 1 to ${most} characters.`}
           </HelperText>
         </Dialog.Content>
         <Dialog.Actions>

@@ -44,12 +44,12 @@ const api = {
     loading += 1;
     try {
       catalogue = await fetchCatalogue();
-      void store.keep(KEPT, catalogue);
+      void store.keep(KEPT, catalogue).catch(() => undefined);
       loaded = true;
       combine();
       return { known: true, noServer: false, loading };
     } catch {
-      const kept = loaded ? undefined : ((await store.kept(KEPT)) as Catalogue | undefined);
+      const kept = loaded ? undefined : ((await store.kept(KEPT).catch(() => undefined)) as Catalogue | undefined);
       if (kept) {
         catalogue = kept;
         loaded = true;

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { catalogue as format, catalogueReader, checkFile, type Catalogue, type Checked } from '@steddo/contract';
+import { catalogueFromJson, catalogueReader, type Catalogue, type Checked } from '@steddo/contract';
 import { pause, type Progress, type StillWanted } from './catalogueJob';
 
 /** What kind of file it is, by its name. */
@@ -27,7 +27,11 @@ export async function readCatalogueFile(
     const reason = `is not JSON: ${error instanceof Error ? error.message : ''}`;
     return { ok: false, faults: [{ path: '(file)', reason }] };
   }
-  return wanted() ? checkFile(format, value) : undefined;
+  return catalogueFromJson(value, async (done, of) => {
+    progress((file.size * (of + done)) / (2 * of), file.size);
+    await pause();
+    return wanted();
+  });
 }
 
 function readCsv(file: Blob, wanted: StillWanted, progress: Progress): Promise<Checked<Catalogue> | undefined> {

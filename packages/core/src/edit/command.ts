@@ -1,5 +1,6 @@
 import type { Job } from '@steddo/contract';
 import type { JobPath } from './jobPath';
+import { LISTS, isBranch, type Branch } from './jobTree';
 
 /**
  * Edits of the job document: small, pure, with the path they touch. A path names fields by dots and
@@ -16,25 +17,6 @@ export interface Applied {
   inverse: Command;
   touched: string[];
 }
-
-/** Lists of the job that are made when their first entry is put. */
-const LISTS = new Set([
-  'room.viewers',
-  'room.objects',
-  'room.floor',
-  'room.wall.zones',
-  'evidence',
-  'scans',
-  'looks',
-  'measured',
-  'levelReadings',
-  'drilled',
-  'floorHeights',
-  'anchors',
-  'lags',
-  'bits',
-  'leads',
-]);
 
 /**
  * Applies a command: the job that comes of it shares with the old one everything off the path, so that what was
@@ -61,12 +43,6 @@ function applyAll(job: Job, commands: readonly Command[]): Applied {
     touched.push(...applied.touched);
   }
   return { job: current, inverse: { do: 'all', commands: inverses }, touched };
-}
-
-type Branch = Record<string, unknown> | unknown[];
-
-function isBranch(value: unknown): value is Branch {
-  return typeof value === 'object' && value !== null;
 }
 
 function keyIn(branch: Branch, segment: string): string | number | undefined {

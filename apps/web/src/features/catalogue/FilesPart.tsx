@@ -4,6 +4,7 @@ import { mutate } from 'swr';
 import type { Fault } from '@steddo/contract';
 import { sendCatalogue } from '../../data/api';
 import { Action } from '../../ui/Action';
+import { download } from '../../ui/download';
 import { ProgressBar } from '../../ui/ProgressBar';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
@@ -14,7 +15,7 @@ import { isCsv } from '../../worker/readFile';
 type State =
   | { kind: 'idle' }
   | { kind: 'reading'; share: number }
-  | { kind: 'ready'; file: File; csv: boolean; mounts: number }
+  | { kind: 'ready'; file: File; csv: boolean; mounts: number; editId: string }
   | { kind: 'sending' }
   | { kind: 'faults'; message: string; faults: Fault[] }
   | { kind: 'said'; message: string };
@@ -34,13 +35,13 @@ export function FilesPart() {
       setState((s) => (s.kind === 'reading' ? { ...s, share: done / Math.max(1, of) } : s));
     const result = await catalogueWorker().read(file, csv, proxy(tell));
     if (!result) return setState({ kind: 'said', message: 'Stopped; nothing was taken.' });
-    if (result.ok) return setState({ kind: 'ready', file, csv, mounts: result.mounts });
+    if (result.ok) return setState({ kind: 'ready', file, csv, mounts: result.mounts, editId: crypto.randomUUID() });
     const { faults } = result;
     setState({ kind: 'faults', message: `${file.name}: nothing was taken.`, faults });
   };
-  const take = async (file: File, csv: boolean) => {
+  const take = async (file: File, csv: boolean, editId: string) => {
     setState({ kind: 'sending' });
-    const result = await sendCatalogue(file, csv);
+    const result = await sendCatalogue(file, csv, editId);
     if (result.kind === 'refused') return setState({ kind: 'faults', message: result.message, faults: result.faults });
     await mutate('catalogue');
     setState({ kind: 'said', message: `${result.mounts} mounts taken in.` });
@@ -65,7 +66,7 @@ export function FilesPart() {
         }}
       />
       <Action quiet testID="import" label="bring in a file, CSV or JSON" onPress={() => input.current?.click()} />
-      <Outcome state={state} onTake={(f, c) => void take(f, c)} onLeave={() => setState({ kind: 'idle' })} />
+      <Outcome state={state} onTake={(f, c, e) => void take(f, c, e)} onLeave={() => setState({ kind: 'idle' })} />
       <View style={{ flexDirection: 'row', gap: 8 }}>
         {FORMATS.map((format) => (
           <View key={format} style={{ flex: 1 }}>
@@ -82,22 +83,13 @@ export function FilesPart() {
   );
 }
 
-function download(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 1000);
-}
-
 function Outcome({
   state,
   onTake,
   onLeave,
 }: {
   state: State;
-  onTake: (file: File, csv: boolean) => void;
+  onTake: (file: File, csv: boolean, editId: string) => void;
   onLeave: () => void;
 }) {
   const palette = usePalette();
@@ -119,7 +111,7 @@ function Outcome({
           <Action
             testID="import-take"
             label={`take ${state.mounts} in`}
-            onPress={() => onTake(state.file, state.csv)}
+            onPress={() => onTake(state.file, state.csv, state.editId)}
           />
           <Action quiet label="leave it" onPress={onLeave} />
         </View>

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { Mount, Units } from '@steddo/contract';
-import { localStore } from '../../data/shared';
+import { journal } from '../../data/shared';
 import { EMPTY, type MountTyped } from './mountForm';
 
 interface Draft {
@@ -20,25 +20,20 @@ export function useDraft(
   const { reset, watch } = form;
   const [restored, setRestored] = useState(false);
   useEffect(() => {
-    let here = true;
-    void localStore.kept(key).then((kept) => {
-      if (!here || !isDraft(kept)) return;
-      setUnits(kept.units);
-      reset({ ...EMPTY, ...kept.values }, { keepDefaultValues: true });
-      setRestored(true);
-    });
-    return () => {
-      here = false;
-    };
+    const kept = readDraft(journal.draft(key));
+    if (!kept) return;
+    setUnits(kept.units);
+    reset({ ...EMPTY, ...kept.values }, { keepDefaultValues: true });
+    setRestored(true);
     // only what was kept when the page opened
   }, [key, reset, setUnits]);
   useEffect(() => {
     const { unsubscribe } = watch((values, { type }) => {
-      if (type === 'change') void localStore.keep(key, { units, values });
+      if (type === 'change') journal.keepDraft(key, JSON.stringify({ units, values }));
     });
     return unsubscribe;
   }, [key, units, watch]);
-  const forget = () => void localStore.forget(key);
+  const forget = () => journal.forgetDraft(key);
   return {
     restored,
     forget,
@@ -51,5 +46,13 @@ export function useDraft(
   };
 }
 
-const isDraft = (kept: unknown): kept is Draft =>
-  typeof kept === 'object' && kept !== null && 'units' in kept && 'values' in kept;
+function readDraft(text: string | undefined): Draft | undefined {
+  try {
+    const kept = JSON.parse(text ?? '') as unknown;
+    return typeof kept === 'object' && kept !== null && 'units' in kept && 'values' in kept
+      ? (kept as Draft)
+      : undefined;
+  } catch {
+    return undefined;
+  }
+}

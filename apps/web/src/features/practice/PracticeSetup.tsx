@@ -24,15 +24,20 @@ const TOOLS: readonly { tool: PracticeTool; name: string; note: string }[] = [
 export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => void }) {
   const asked = useLocalSearchParams<{ seed?: string; room?: string; errors?: string }>();
   const palette = usePalette();
-  const { rooms } = useRoomList();
+  const { rooms, asking } = useRoomList();
   const [seed, setSeed] = useState(() => Math.max(1, Math.floor(Number(asked.seed) || 1)));
   const [room, setRoom] = useState(asked.room);
   const [tools, setTools] = useState<PracticeTool[]>(TOOLS.map((t) => t.tool));
   const [building, setBuilding] = useState(false);
   const [best, setBest] = useState<BestScore[]>([]);
   useEffect(() => void bestScores().then(setBest), []);
-  const fit = rooms.filter((r) => r.job.mount?.plate?.slots && r.job.room.wall.build.kind === 'timber-stud');
-  const chosen = fit.find((r) => r.id === room) ?? fit[0];
+  const fit = rooms.flatMap(({ id, job }) =>
+    job?.mount?.plate?.slots && job.room.wall.build.kind === 'timber-stud' ? [{ id, job }] : [],
+  );
+  // a room that was asked for and is not on this device yet is waited for
+  const wanted = fit.find((r) => r.id === room);
+  const coming = !wanted && (asking || rooms.some((r) => r.id === room && !r.job));
+  const chosen = wanted ?? (coming ? undefined : fit[0]);
   const start = async () => {
     if (!chosen) return;
     setBuilding(true);
@@ -59,7 +64,11 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
           cable, poke no more than it takes.
         </Txt>
       </View>
-      {fit.length === 0 ? (
+      {coming ? (
+        <View style={{ padding: 16 }}>
+          <Txt soft>Fetching the room…</Txt>
+        </View>
+      ) : fit.length === 0 ? (
         <View style={{ padding: 16 }}>
           <Txt soft>Practice needs a room with a stud wall and a mount whose plate is measured. Make one first.</Txt>
         </View>

@@ -19,19 +19,22 @@ export interface Practice {
 const NOW = 'practice';
 const BEST = 'practice-best';
 
+/** Where the device cannot keep anything a practice wall lasts as long as the tab. */
+const unkept = () => undefined;
+
 export const keepPractice = (practice: Practice | undefined): Promise<void> =>
-  practice ? localStore.keep(NOW, practice) : localStore.forget(NOW);
+  (practice ? localStore.keep(NOW, practice) : localStore.forget(NOW)).catch(unkept);
 
 export const keptPractice = async (): Promise<Practice | undefined> =>
-  (await localStore.kept(NOW)) as Practice | undefined;
+  (await localStore.kept(NOW).catch(unkept)) as Practice | undefined;
 
 export const bestScores = async (): Promise<BestScore[]> =>
-  ((await localStore.kept(BEST)) as BestScore[] | undefined) ?? [];
+  ((await localStore.kept(BEST).catch(unkept)) as BestScore[] | undefined) ?? [];
 
 /** Keeps a score if it is the best of its wall, room and instruments; gives all that are kept, best first. */
 export async function keepScore(score: BestScore): Promise<BestScore[]> {
   const all = withScore(await bestScores(), score);
-  await localStore.keep(BEST, all);
+  await localStore.keep(BEST, all).catch(unkept);
   return all;
 }
 

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
-import type { Units } from '@steddo/contract';
+import type { Job, Units } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
 import { findingText, wordingFor } from '@steddo/text';
 import { newRoom } from '../../data/newRoom';
@@ -11,6 +11,7 @@ import { useKit } from '../../state/useKit';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
+import { Notice } from '../../ui/Notice';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
@@ -21,11 +22,15 @@ const UNITS: readonly { value: Units; name: string }[] = [
   { value: 'metric', name: 'millimetres' },
 ];
 
+/** Rooms that are worked out at once. */
+const AT_ONCE = 30;
+
 /** Every room, what it is waiting for, and a new one in one tap. */
 export function RoomsScreen() {
   const palette = usePalette();
   const list = useRoomList();
   const [units, setUnits] = useState<Units>('imperial');
+  const [shown, setShown] = useState(AT_ONCE);
   const create = async () => {
     const id = await rooms.create(newRoom(`Room ${list.rooms.length + 1}`, units));
     void mutate('local-rooms');
@@ -41,6 +46,15 @@ export function RoomsScreen() {
           <Txt soft>Where does the hole go, and will it hold?</Txt>
         </View>
         <View style={{ position: 'absolute', right: 8, top: 12, flexDirection: 'row' }}>
+          <Tap
+            role="link"
+            label="this device: name, files, what was taken away"
+            testID="to-device"
+            onPress={() => router.push('/device')}
+            style={{ paddingHorizontal: 10 }}
+          >
+            <Txt style={{ textDecorationLine: 'underline' }}>device</Txt>
+          </Tap>
           <Tap
             role="link"
             label="practice wall"
@@ -62,13 +76,24 @@ export function RoomsScreen() {
         </View>
         <ScrollView style={{ flex: 1 }} tabIndex={0}>
           {list.noServer ? (
-            <Notice text="No server at the moment. What is on this device works; it is sent when the server is back." />
+            <Said text="No server at the moment. What is on this device works; it is sent when the server is back." />
           ) : null}
-          {list.rooms.map((r) => (
+          {list.lost.length > 0 ? <LostRooms ids={list.lost} /> : null}
+          {list.rooms.slice(0, shown).map((r) => (
             <RoomRow key={r.id} room={r} />
           ))}
+          {list.rooms.length > shown ? (
+            <View style={{ padding: 16 }}>
+              <Action
+                quiet
+                testID="more-rooms"
+                label={`show more of ${list.rooms.length}`}
+                onPress={() => setShown(shown + AT_ONCE)}
+              />
+            </View>
+          ) : null}
           {list.rooms.length === 0 ? (
-            <Notice
+            <Said
               text={
                 list.loading
                   ? 'Fetching the rooms…'
@@ -94,7 +119,7 @@ export function RoomsScreen() {
   );
 }
 
-function Notice({ text }: { text: string }) {
+function Said({ text }: { text: string }) {
   return (
     <View style={{ padding: 16 }}>
       <Txt soft>{text}</Txt>
@@ -102,11 +127,62 @@ function Notice({ text }: { text: string }) {
   );
 }
 
+/** The server has lost what it had: one choice for all of them. */
+function LostRooms({ ids }: { ids: readonly string[] }) {
+  const [busy, setBusy] = useState(false);
+  const send = async () => {
+    setBusy(true);
+    for (const id of ids) {
+      await rooms.open(id);
+      rooms.settleLost(id, 'mine');
+    }
+    await mutate('rooms');
+    setBusy(false);
+  };
+  const count = ids.length === 1 ? 'One room' : `${ids.length} rooms`;
+  return (
+    <Notice
+      testID="lost-rooms"
+      title="The server does not have what it had"
+      text={`${count} of this device ${ids.length === 1 ? 'is' : 'are'} not there, or only as earlier: it is another server, its records were emptied, or a backup was put back.`}
+    >
+      <Action
+        quiet
+        disabled={busy}
+        testID="send-all"
+        label="send this device’s there again"
+        onPress={() => void send()}
+      />
+    </Notice>
+  );
+}
+
 function RoomRow({ room }: { room: ListedRoom }) {
+  const palette = usePalette();
+  if (room.job) return <PlannedRow room={room} document={room.job} />;
+  return (
+    <Tap
+      role="link"
+      testID={`room-${room.id}`}
+      label={room.title}
+      onPress={() => router.push(`/room/${room.id}/room`)}
+      style={{ padding: 16, borderTopWidth: 1, borderTopColor: palette.hairline }}
+    >
+      <Txt kind="bold" style={{ fontSize: 18, lineHeight: 24 }}>
+        {room.title}
+      </Txt>
+      <Txt kind="small" soft>
+        on the server, not on this device yet
+      </Txt>
+    </Tap>
+  );
+}
+
+function PlannedRow({ room, document }: { room: ListedRoom; document: Job }) {
   const palette = usePalette();
   const { id } = room;
   const kit = useKit();
-  const job = useMemo(() => withKit(room.job, kit), [room.job, kit]);
+  const job = useMemo(() => withKit(document, kit), [document, kit]);
   const result = useMemo(() => plan(job), [job]);
   const say = wordingFor(job);
   const holes = result.holes?.length ?? 0;

@@ -1,0 +1,23 @@
+import { type Client } from '@libsql/client';
+import { connect } from './db/client';
+import { DatabaseError, isLocked, named } from './db/databaseErrors';
+
+/**
+ * One Steddo for one database: a small file beside it is held as long as the program runs, and let go by the
+ * system however it ends.
+ */
+export async function holdDatabase(path: string): Promise<() => void> {
+  let client: Client | undefined;
+  try {
+    client = connect(`${path}.held`);
+    await client.transaction('write');
+    const held = client;
+    return () => held.close();
+  } catch (error) {
+    client?.close();
+    if (!isLocked(error)) throw named(`${path}.held`, error);
+    throw new DatabaseError(
+      `the database ${path} is in use by another Steddo; end it, or set STEDDO_DB to another file`,
+    );
+  }
+}

@@ -1,0 +1,157 @@
+import Router from '@koa/router';
+import createError from 'http-errors';
+import { api, checkFile, type RoomList } from '@steddo/contract';
+import type { Changes } from '../changes';
+import type { Store } from '../db/client';
+import {
+  DAYS_TO_TAKE_BACK,
+  deleteRoom,
+  deletedAtOf,
+  findRefused,
+  findRevision,
+  findRoom,
+  knowsRevision,
+  listRevisions,
+  listRooms,
+  rawRoom,
+  saveRoom,
+  takeBack,
+  type SaveResult,
+} from '../db/rooms';
+
+export interface RoomsParts {
+  store: Store;
+  changes: Changes;
+  now: () => Date;
+  newId: () => string;
+  /** Records that could not be read when the server started. */
+  aside: () => RoomList['aside'];
+}
+
+/** Rooms as whole documents, their revisions, and what was refused. */
+export function roomRoutes({ store, changes, now, newId, aside }: RoomsParts): Router {
+  const router = new Router({ prefix: '/api/rooms' });
+  const { database } = store;
+  router.get('/', async (ctx) => {
+    const lists = await store.read(listRooms);
+    const body: RoomList = { database, ...lists, aside: aside() };
+    ctx.body = body;
+  });
+  router.get('/:id', async (ctx) => {
+    const id = roomId(ctx.params.id);
+    const room = await store.read((db) => findRoom(db, id));
+    if (!room) return await gone(id, ctx);
+    const base = typeof ctx.query.base === 'string' ? ctx.query.base : '';
+    const known = base === '' || (await store.read((db) => knowsRevision(db, id, base)));
+    ctx.body = { ...room, database, known };
+  });
+  /** The record as it lies there, for one that cannot be read. */
+  router.get('/:id/record', async (ctx) => {
+    const text = await store.read((db) => rawRoom(db, roomId(ctx.params.id)));
+    if (text === undefined) throw createError(404, 'there is no such room');
+    ctx.attachment(`${ctx.params.id}.json`);
+    ctx.type = 'application/octet-stream';
+    ctx.body = text;
+  });
+  router.get('/:id/revisions', async (ctx) => {
+    ctx.body = await store.read((db) => listRevisions(db, roomId(ctx.params.id)));
+  });
+  router.get('/:id/revisions/:version', async (ctx) => {
+    const version = Number(ctx.params.version);
+    const found = Number.isSafeInteger(version)
+      ? await store.read((db) => findRevision(db, roomId(ctx.params.id), version))
+      : undefined;
+    if (!found) throw createError(404, 'there is no such revision');
+    ctx.body = found;
+  });
+  router.get('/:id/refused/:edit', async (ctx) => {
+    const found = await store.read((db) => findRefused(db, roomId(ctx.params.id), ctx.params.edit ?? ''));
+    if (!found) throw createError(404, 'there is no such save');
+    ctx.body = found;
+  });
+  router.put('/:id', async (ctx) => {
+    const id = roomId(ctx.params.id);
+    const checked = checkFile(api.saveRequest, ctx.request.body ?? {});
+    if (!checked.ok)
+      throw createError(422, 'this room is not valid; nothing was saved', {
+        faults: checked.faults,
+      });
+    const saving = { now: now().toISOString(), revision: newId() };
+    const result = await store.run((db) => saveRoom(db, id, checked.value, saving));
+    if (result.kind === 'saved' && result.revision === saving.revision) changes.room(id, result.revision);
+    answer(ctx, id, result);
+  });
+  router.delete('/:id', async (ctx) => {
+    const id = roomId(ctx.params.id);
+    const done = await store.run((db) => deleteRoom(db, id, now().toISOString()));
+    if (!done) throw createError(404, 'there is no such room');
+    changes.room(id, 'deleted');
+    ctx.body = { id, days: DAYS_TO_TAKE_BACK };
+  });
+  router.post('/:id/take-back', async (ctx) => {
+    const id = roomId(ctx.params.id);
+    const done = await store.run((db) => takeBack(db, id));
+    if (!done) throw createError(404, 'there is no such room among those that were taken away');
+    changes.room(id, 'back');
+    ctx.body = { id };
+  });
+  return router;
+
+  async function gone(id: string, ctx: { status: number; body?: unknown }): Promise<void> {
+    const deletedAt = await store.read((db) => deletedAtOf(db, id));
+    ctx.status = deletedAt === undefined ? 404 : 410;
+    ctx.body =
+      deletedAt === undefined
+        ? { error: 'unknown', message: 'there is no such room', database }
+        : { error: 'deleted', message: `this room was taken away on ${deletedAt}`, deletedAt, database };
+  }
+
+  function answer(ctx: { status: number; body?: unknown }, id: string, result: SaveResult): void {
+    switch (result.kind) {
+      case 'saved': {
+        const { version, revision, savedAt } = result;
+        ctx.body = { id, version, revision, savedAt, database };
+        return;
+      }
+      case 'stale':
+        ctx.status = 409;
+        ctx.body = {
+          error: 'stale',
+          message: 'somebody saved this room in the meantime',
+          database,
+          theirs: result.theirs,
+          known: result.known,
+          since: result.since.slice(0, MOST_SINCE),
+        };
+        return;
+      case 'unknown':
+        ctx.status = 404;
+        ctx.body = {
+          error: 'unknown',
+          message: 'this server has never had the version that this edit is about',
+          database,
+        };
+        return;
+      case 'deleted':
+        ctx.status = 410;
+        ctx.body = {
+          error: 'deleted',
+          message: `this room was taken away on ${result.deletedAt}`,
+          deletedAt: result.deletedAt,
+          database,
+        };
+        return;
+      case 'reused':
+        throw createError(422, 'an edit of this id was saved before and said something else; nothing was saved');
+    }
+  }
+}
+
+/** Revisions that a refusal tells; the whole list has its own address. */
+const MOST_SINCE = 50;
+
+function roomId(value: string | undefined): string {
+  const checked = checkFile(api.roomIdParam, value);
+  if (!checked.ok) throw createError(400, `the room's id ${checked.faults[0]?.reason ?? 'is not valid'}`);
+  return checked.value;
+}

@@ -1,0 +1,171 @@
+import { useEffect, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { router } from 'expo-router';
+import useSWR from 'swr';
+import { askStoring, useFollowed, type Storing } from '../../data/device';
+import { device, localStore, renameDevice, rooms } from '../../data/shared';
+import { useRoomList, type RoomLists } from '../../data/useLists';
+import { Action, IconTap } from '../../ui/Action';
+import { download } from '../../ui/download';
+import { Fold } from '../../ui/Fold';
+import { NameDialog } from '../../ui/NameDialog';
+import { Notice } from '../../ui/Notice';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { momentText } from '../kept/moment';
+import { RoomFiles } from './RoomFiles';
+
+/** What is on this device: its name, how much room it has, files in and out, what was taken away, what cannot be read. */
+export function DevicePage() {
+  const palette = usePalette();
+  const lists = useRoomList();
+  return (
+    <View style={{ flex: 1, backgroundColor: palette.ground, alignItems: 'center' }}>
+      <View style={{ flex: 1, width: '100%', maxWidth: 760 }}>
+        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+          <IconTap icon="back" label="all rooms" onPress={() => router.replace('/')} />
+          <Txt kind="title" level={1}>
+            This device
+          </Txt>
+        </View>
+        <ScrollView style={{ flex: 1 }} tabIndex={0} testID="device">
+          <NamePart />
+          <KeepingPart lists={lists} />
+          <Fold name="rooms as files" start>
+            <RoomFiles />
+          </Fold>
+          <Fold
+            name={`taken away: ${lists.deleted.length === 0 ? 'none' : lists.deleted.length}`}
+            start={lists.deleted.length > 0}
+          >
+            <DeletedPart deleted={lists.deleted} />
+          </Fold>
+          <AsidePart onServer={lists.aside} />
+        </ScrollView>
+      </View>
+    </View>
+  );
+}
+
+function NamePart() {
+  const name = useFollowed(device);
+  const [naming, setNaming] = useState(false);
+  return (
+    <View style={{ padding: 16, gap: 8 }}>
+      <Txt>{`Called “${name}”: that is who others see when you change what they change.`}</Txt>
+      <Action quiet testID="name-device" label="call it something else" onPress={() => setNaming(true)} />
+      {naming ? (
+        <NameDialog
+          title="name of this device"
+          value={name}
+          onClose={() => setNaming(false)}
+          onTake={renameDevice}
+          most={60}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+const MB = 1024 * 1024;
+
+/** What the browser grants and how full it is, as far as it says. */
+function KeepingPart({ lists }: { lists: RoomLists }) {
+  const [storing, setStoring] = useState<Storing>();
+  const look = (ask: boolean) => void askStoring(ask).then(setStoring);
+  useEffect(() => look(false), []);
+  const waiting = lists.rooms.filter((r) => r.waiting).length;
+  const used = storing?.usedBytes;
+  const most = storing?.mostBytes;
+  return (
+    <View style={{ padding: 16, paddingTop: 0, gap: 6 }} testID="keeping">
+      <Txt>{`${lists.rooms.filter((r) => r.job).length} rooms here; ${waiting === 0 ? 'all of them are on the server' : `${waiting} not sent yet`}.`}</Txt>
+      {used !== undefined && most !== undefined ? (
+        <Txt>{`${(used / MB).toFixed(1)} MB used of about ${Math.round(most / MB)} MB that the browser allows.`}</Txt>
+      ) : (
+        <Txt>The browser does not say how much room there is.</Txt>
+      )}
+      {storing?.persisted ? (
+        <Txt>The browser has promised not to clear it by itself.</Txt>
+      ) : (
+        <>
+          <Txt>
+            The browser has not promised to keep it: when the device is short of room, it may clear what is here. What
+            is on the server stays.
+          </Txt>
+          <Action quiet testID="ask-persist" label="ask the browser to keep it" onPress={() => look(true)} />
+        </>
+      )}
+    </View>
+  );
+}
+
+function DeletedPart({ deleted }: { deleted: RoomLists['deleted'] }) {
+  const palette = usePalette();
+  if (deleted.length === 0)
+    return (
+      <View style={{ padding: 16 }}>
+        <Txt soft>A room that is taken away stands here for thirty days.</Txt>
+      </View>
+    );
+  return deleted.map((r) => (
+    <View
+      key={r.id}
+      testID={`deleted-${r.id}`}
+      style={{ padding: 12, paddingLeft: 16, gap: 6, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+    >
+      <Txt kind="bold">{r.title}</Txt>
+      <Txt kind="small" soft>{`taken away ${momentText(r.deletedAt)}`}</Txt>
+      <Action
+        quiet
+        label={`take “${r.title}” back`}
+        testID={`take-back-${r.id}`}
+        onPress={() => void rooms.takeBack(r.id)}
+      />
+    </View>
+  ));
+}
+
+/** Records that cannot be read are in nobody's way, and not lost. */
+function AsidePart({ onServer }: { onServer: RoomLists['aside'] }) {
+  const { data = [], mutate } = useSWR('aside', () => localStore.aside().catch(() => []));
+  if (data.length === 0 && onServer.length === 0) return null;
+  const forget = async (key: string) => {
+    await localStore.forgetAside(key);
+    await mutate();
+  };
+  return (
+    <Fold name="records that cannot be read" start>
+      {data.map((r) => (
+        <Notice
+          key={r.key}
+          testID={`aside-${r.key}`}
+          title={`${r.key}, on this device`}
+          text={`${r.reason}. It is kept as it is; nothing else depends on it.`}
+        >
+          <Action
+            quiet
+            label="save the record as a file"
+            onPress={() =>
+              download(`${r.key.replace(':', '-')}.json`, JSON.stringify(r.record, null, 2), 'application/json')
+            }
+          />
+          <Action quiet label="it is not needed any more" onPress={() => void forget(r.key)} />
+        </Notice>
+      ))}
+      {onServer.map((r) => (
+        <Notice
+          key={r.id}
+          title={`${r.id}, on the server`}
+          text={`${r.reason}. It is kept as it is; nothing else depends on it.`}
+        >
+          <Action
+            quiet
+            label="save the record as a file"
+            onPress={() => window.location.assign(`/api/rooms/${r.id}/record`)}
+          />
+        </Notice>
+      ))}
+    </Fold>
+  );
+}

@@ -1,0 +1,100 @@
+import { useRef, useState } from 'react';
+import { View } from 'react-native';
+import { format } from 'date-fns';
+import { localStore, rooms } from '../../data/shared';
+import { Action } from '../../ui/Action';
+import { download } from '../../ui/download';
+import { Notice } from '../../ui/Notice';
+import { Txt } from '../../ui/Txt';
+import { packRooms, unpackRooms, type Unpacked } from './archive';
+
+const LISTED = 20;
+
+type State =
+  | { kind: 'idle' }
+  | { kind: 'ready'; read: Extract<Unpacked, { ok: true }> }
+  | { kind: 'said'; text: string }
+  | { kind: 'faults'; read: Extract<Unpacked, { ok: false }> };
+
+/** All rooms of this device as one archive, and job files or an archive back in; checked before anything is taken. */
+export function RoomFiles() {
+  const input = useRef<HTMLInputElement>(null);
+  const [state, setState] = useState<State>({ kind: 'idle' });
+  const takeOut = async () => {
+    const all = (await localStore.rooms().catch(() => [])).filter((r) => r.deletedAt === undefined);
+    if (all.length === 0) return setState({ kind: 'said', text: 'There are no rooms on this device.' });
+    download(`rooms-${format(new Date(), 'yyyy-MM-dd')}.zip`, packRooms(all).slice(), 'application/zip');
+    setState({ kind: 'said', text: `${countText(all.length)} taken out.` });
+  };
+  const read = async (files: readonly File[]) => {
+    const all: Unpacked[] = [];
+    for (const file of files) all.push(unpackRooms(file.name, new Uint8Array(await file.arrayBuffer())));
+    const faults = all.flatMap((r) => (r.ok ? [] : r.faults));
+    if (faults.length > 0) setState({ kind: 'faults', read: { ok: false, faults } });
+    else setState({ kind: 'ready', read: { ok: true, jobs: all.flatMap((r) => (r.ok ? r.jobs : [])) } });
+  };
+  const take = async ({ jobs }: Extract<Unpacked, { ok: true }>) => {
+    for (const { job } of jobs) await rooms.create(job);
+    setState({ kind: 'said', text: `${countText(jobs.length)} taken in, as new rooms.` });
+  };
+  return (
+    <View style={{ padding: 12, gap: 8 }} testID="room-files">
+      <input
+        ref={input}
+        type="file"
+        multiple
+        accept=".json,.zip,application/json,application/zip"
+        aria-label="job files or an archive of rooms"
+        data-testid="rooms-file"
+        hidden
+        onChange={(e) => {
+          const files = [...(e.target.files ?? [])];
+          e.target.value = '';
+          if (files.length > 0) void read(files);
+        }}
+      />
+      <Action quiet testID="rooms-out" label="take all rooms out as an archive" onPress={() => void takeOut()} />
+      <Action
+        quiet
+        testID="rooms-in"
+        label="bring rooms in: job files or an archive"
+        onPress={() => input.current?.click()}
+      />
+      {state.kind === 'said' ? <Txt testID="rooms-said">{state.text}</Txt> : null}
+      {state.kind === 'ready' ? (
+        <Notice
+          tone="note"
+          testID="rooms-ready"
+          text={`${countText(state.read.jobs.length)}, no faults: ${state.read.jobs
+            .slice(0, LISTED)
+            .map((j) => j.job.title)
+            .join(', ')}. They come in as new rooms; none that is here is touched.`}
+        >
+          <Action
+            testID="rooms-take"
+            label={`take ${countText(state.read.jobs.length)} in`}
+            onPress={() => void take(state.read)}
+          />
+          <Action quiet label="leave it" onPress={() => setState({ kind: 'idle' })} />
+        </Notice>
+      ) : null}
+      {state.kind === 'faults' ? (
+        <Notice
+          tone="stop"
+          testID="rooms-faults"
+          title="Nothing was taken in"
+          text="Every fault with its file, its path and the reason:"
+        >
+          {state.read.faults.slice(0, LISTED).map((f, i) => (
+            <Txt key={i} kind="small">{`${f.file}, ${f.path}: ${f.reason}`}</Txt>
+          ))}
+          {state.read.faults.length > LISTED ? (
+            <Txt kind="small">{`and ${state.read.faults.length - LISTED} more`}</Txt>
+          ) : null}
+        </Notice>
+      ) : null}
+    </View>
+  );
+}
+
+const countText = (rooms: number): string => (rooms === 1 ? 'one room' : `${rooms} rooms`);

@@ -1,0 +1,7 @@
+import { format, isValid, parseISO } from 'date-fns';
+
+/** A moment as people read it: `14 Mar 2026, 09:30`; as it is where it is none. */
+export function momentText(iso: string): string {
+  const at = parseISO(iso);
+  return isValid(at) ? format(at, 'd MMM yyyy, HH:mm') : iso;
+}

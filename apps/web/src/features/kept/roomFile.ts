@@ -1,0 +1,6 @@
+import type { Job } from '@steddo/contract';
+import { download, fileName } from '../../ui/download';
+
+/** The room as a job file, the same as the command line reads. */
+export const saveRoomFile = (job: Job): void =>
+  download(fileName(job.title, 'steddo.json'), `${JSON.stringify(job, null, 2)}\n`, 'application/json');

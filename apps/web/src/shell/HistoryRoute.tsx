@@ -1,0 +1,7 @@
+import { HistoryPage } from '../features/kept/HistoryPage';
+import { RoomFrame } from './RoomScreen';
+
+/** The earlier versions of a room that is open. */
+export function HistoryRoute({ id }: { id: string }) {
+  return <RoomFrame id={id}>{({ state, turn }) => <HistoryPage state={state} editable={turn === 'mine'} />}</RoomFrame>;
+}
