@@ -45,7 +45,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
   kept: [async ({}, use) => use({}), { scope: 'worker' }],
   /** One context for all tests of a worker, so that the app is fetched once; what they left is cleared. */
   context: async ({ browser, kept, viewport, hasTouch }, use) => {
-    const context = (kept.context ??= await browser.newContext({ viewport, hasTouch }));
+    const context = (kept.context ??= await browser.newContext({ viewport, hasTouch, serviceWorkers: 'block' }));
     await use(context);
     const page = await leftPage(context, kept);
     await Promise.all(context.pages().map((other) => (other === page ? undefined : other.close())));

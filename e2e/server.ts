@@ -11,6 +11,10 @@ export interface TestServer {
   start: () => Promise<void>;
   /** Ends it at once, as a power cut would. */
   kill: () => Promise<void>;
+  /** Starts it again over a database with nothing in it. */
+  emptied: () => Promise<void>;
+  /** Where its database lies. */
+  database: string;
 }
 
 export const ROOT = fileURLToPath(new URL('..', import.meta.url));
@@ -60,8 +64,13 @@ export async function testServer(seed: 'demo' | 'catalogue'): Promise<TestServer
       ending.kill('SIGKILL');
     });
   };
+  const emptied = async () => {
+    await kill();
+    env.STEDDO_DB = join(mkdtempSync(join(tmpdir(), 'steddo-e2e-')), 'rooms.db');
+    await start();
+  };
   await start();
-  return { url, start, kill };
+  return { url, start, kill, emptied, database: env.STEDDO_DB };
 }
 
 /** Runs a program to its end: what it said and how it ended. */

@@ -58,7 +58,13 @@ export function ensureInstalled() {
 
 /** The web app as static files, built again only when something that it is made of has changed. */
 export function ensureWebApp() {
-  const stamp = digest(['apps/web', 'packages', 'package-lock.json', 'scripts/assets.mjs']);
+  const stamp = digest([
+    'apps/web',
+    'packages',
+    'package-lock.json',
+    'scripts/assets.mjs',
+    'scripts/serviceWorker.mjs',
+  ]);
   const out = join(ROOT, 'apps/web/dist');
   if (existsSync(join(out, 'index.html')) && isFresh('web', stamp)) return;
   say('building the web app (two to three minutes the first time)');
@@ -67,6 +73,7 @@ export function ensureWebApp() {
     cwd: join(ROOT, 'apps/web'),
     env: QUIET_ENV,
   });
+  run('node', ['scripts/serviceWorker.mjs']);
   run('node', ['scripts/compress.mjs']);
   remember('web', stamp);
 }

@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, renameSync, rmSync, copyFileSync, statSync } fro
 import { dirname } from 'node:path';
 import { checkSound, connect, openStore, type OpenParts } from './db/client';
 import { copyInto } from './db/copies';
-import { DatabaseError, named } from './db/databaseErrors';
+import { DatabaseError, named, plainReason } from './db/databaseErrors';
 import { listRooms, unreadableRooms } from './db/rooms';
 import { holdDatabase } from './lock';
 
@@ -66,7 +66,7 @@ async function examined(incoming: string, file: string, parts: OpenParts): Promi
       );
     return rooms.length;
   } catch (error) {
-    const said = error instanceof Error ? error.message.replaceAll(incoming, file) : String(error);
+    const said = plainReason(error).replaceAll(incoming, file);
     throw new DatabaseError(error instanceof DatabaseError ? said : `${file} is no backup of Steddo: ${said}`);
   }
 }

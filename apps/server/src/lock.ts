@@ -1,3 +1,5 @@
+import { mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
 import { type Client } from '@libsql/client';
 import { connect } from './db/client';
 import { DatabaseError, isLocked, named } from './db/databaseErrors';
@@ -9,13 +11,17 @@ import { DatabaseError, isLocked, named } from './db/databaseErrors';
 export async function holdDatabase(path: string): Promise<() => void> {
   let client: Client | undefined;
   try {
+    mkdirSync(dirname(path), { recursive: true });
     client = connect(`${path}.held`);
-    await client.transaction('write');
-    const held = client;
-    return () => held.close();
+    const held = await client.transaction('write');
+    const opened = client;
+    return () => {
+      held.close();
+      opened.close();
+    };
   } catch (error) {
     client?.close();
-    if (!isLocked(error)) throw named(`${path}.held`, error);
+    if (!isLocked(error)) throw named(path, error);
     throw new DatabaseError(
       `the database ${path} is in use by another Steddo; end it, or set STEDDO_DB to another file`,
     );

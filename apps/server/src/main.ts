@@ -27,8 +27,8 @@ function giveUp(lines: readonly string[]): never {
 
 async function serve(settings: Settings): Promise<void> {
   const log = pino({ level: settings.log }, pino.destination(2));
-  const store = await openStore(settings.database, parts);
   const release = await holdDatabase(settings.database);
+  const store = await openStore(settings.database, parts);
   await seed(store, settings.seed, now, randomUUID);
   const aside = await store.read(unreadableRooms);
   for (const { id, reason } of aside) log.warn({ room: id, reason }, 'a record cannot be read and is set aside');

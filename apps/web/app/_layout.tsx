@@ -3,6 +3,7 @@ import { useColorScheme } from 'react-native';
 import { Slot } from 'expo-router';
 import { PaperProvider } from 'react-native-paper';
 import { keepSending } from '../src/data/shared';
+import { Mishap } from '../src/shell/Mishap';
 import { Icon, type IconName } from '../src/ui/Icon';
 import { paperTheme } from '../src/ui/theme';
 import { PaletteProvider, dark, light } from '../src/ui/tokens';
@@ -19,7 +20,9 @@ export default function Layout() {
   return (
     <PaletteProvider value={isDark ? dark : light}>
       <PaperProvider theme={paperTheme(isDark)} settings={settings}>
-        <Slot />
+        <Mishap>
+          <Slot />
+        </Mishap>
       </PaperProvider>
     </PaletteProvider>
   );

@@ -8,7 +8,8 @@ export const build = z.strictObject({
   board: length.optional(),
   cover: z.enum(['gypsum', 'lath', 'panel', 'tile', 'none']).optional(),
   state: z.enum(['sound', 'patched', 'wet']).optional(),
-  spacing: size.optional(),
+  /** Closer than any studs stand a slip of the unit, and a wall that nobody could weigh. */
+  spacing: z.number().min(100).max(3000).optional(),
   studWidth: size.optional(),
   studDepth: size.optional(),
   timber: z.enum(['spruce-pine-fir', 'hem-fir', 'douglas-fir', 'southern-pine']).optional(),

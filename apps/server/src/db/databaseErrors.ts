@@ -47,6 +47,9 @@ const AT_START: readonly [RegExp, string][] = [
 export function named(path: string, error: unknown): DatabaseError {
   const known = AT_START.find(([pattern]) => has(error, pattern));
   if (known) return new DatabaseError(`the database ${path} ${known[1]}`);
-  const reason = error instanceof Error ? error.message : String(error);
-  return new DatabaseError(`the database ${path} cannot be used and was left as it is: ${reason}`);
+  return new DatabaseError(`the database ${path} cannot be used and was left as it is: ${plainReason(error)}`);
 }
+
+/** What an error says, without the driver's codes. */
+export const plainReason = (error: unknown): string =>
+  (error instanceof Error ? error.message : String(error)).replace(/^SQLITE_\w+: /, '');

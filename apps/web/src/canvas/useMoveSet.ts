@@ -27,7 +27,12 @@ function useSettleFirst(timer: RefObject<unknown>, settle: RefObject<() => void>
     };
     window.addEventListener('pointerdown', first, true);
     window.addEventListener('keydown', onKey, true);
+    // a tab that ends or goes to the back does not come to it later
+    window.addEventListener('pagehide', first);
+    document.addEventListener('visibilitychange', first);
     return () => {
+      window.removeEventListener('pagehide', first);
+      document.removeEventListener('visibilitychange', first);
       window.removeEventListener('pointerdown', first, true);
       window.removeEventListener('keydown', onKey, true);
     };

@@ -61,6 +61,12 @@ export function troubleOfStore(error: unknown): StoreTrouble {
 
 class StoreBlocked extends Error {}
 
+/** Whether another connection may do what this one could not. */
+const mayPass = (error: unknown): boolean =>
+  !['QuotaExceededError', 'VersionError', 'DataCloneError', 'DataError', 'SecurityError'].includes(
+    (error as { name?: string }).name ?? '',
+  ) && !(error instanceof StoreBlocked);
+
 /** The store of the browser. A connection that was closed under it is opened again at the next use. */
 export function openLocalStore(name = 'steddo', openingMs = OPENING_MS): LocalStore {
   let opened: Promise<IDBPDatabase<Schema>> | undefined;
@@ -84,8 +90,11 @@ export function openLocalStore(name = 'steddo', openingMs = OPENING_MS): LocalSt
     try {
       return await work(await open());
     } catch (error) {
-      if ((error as { name?: string }).name !== 'InvalidStateError') throw error;
+      if (!mayPass(error)) throw error;
+      // the connection may be dead: cleared, or closed by the browser
+      const dead = opened;
       forgetIt();
+      void dead?.then((db) => db.close()).catch(() => undefined);
       return work(await open());
     }
   };

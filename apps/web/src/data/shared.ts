@@ -5,6 +5,7 @@ import { Followed, deviceName, nameDevice } from './device';
 import { Journal, browserStorage } from './journal';
 import { Live } from './live';
 import { openLocalStore } from './localStore';
+import { keepApp } from './newVersion';
 import { OwnMounts } from './ownMounts';
 import { Rooms } from './rooms';
 import { Turns, tabChannel, type TabNews } from './tabs';
@@ -89,6 +90,7 @@ export function keepSending(): () => void {
   window.addEventListener('online', again);
   document.addEventListener('visibilitychange', onShow);
   void rooms.recover().then(again);
+  keepApp(later);
   return () => {
     live.stop();
     window.removeEventListener('online', again);

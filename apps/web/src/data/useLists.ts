@@ -2,7 +2,7 @@ import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
 import type { Job, RoomHead } from '@steddo/contract';
 import { fetchRooms } from './api';
-import type { LocalRoom } from './records';
+import type { AsideRecord, LocalRoom } from './records';
 import { localStore, rooms } from './shared';
 
 /** A room as the list shows it: with its document where this device has it, else by its name alone. */
@@ -23,6 +23,8 @@ export interface RoomLists {
   lost: string[];
   /** Records that cannot be read, on the server. */
   aside: { id: string; reason: string }[];
+  /** And on this device. */
+  asideHere: AsideRecord[];
   loading: boolean;
   /** The server has been asked and has not answered yet. */
   asking: boolean;
@@ -67,6 +69,7 @@ export function useRoomList(): RoomLists {
       deleted: [...new Map(deleted.map((r) => [r.id, r])).values()],
       lost: heads ? own.filter((r) => isLost(r, known)).map((r) => r.id) : [],
       aside: heads?.aside ?? [],
+      asideHere: here?.aside ?? NONE,
       loading: !here || (heads === undefined && !remote.error && all.length === 0),
       asking: heads === undefined && !remote.error,
       noServer: Boolean(remote.error),
@@ -84,11 +87,15 @@ function isLost({ id, base }: LocalRoom, known: ReadonlyMap<string, RoomHead>): 
   return !there || there.version < base.version || (there.version === base.version && there.revision !== base.revision);
 }
 
+const NONE: AsideRecord[] = [];
+
 async function readLocal() {
   try {
-    return { rooms: await localStore.rooms(), waiting: await localStore.waiting() };
+    const all = await localStore.rooms();
+    // what could not be read has been set aside by now
+    return { rooms: all, waiting: await localStore.waiting(), aside: await localStore.aside() };
   } catch {
-    return { rooms: [], waiting: new Map<string, number>() };
+    return { rooms: [], waiting: new Map<string, number>(), aside: NONE };
   }
 }
 

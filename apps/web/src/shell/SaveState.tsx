@@ -1,16 +1,18 @@
 import { syncOf, type RoomState, type SyncState } from '../data/rooms';
 import { OBSTACLE_SHORT } from '../data/sendResult';
+import { useShown } from '../state/roomState';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 
 /** Where what was entered is now, in a few words. */
 export function SaveState({ state }: { state: RoomState }) {
   const palette = usePalette();
+  const previewing = useShown((s) => s.previewing);
   const sync = syncOf(state);
   const loud = sync.kind === 'memory' || sync.kind === 'lost' || sync.kind === 'disputed';
   return (
     <Txt kind="small" soft={!loud} {...(loud ? { color: palette.stop } : {})} lines={1} testID="save-state">
-      {syncWords(sync)}
+      {previewing && sync.kind !== 'memory' ? 'shown, not taken yet' : syncWords(sync)}
     </Txt>
   );
 }

@@ -29,7 +29,8 @@ export class RoomSession {
   ) {
     const actions = { ...doings, preview: this.preview };
     const job = this.job();
-    this.store = new RoomStore({ id: source.id, readOnly: source.readOnly, job, ...planner(job) }, actions);
+    const { id, readOnly } = source;
+    this.store = new RoomStore({ id, readOnly, previewing: false, job, ...planner(job) }, actions);
   }
 
   /** Another document, kit or turn; the same ones change nothing. */
@@ -54,6 +55,6 @@ export class RoomSession {
   private show(): void {
     const job = this.job();
     const { id, readOnly } = this.source;
-    this.store.set({ id, readOnly, job, ...this.planner(job) });
+    this.store.set({ id, readOnly, previewing: this.previewed !== undefined, job, ...this.planner(job) });
   }
 }

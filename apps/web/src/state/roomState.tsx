@@ -105,6 +105,9 @@ class Tracked implements RoomShown, RoomActions {
   get readOnly() {
     return this.read('readOnly');
   }
+  get previewing() {
+    return this.read('previewing');
+  }
   get say() {
     return this.read('say');
   }

@@ -11,6 +11,8 @@ export interface RoomShown {
   /** The plan is the last good one: the job as it is cannot be worked out. */
   late: boolean;
   readOnly: boolean;
+  /** Something is shown that has not been taken: a drag or a nudge in hand, somebody else's value. */
+  previewing: boolean;
   say: Wording;
   tape: TapeStyle;
 }

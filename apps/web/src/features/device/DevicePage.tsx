@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import useSWR from 'swr';
+import { mutate } from 'swr';
 import { askStoring, useFollowed, type Storing } from '../../data/device';
 import { device, localStore, renameDevice, rooms } from '../../data/shared';
 import { useRoomList, type RoomLists } from '../../data/useLists';
@@ -40,7 +40,7 @@ export function DevicePage() {
           >
             <DeletedPart deleted={lists.deleted} />
           </Fold>
-          <AsidePart onServer={lists.aside} />
+          <AsidePart here={lists.asideHere} onServer={lists.aside} />
         </ScrollView>
       </View>
     </View>
@@ -127,16 +127,15 @@ function DeletedPart({ deleted }: { deleted: RoomLists['deleted'] }) {
 }
 
 /** Records that cannot be read are in nobody's way, and not lost. */
-function AsidePart({ onServer }: { onServer: RoomLists['aside'] }) {
-  const { data = [], mutate } = useSWR('aside', () => localStore.aside().catch(() => []));
-  if (data.length === 0 && onServer.length === 0) return null;
+function AsidePart({ here, onServer }: { here: RoomLists['asideHere']; onServer: RoomLists['aside'] }) {
+  if (here.length === 0 && onServer.length === 0) return null;
   const forget = async (key: string) => {
     await localStore.forgetAside(key);
-    await mutate();
+    await mutate('local-rooms');
   };
   return (
     <Fold name="records that cannot be read" start>
-      {data.map((r) => (
+      {here.map((r) => (
         <Notice
           key={r.key}
           testID={`aside-${r.key}`}

@@ -2,10 +2,12 @@ import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
-import type { Job, Units } from '@steddo/contract';
+import type { Job, Plan, Units } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
-import { findingText, wordingFor } from '@steddo/text';
+import { findingText, wordingFor, type Wording } from '@steddo/text';
+import { useFollowed } from '../../data/device';
 import { newRoom } from '../../data/newRoom';
+import { newVersion } from '../../data/newVersion';
 import { rooms } from '../../data/shared';
 import { useKit } from '../../state/useKit';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
@@ -30,6 +32,7 @@ export function RoomsScreen() {
   const palette = usePalette();
   const list = useRoomList();
   const [units, setUnits] = useState<Units>('imperial');
+  const take = useFollowed(newVersion);
   const [shown, setShown] = useState(AT_ONCE);
   const create = async () => {
     const id = await rooms.create(newRoom(`Room ${list.rooms.length + 1}`, units));
@@ -77,6 +80,15 @@ export function RoomsScreen() {
         <ScrollView style={{ flex: 1 }} tabIndex={0}>
           {list.noServer ? (
             <Said text="No server at the moment. What is on this device works; it is sent when the server is back." />
+          ) : null}
+          {take ? (
+            <Notice
+              tone="note"
+              testID="new-version"
+              text="A newer Steddo has been fetched. Taking it loads the page again; all rooms stay."
+            >
+              <Action quiet label="take the newer one" onPress={take} />
+            </Notice>
           ) : null}
           {list.lost.length > 0 ? <LostRooms ids={list.lost} /> : null}
           {list.rooms.slice(0, shown).map((r) => (
@@ -178,16 +190,29 @@ function RoomRow({ room }: { room: ListedRoom }) {
   );
 }
 
+/** A room that cannot be worked out takes no other one off the list. */
+function planned(job: Job): Plan | undefined {
+  try {
+    return plan(job);
+  } catch {
+    return undefined;
+  }
+}
+
+function lineOf({ holes = [], findings }: Plan, say: Wording): string {
+  const lacks = findings.find((f) => f.level === 'stop') ?? (holes.length === 0 ? findings[0] : undefined);
+  return lacks ? findingText(lacks, say) : `${holes.length} holes, in drilling order`;
+}
+
 function PlannedRow({ room, document }: { room: ListedRoom; document: Job }) {
   const palette = usePalette();
   const { id } = room;
   const kit = useKit();
   const job = useMemo(() => withKit(document, kit), [document, kit]);
-  const result = useMemo(() => plan(job), [job]);
+  const result = useMemo(() => planned(job), [job]);
   const say = wordingFor(job);
-  const holes = result.holes?.length ?? 0;
-  const lacks = result.findings.find((f) => f.level === 'stop') ?? (holes === 0 ? result.findings[0] : undefined);
-  const line = lacks ? findingText(lacks, say) : `${holes} holes, in drilling order`;
+  const holes = result?.holes?.length ?? 0;
+  const line = result ? lineOf(result, say) : 'It cannot be worked out; open it to see what it has.';
   return (
     <Tap
       role="link"
@@ -212,7 +237,7 @@ function PlannedRow({ room, document }: { room: ListedRoom; document: Job }) {
             </Txt>
           ) : null}
         </View>
-        <Verdict verdict={result.verdict} />
+        {result ? <Verdict verdict={result.verdict} /> : null}
       </View>
     </Tap>
   );

@@ -1,0 +1,34 @@
+import { Followed } from './device';
+
+/** A newer app that has been fetched and waits; taking it loads the page again. */
+export const newVersion = new Followed<(() => void) | undefined>(undefined);
+
+/** How long after the first picture the app is kept for later, ms: it should not be in the picture's way. */
+const LATER_MS = 1500;
+
+/**
+ * Keeps the app on this device, so that it opens without a server. A newer one is fetched beside it and offered;
+ * nothing is exchanged under somebody's hands.
+ */
+export function keepApp(later: (work: () => void, ms: number) => void): void {
+  const { serviceWorker } = navigator;
+  if (!serviceWorker || process.env.NODE_ENV !== 'production') return;
+  later(() => void register(serviceWorker).catch(() => undefined), LATER_MS);
+}
+
+async function register(container: ServiceWorkerContainer): Promise<void> {
+  const registration = await container.register('/sw.js');
+  const offer = (worker: ServiceWorker | null) => {
+    // without a controller it is the first one, which nobody has to take
+    if (!worker || !container.controller) return;
+    newVersion.set(() => {
+      container.addEventListener('controllerchange', () => window.location.reload(), { once: true });
+      worker.postMessage({ type: 'SKIP_WAITING' });
+    });
+  };
+  offer(registration.waiting);
+  registration.addEventListener('updatefound', () => {
+    const { installing } = registration;
+    installing?.addEventListener('statechange', () => installing.state === 'installed' && offer(installing));
+  });
+}
