@@ -50,7 +50,7 @@ test('in a cellar: the server gone after the first visit, a job from new room to
   await page.goto(`${server.url}/room/${id}/wall`);
   await restart(`/room/${id}/level`);
   await expect(page.getByTestId('panel')).toBeVisible();
-  await expect(page.getByTestId('save-state')).toContainText(/no server, \d+ to send/);
+  await expect(page.getByTestId('save-state')).toContainText(/\d+ to send · no server/);
   await server.start();
   await expect(page.getByTestId('save-state')).toHaveText('on this device · sent', { timeout: 35_000 });
   const { job } = await savedJob(page, server, id);
@@ -60,14 +60,12 @@ test('in a cellar: the server gone after the first visit, a job from new room to
 });
 
 test('all rooms out as an archive, into an empty database, and they are the same', async ({ page, demo, empty }) => {
-  await page.goto(`${demo.url}/`);
-  for (const id of ['guest-room', 'attic-snug', 'breakfast-bar'])
-    await expect(page.getByTestId(`room-${id}`)).toContainText(/in|mm/);
+  // rooms that were never opened here are in it too
   await page.goto(`${demo.url}/device`);
   const download = page.waitForEvent('download');
   await page.getByTestId('rooms-out').click();
   const file = await (await download).path();
-  await expect(page.getByTestId('rooms-said')).toContainText('taken out');
+  await expect(page.getByTestId('rooms-said')).toContainText('taken out.', { timeout: 30_000 });
   const bytes = readFileSync(file);
   await page.goto(`${empty.url}/device`);
   await page.getByTestId('rooms-file').setInputFiles({ name: 'rooms.zip', mimeType: 'application/zip', buffer: bytes });

@@ -54,6 +54,8 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean 
   { path: '/room/guest-room/customer', shown: 'offer-tab-0', open: ['numbers'] },
   { path: '/catalogue', shown: 'import' },
   { path: '/catalogue/new', shown: 'form-maxMass', open: ['measure-plate'] },
+  { path: '/device', shown: 'keeping' },
+  { path: '/room/guest-room/history', shown: 'revision-1', open: ['revision-1'] },
   { path: '/room/guest-room/level', shown: 'face' },
 ];
 
@@ -108,7 +110,9 @@ test('with the pad open at least 220 px of the drawing stay in sight', async ({ 
 
 test('rooms that are not ready say what they lack', async ({ page, demo }) => {
   await page.goto(demo.url);
+  await page.getByTestId('room-attic-snug').scrollIntoViewIfNeeded();
   await expect(page.getByTestId('room-attic-snug')).toContainText('needs 1, and the marks show');
+  await page.getByTestId('room-breakfast-bar').scrollIntoViewIfNeeded();
   await expect(page.getByTestId('room-breakfast-bar')).toContainText('mind');
   await page.goto(`${demo.url}/room/attic-snug/holes`);
   await expect(page.getByTestId('finding-find-the-stud-first')).toBeVisible();

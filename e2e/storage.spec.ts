@@ -28,7 +28,7 @@ test('an edit survives the server dying, the tab closing, and reaches the server
   await server.kill();
   await page.getByTestId('key-done').click();
   expect(await centre(page)).toBeCloseTo(64 * IN, 6);
-  await expect(page.getByTestId('save-state')).toContainText('no server, 1 to send');
+  await expect(page.getByTestId('save-state')).toContainText('1 to send · no server');
   await typeCentre(page, '64 1/2');
   await expect(page.getByTestId('save-state')).toContainText('2 to send');
   await page.close();
@@ -101,7 +101,7 @@ for (const whose of ['mine', 'theirs'] as const)
     await expect(dispute).toContainText(/Kit’s phone have both changed it, theirs saved \d+ \w+ \d{4}/);
     await expect(dispute).toContainText('Yours: 65 in');
     await expect(dispute).toContainText('Theirs: 64 in');
-    await expect(page.getByTestId('save-state')).toHaveText('on this device · one thing to settle');
+    await expect(page.getByTestId('save-state')).toHaveText('on this device · 1 to settle');
     // drawn too: the set stands where they have it for as long as theirs is shown
     expect(await centre(page)).toBeCloseTo(65 * IN, 6);
     await page.getByTestId('dispute-show').click();

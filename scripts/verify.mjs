@@ -1,10 +1,10 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, ensureInstalled, say } from './lib.mjs';
+import { ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, say } from './lib.mjs';
 import { MUTATIONS } from './mutations/list.mjs';
 
-/** npm run verify: makes each listed mistake in the core and sees whether a test notices it; then the calibration. */
+/** npm run verify: makes each listed mistake in the core and sees whether a test notices it; then the calibration and the long runs of keeping. */
 ensureInstalled();
 const [only] = process.argv.slice(2);
 const wanted = MUTATIONS.filter((m) => only === undefined || m.part === only);
@@ -60,4 +60,19 @@ if (only === undefined || only === 'calibration') {
   say('calibration: ten thousand walls, several minutes');
   calibrated = spawnSync('npx', ['tsx', 'scripts/calibration.ts'], { cwd: ROOT, stdio: 'inherit' }).status === 0;
 }
-process.exit(missed.length === 0 && calibrated ? 0 : 1);
+let kept = true;
+if (only === undefined || only === 'keeping') {
+  say('keeping: 200 tabs ended, 20 browsers and 1,000 servers killed, about forty minutes');
+  ensureWebApp();
+  ensureServer();
+  const env = {
+    ...process.env,
+    STEDDO_CHROMIUM: ensureChromium(),
+    STEDDO_CLOSES: '200',
+    STEDDO_KILLS: '20',
+    STEDDO_SERVER_KILLS: '1000',
+  };
+  const tests = ['e2e/closing.spec.ts', 'e2e/serverKills.spec.ts', '--project=phone'];
+  kept = spawnSync('npx', ['playwright', 'test', ...tests], { cwd: ROOT, stdio: 'inherit', env }).status === 0;
+}
+process.exit(missed.length === 0 && calibrated && kept ? 0 : 1);

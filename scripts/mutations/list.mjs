@@ -375,4 +375,38 @@ export const MUTATIONS = [
       ['placement/stagedPlate.ts', 'known.set(m.to, height - m.value)', 'known.set(m.to, m.value)'],
     ],
   ),
+  ...part(
+    'merging',
+    ['merging'],
+    [
+      ['edit/rebase.ts', "return placed ? [...path.slice(0, -1), '(place)'] : path;", 'return path;'],
+      ['edit/rebase.ts', "if (HEIGHT.has(path.join('.'))) return ['(height)'];", ''],
+      [
+        'edit/rebase.ts',
+        'const renaming = base ? clashes(base, theirs, all) : new Map<string, string>();',
+        'const renaming = new Map<string, string>();',
+      ],
+      ['edit/rebase.ts', 'if (free.length > 0 && !valid(next))', 'if (false)'],
+      ['edit/rebase.ts', 'return unique([...both, ...again]).filter', 'return unique(both).filter'],
+      [
+        'edit/rebase.ts',
+        'return others.filter((o) => isPartOf(o, thing))',
+        'return others.filter((o) => o.join() === thing.join())',
+      ],
+      ['edit/changesBetween.ts', "(where === 'mount' && before.id !== after.id)", 'false'],
+      ['edit/changesBetween.ts', 'if (PARTS.has(where)) return inFields(before ?? {}, after ?? {}, path);', ''],
+      ['edit/changesBetween.ts', '    .reverse();', ';'],
+      ['edit/changesBetween.ts', 'return sameValue(rebuilt, asTree(path, now)) ? changes : whole;', 'return changes;'],
+      [
+        'edit/history.ts',
+        'if (since.length > 0) return { job, history: { ...history, [way]: rest }, changes: [], since };',
+        '',
+      ],
+      [
+        'edit/renameIds.ts',
+        'const segments = path.map((segment) => inPath(segment, renaming));',
+        'const segments = [...path];',
+      ],
+    ],
+  ),
 ];

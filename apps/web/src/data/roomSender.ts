@@ -87,7 +87,8 @@ export class RoomSender {
   }
 
   private async sendRoom(id: string): Promise<Ended> {
-    if (!this.parts.get(id)) await this.parts.load(id);
+    // another tab may have had the room since this one read it
+    await this.parts.load(id);
     for (;;) {
       const state = this.parts.get(id);
       const entry = state?.waiting[0];

@@ -14,7 +14,7 @@ import {
   type Step,
 } from '@steddo/core';
 import type { JournalEntry } from './journal';
-import { troubleOfStore, type StoreTrouble } from './localStore';
+import { troubleOfStore, type StoredRoom, type StoreTrouble } from './localStore';
 import type { LocalRoom, OutboxEntry } from './records';
 import { Retry } from './retry';
 import type { RoomsParts } from './roomsParts';
@@ -100,7 +100,7 @@ export class Rooms {
 
   /** Another tab has committed something: it is shown here too. */
   async refresh(id: string): Promise<void> {
-    if (this.states.has(id)) await this.load(id, true);
+    if (this.states.has(id)) await this.load(id);
   }
 
   /** The server has another version of a room: it is fetched where that room is open. */
@@ -197,7 +197,21 @@ export class Rooms {
     this.flush();
   }
 
+  /** One of the rooms that the server has lost: there again, from the list. */
+  async sendAgain(id: string): Promise<void> {
+    await this.open(id);
+    await this.parts.alone(id, async () => {
+      this.settleLost(id, 'mine');
+      await this.settled();
+    });
+  }
+
   async takeBack(id: string): Promise<void> {
+    await this.parts.alone(id, () => this.back(id));
+    this.flush();
+  }
+
+  private async back(id: string): Promise<void> {
     const state = this.states.get(id) ?? (await this.load(id));
     if (!state) return;
     const { deletedAt: _, ...rest } = state;
@@ -208,7 +222,6 @@ export class Rooms {
       : [...rest.waiting, this.act(id, 'take-back')];
     this.update(id, { waiting: rest.base || waits ? waiting : rest.waiting });
     await this.settled();
-    this.flush();
   }
 
   /** A room that the server has and this device has not been told of: kept here too, for where there is no signal. */
@@ -243,22 +256,25 @@ export class Rooms {
     this.write(id);
   }
 
-  /** From the store, with the journal's edits that the store does not have; undefined where it has nothing. */
+  /**
+   * From the store; undefined where it has nothing. Whoever has the turn takes in what the journal has beyond it.
+   * What this tab has is left where the store has nothing newer: edits are counted, and only who has the turn makes any.
+   */
   private async load(id: string, withJournal = false): Promise<RoomState | undefined> {
-    let state: RoomState | undefined;
+    let stored: StoredRoom | undefined;
     try {
-      const stored = await this.parts.store.room(id);
-      const now = this.states.get(id);
-      // what was done while the store was being read is newer than what it has
-      if (now && now.edits > (stored?.room.edits ?? 0) && !withJournal) return now;
-      if (stored) state = { ...stored.room, waiting: stored.waiting, kept: stored.room.edits, ...passing(now) };
+      stored = await this.parts.store.room(id);
     } catch (error) {
       const now = this.states.get(id);
       if (now) this.set(id, { ...now, trouble: troubleOfStore(error) });
       return now;
     }
-    if (withJournal) state = this.replay(id, state);
-    if (!state) return undefined;
+    const now = this.states.get(id);
+    const isNewer = now && now.edits >= (stored?.room.edits ?? 0);
+    const kept = stored && { ...stored.room, waiting: stored.waiting, kept: stored.room.edits, ...passing(now) };
+    const known = isNewer ? now : kept;
+    const state = withJournal ? this.replay(id, known) : known;
+    if (!state || state === now) return state;
     this.set(id, state);
     if (state.kept < state.edits) this.write(id);
     return state;

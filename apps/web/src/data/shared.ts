@@ -42,7 +42,7 @@ export const rooms = new Rooms({
   alone: turns.alone,
   tell: (room) => {
     tell({ room });
-    void mutate('local-rooms');
+    listAgain();
   },
 });
 
@@ -55,10 +55,23 @@ export const ownMounts = new OwnMounts({
   later,
 });
 
+const LIST_MS = 120;
+let listing = false;
+
+/** The list of rooms is read once for changes that follow each other. */
+function listAgain(): void {
+  if (listing) return;
+  listing = true;
+  later(() => {
+    listing = false;
+    void mutate('local-rooms');
+  }, LIST_MS);
+}
+
 function hear(news: TabNews): void {
   if (news === 'mounts') void ownMounts.read();
   else if (news !== 'rooms') void rooms.refresh(news.room);
-  void mutate('local-rooms');
+  listAgain();
 }
 
 function onChanges({ rooms: changed, catalogue }: ChangesReply): void {

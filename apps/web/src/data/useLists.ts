@@ -34,6 +34,9 @@ export interface RoomLists {
 /** Rooms of the server that are kept on this device too, for where there is no signal: the latest. */
 const BROUGHT = 40;
 
+/** A room of the list that somebody looks at, and that this device does not have yet: it is fetched. */
+export const bringSeen = (id: string): void => void rooms.bring(id).catch(() => undefined);
+
 /** Every room known here or on the server; what this device has is shown at once. */
 export function useRoomList(): RoomLists {
   const remote = useSWR('rooms', fetchRooms, { shouldRetryOnError: true, errorRetryInterval: 4000 });
@@ -41,7 +44,7 @@ export function useRoomList(): RoomLists {
   const heads = remote.data;
   const here = local.data;
   useEffect(() => {
-    if (heads && here) void bringLatest(heads.rooms, here.rooms);
+    if (heads && here) void bringLatest(heads.rooms, here.rooms).catch(() => undefined);
   }, [heads, here]);
   return useMemo(() => {
     const gone = new Set(heads?.deleted.map((r) => r.id));
@@ -99,9 +102,17 @@ async function readLocal() {
   }
 }
 
+let bringing = false;
+
 /** Fetches what this device does not have, one after the other; what fails is fetched the next time. */
 async function bringLatest(heads: readonly RoomHead[], here: readonly LocalRoom[]): Promise<void> {
+  if (bringing) return;
+  bringing = true;
   const revisions = new Map(here.map((r) => [r.id, r.base?.revision]));
-  for (const { id, revision } of heads.slice(0, BROUGHT))
-    if (revisions.get(id) !== revision) await rooms.bring(id).catch(() => undefined);
+  try {
+    for (const { id, revision } of heads.slice(0, BROUGHT))
+      if (revisions.get(id) !== revision) await rooms.bring(id).catch(() => undefined);
+  } finally {
+    bringing = false;
+  }
 }

@@ -12,7 +12,9 @@ import { font, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { useRoomContext } from '../state/roomState';
+import type { RoomState } from '../data/rooms';
 import { RoomFrame } from './RoomScreen';
+import { SaveState } from './SaveState';
 import { FeltSheet } from '../work/FeltPart';
 import { RemedyPart } from '../work/RemedyPart';
 import { ladderAt, otherResults, tick, type LadderAt } from '../features/ladder/ladderAt';
@@ -24,14 +26,12 @@ import { useWakeLock } from '../features/ladder/useWakeLock';
 
 /** At the wall: one mark at a time, readable from a step-ladder, one thumb. */
 export function LadderPage({ id }: { id: string }) {
-  return (
-    <RoomFrame id={id}>
-      {({ state, wide }) => <Ladder id={id} canUndo={state.history.undo.length > 0} wide={wide} />}
-    </RoomFrame>
-  );
+  return <RoomFrame id={id}>{({ state, wide }) => <Ladder state={state} wide={wide} />}</RoomFrame>;
 }
 
-function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boolean }) {
+function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
+  const { id } = state;
+  const canUndo = state.history.undo.length > 0;
   const { job, plan, say, dispatch, readOnly } = useRoomContext();
   const palette = usePalette();
   const awake = useWakeLock();
@@ -65,6 +65,7 @@ function Ladder({ id, canUndo, wide }: { id: string; canUndo: boolean; wide: boo
           <Txt kind="small" soft>
             {awake ? 'screen kept awake' : 'this device may let its screen sleep'}
           </Txt>
+          <SaveState state={state} />
         </View>
         {words && speech.can ? (
           <IconTap icon="speak" label="read it aloud" onPress={() => speech.say(spokenMark(words))} />

@@ -7,7 +7,7 @@ import { usePad } from '../pad/PadContext';
 import { TapePad } from '../pad/TapePad';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
-import { KeptNotices } from '../features/kept/KeptNotices';
+import { KeptNotices, noticesOf } from '../features/kept/KeptNotices';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Header } from './Header';
 import { STAGE } from './stages';
@@ -87,7 +87,12 @@ const Panel = memo(function Panel({ stage, state, turn }: { stage: BuiltStage; s
   const palette = usePalette();
   const scroller = useRef<ScrollView>(null);
   const Body = STAGE[stage].body;
+  const notices = noticesOf(state);
   useEffect(() => scroller.current?.scrollTo({ y: 0, animated: false }), [stage]);
+  // what has to be read before going on comes into view
+  useEffect(() => {
+    if (notices !== '') scroller.current?.scrollTo({ y: 0, animated: false });
+  }, [notices]);
   return (
     <ScrollView
       ref={scroller}

@@ -29,12 +29,10 @@ export function syncWords(sync: SyncState): string {
     case 'sending':
       return 'on this device · sending';
     case 'waiting':
-      return `on this device · ${OBSTACLE_SHORT[sync.obstacle.why]}, ${sync.waiting} to send`;
+      return `on this device, ${sync.waiting} to send · ${OBSTACLE_SHORT[sync.obstacle.why]}`;
     case 'disputed':
-      return `on this device · ${sync.things === 1 ? 'one thing' : `${sync.things} things`} to settle`;
+      return `on this device · ${sync.things} to settle`;
     case 'lost':
-      return sync.lost.kind === 'deleted'
-        ? 'on this device · taken away elsewhere'
-        : 'on this device · not on the server';
+      return sync.lost.kind === 'deleted' ? 'on this device · taken away elsewhere' : 'on this device only';
   }
 }

@@ -35,6 +35,7 @@ export function DevicePage() {
             <RoomFiles />
           </Fold>
           <Fold
+            key={lists.deleted.length > 0 ? 'some' : 'none'}
             name={`taken away: ${lists.deleted.length === 0 ? 'none' : lists.deleted.length}`}
             start={lists.deleted.length > 0}
           >
@@ -68,6 +69,8 @@ function NamePart() {
 }
 
 const MB = 1024 * 1024;
+const sizeText = (bytes: number): string =>
+  bytes < 1024 * MB ? `${(bytes / MB).toFixed(bytes < 10 * MB ? 1 : 0)} MB` : `${(bytes / MB / 1024).toFixed(0)} GB`;
 
 /** What the browser grants and how full it is, as far as it says. */
 function KeepingPart({ lists }: { lists: RoomLists }) {
@@ -81,7 +84,7 @@ function KeepingPart({ lists }: { lists: RoomLists }) {
     <View style={{ padding: 16, paddingTop: 0, gap: 6 }} testID="keeping">
       <Txt>{`${lists.rooms.filter((r) => r.job).length} rooms here; ${waiting === 0 ? 'all of them are on the server' : `${waiting} not sent yet`}.`}</Txt>
       {used !== undefined && most !== undefined ? (
-        <Txt>{`${(used / MB).toFixed(1)} MB used of about ${Math.round(most / MB)} MB that the browser allows.`}</Txt>
+        <Txt>{`${sizeText(used)} used of about ${sizeText(most)} that the browser allows.`}</Txt>
       ) : (
         <Txt>The browser does not say how much room there is.</Txt>
       )}

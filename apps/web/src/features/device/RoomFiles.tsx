@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { format } from 'date-fns';
-import { localStore, rooms } from '../../data/shared';
+import { allRooms } from '../../data/allRooms';
+import { rooms } from '../../data/shared';
 import { Action } from '../../ui/Action';
 import { download } from '../../ui/download';
 import { Notice } from '../../ui/Notice';
@@ -21,10 +22,16 @@ export function RoomFiles() {
   const input = useRef<HTMLInputElement>(null);
   const [state, setState] = useState<State>({ kind: 'idle' });
   const takeOut = async () => {
-    const all = (await localStore.rooms().catch(() => [])).filter((r) => r.deletedAt === undefined);
+    setState({ kind: 'said', text: 'Fetching what only the server has…' });
+    const { rooms: all, missing, noServer } = await allRooms();
     if (all.length === 0) return setState({ kind: 'said', text: 'There are no rooms on this device.' });
     download(`rooms-${format(new Date(), 'yyyy-MM-dd')}.zip`, packRooms(all).slice(), 'application/zip');
-    setState({ kind: 'said', text: `${countText(all.length)} taken out.` });
+    const left = noServer
+      ? ' The server cannot be reached: what only it has is not in it.'
+      : missing.length > 0
+        ? ` Not in it, because it could not be fetched: ${missing.join(', ')}.`
+        : '';
+    setState({ kind: 'said', text: `${countText(all.length)} taken out.${left}` });
   };
   const read = async (files: readonly File[]) => {
     const all: Unpacked[] = [];

@@ -10,6 +10,19 @@ import { DisputeNote } from './DisputeNote';
 import { momentText } from './moment';
 import { saveRoomFile } from './roomFile';
 
+/** What is said above the inputs now, as one word; another word is something new. */
+export function noticesOf({ trouble, lost, disputes, obstacle, waiting, notUndone }: RoomState): string {
+  const stands = obstacle && obstacle.why !== 'no-server' && waiting.length > 0;
+  const said = [
+    trouble,
+    lost?.kind,
+    ...disputes.map((d) => d.thing),
+    stands ? obstacle.why : '',
+    notUndone ? 'undo' : '',
+  ];
+  return said.filter(Boolean).join(' ');
+}
+
 /** Everything about where this room's edits are that somebody has to know before going on. */
 export function KeptNotices({ state, editable }: { state: RoomState; editable: boolean }) {
   const { say } = useRoomContext();

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
@@ -10,11 +10,12 @@ import { newRoom } from '../../data/newRoom';
 import { newVersion } from '../../data/newVersion';
 import { rooms } from '../../data/shared';
 import { useKit } from '../../state/useKit';
-import { useRoomList, type ListedRoom } from '../../data/useLists';
+import { bringSeen, useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { Notice } from '../../ui/Notice';
 import { Tap } from '../../ui/Tap';
+import { useSeen } from '../../ui/useSeen';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
@@ -24,8 +25,8 @@ const UNITS: readonly { value: Units; name: string }[] = [
   { value: 'metric', name: 'millimetres' },
 ];
 
-/** Rooms that are worked out at once. */
-const AT_ONCE = 30;
+/** Rooms that stand on the list at once. */
+const AT_ONCE = 200;
 
 /** Every room, what it is waiting for, and a new one in one tap. */
 export function RoomsScreen() {
@@ -144,10 +145,7 @@ function LostRooms({ ids }: { ids: readonly string[] }) {
   const [busy, setBusy] = useState(false);
   const send = async () => {
     setBusy(true);
-    for (const id of ids) {
-      await rooms.open(id);
-      rooms.settleLost(id, 'mine');
-    }
+    for (const id of ids) await rooms.sendAgain(id);
     await mutate('rooms');
     setBusy(false);
   };
@@ -169,23 +167,42 @@ function LostRooms({ ids }: { ids: readonly string[] }) {
   );
 }
 
+/** A line of the list; it is worked out, or fetched, when it comes into sight. */
 function RoomRow({ room }: { room: ListedRoom }) {
   const palette = usePalette();
-  if (room.job) return <PlannedRow room={room} document={room.job} />;
+  const ref = useRef<View>(null);
+  const seen = useSeen(ref);
+  const { id, job } = room;
+  const missing = seen && !job;
+  useEffect(() => {
+    if (missing) bringSeen(id);
+  }, [missing, id]);
+  return (
+    <View ref={ref} style={{ minHeight: ROW_PX, borderTopWidth: 1, borderTopColor: palette.hairline }}>
+      {seen && job ? <PlannedRow room={room} document={job} /> : <NamedRow room={room} />}
+    </View>
+  );
+}
+
+const ROW_PX = 96;
+
+function NamedRow({ room }: { room: ListedRoom }) {
   return (
     <Tap
       role="link"
       testID={`room-${room.id}`}
       label={room.title}
       onPress={() => router.push(`/room/${room.id}/room`)}
-      style={{ padding: 16, borderTopWidth: 1, borderTopColor: palette.hairline }}
+      style={{ padding: 16 }}
     >
       <Txt kind="bold" style={{ fontSize: 18, lineHeight: 24 }}>
         {room.title}
       </Txt>
-      <Txt kind="small" soft>
-        on the server, not on this device yet
-      </Txt>
+      {room.job ? null : (
+        <Txt kind="small" soft>
+          on the server, not on this device yet
+        </Txt>
+      )}
     </Tap>
   );
 }
@@ -205,7 +222,6 @@ function lineOf({ holes = [], findings }: Plan, say: Wording): string {
 }
 
 function PlannedRow({ room, document }: { room: ListedRoom; document: Job }) {
-  const palette = usePalette();
   const { id } = room;
   const kit = useKit();
   const job = useMemo(() => withKit(document, kit), [document, kit]);
@@ -219,7 +235,7 @@ function PlannedRow({ room, document }: { room: ListedRoom; document: Job }) {
       testID={`room-${id}`}
       label={`${job.title}: ${line}`}
       onPress={() => router.push(`/room/${id}/${holes > 0 ? 'holes' : 'room'}`)}
-      style={{ padding: 16, borderTopWidth: 1, borderTopColor: palette.hairline }}
+      style={{ padding: 16 }}
     >
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
         <View style={{ flex: 1 }}>
