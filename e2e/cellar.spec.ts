@@ -1,8 +1,10 @@
-import { readFileSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { guestRoom } from '@steddo/samples';
 import { Thumb, expect, isReady, isSent, putRoom, savedJob, test } from './fixtures';
-import { testServer } from './server';
+import { ROOT, testServer } from './server';
 
 /* After one visit there need be no server: the app itself is on the device. */
 
@@ -55,6 +57,40 @@ test('in a cellar: the server gone after the first visit, a job from new room to
   await expect(page.getByTestId('save-state')).toHaveText('on this device · sent', { timeout: 35_000 });
   const { job } = await savedJob(page, server, id);
   expect([job.room.wall.width, job.mount!.id]).toEqual([144 * 25.4, 'batten-2']);
+  await browser.close();
+  await server.kill();
+});
+
+test('a newer app is fetched beside the running one, offered on the list of rooms, and taken with a tap', async () => {
+  test.setTimeout(120_000);
+  const web = join(mkdtempSync(join(tmpdir(), 'steddo-newer-')), 'dist');
+  cpSync(join(ROOT, 'apps/web/dist'), web, { recursive: true });
+  const server = await testServer('demo', { STEDDO_WEB: web });
+  const browser = await chromium.launch(test.info().project.use.launchOptions);
+  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await page.goto(`${server.url}/room/guest-room/height`);
+  await page.waitForFunction(
+    async () => (await navigator.serviceWorker.ready).active?.state === 'activated',
+    undefined,
+    {
+      timeout: 30_000,
+    },
+  );
+  const index = join(web, 'index.html');
+  for (const file of [index, join(web, 'sw.js')]) rmSync(`${file}.br`);
+  writeFileSync(index, readFileSync(index, 'utf8').replace('<title>Steddo</title>', '<title>Steddo, newer</title>'));
+  // as a build of it would write it: another digest for what has changed
+  const worker = join(web, 'sw.js');
+  writeFileSync(worker, readFileSync(worker, 'utf8').replace(/(url:"index\.html",revision:")[0-9a-f]+/, '$1newer'));
+  await server.kill();
+  await server.start();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /, change its name$/ })).toBeEnabled();
+  await expect(page).toHaveTitle('Steddo');
+  await page.getByRole('button', { name: 'all rooms', exact: true }).click();
+  await expect(page.getByTestId('new-version')).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'take the newer one' }).click();
+  await expect(page).toHaveTitle('Steddo, newer', { timeout: 15_000 });
   await browser.close();
   await server.kill();
 });

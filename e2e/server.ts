@@ -35,7 +35,7 @@ export async function freePort(): Promise<number> {
 /** Every address that a server of this worker has had. */
 export const origins = new Set<string>();
 
-export async function testServer(seed: 'demo' | 'catalogue'): Promise<TestServer> {
+export async function testServer(seed: 'demo' | 'catalogue', other: Record<string, string> = {}): Promise<TestServer> {
   const port = await freePort();
   const env = {
     ...process.env,
@@ -44,6 +44,7 @@ export async function testServer(seed: 'demo' | 'catalogue'): Promise<TestServer
     STEDDO_WEB: join(ROOT, 'apps/web/dist'),
     STEDDO_SEED: seed,
     STEDDO_LOG: 'error',
+    ...other,
   };
   let child: ChildProcess | undefined;
   const url = `http://localhost:${port}`;

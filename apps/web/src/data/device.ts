@@ -55,6 +55,15 @@ export async function askStoring(ask: boolean): Promise<Storing> {
   }
 }
 
+let asked = false;
+
+/** Asks the browser once, when there is something to keep, not to clear it by itself; what it answers is shown under "this device". */
+export function askToKeep(): void {
+  if (asked) return;
+  asked = true;
+  void askStoring(true);
+}
+
 /** Why the device does not keep what is done, in a sentence that says what to do. */
 export const TROUBLE_TEXT: Record<StoreTrouble, string> = {
   full: 'This device is full: what you do is not kept on it. Make room on the device, or save the room as a file.',

@@ -55,7 +55,10 @@ export class RoomSender {
       return;
     }
     const { base } = state;
-    if (base?.revision === theirs.revision) return;
+    if (base?.revision === theirs.revision) {
+      if (state.lost) this.parts.note(id, {});
+      return;
+    }
     if (base && (base.revision === undefined ? theirs.version < base.version : !known)) {
       this.parts.note(id, { lost: { kind: 'older', theirs, database } });
       return;
@@ -93,10 +96,18 @@ export class RoomSender {
       const state = this.parts.get(id);
       const entry = state?.waiting[0];
       if (!state || !entry) return 'done';
-      if (state.lost) return 'held';
+      if (state.lost && !(await this.isBack(state))) return 'held';
       const ended = entry.act ? await this.sendAct(id, entry) : await this.sendEntry(state, entry);
       if (ended !== 'next') return ended;
     }
+  }
+
+  /** Whether a server that had lost the room has it again: another one answered for a while. */
+  private async isBack({ id, base }: RoomState): Promise<boolean> {
+    const asked = await this.parts.fetchRoom(id, base?.revision).catch(() => undefined);
+    const back = asked?.kind === 'found' && asked.reply.known && base !== undefined;
+    if (back) this.parts.note(id, {});
+    return back;
   }
 
   private async sendAct(id: string, { act, editId }: OutboxEntry): Promise<Ended | 'next'> {

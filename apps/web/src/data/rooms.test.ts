@@ -247,6 +247,18 @@ describe('a server that is not the one it was', () => {
     await atRest();
     expect([b.kind(), b.server.latest(b.id)!.title]).toEqual(['sent', 'three']);
   });
+  it('another server for a while: when the right one answers again nobody has to choose', async () => {
+    const b = await bench();
+    const right = b.server.rooms;
+    b.server.rooms = new Map();
+    b.rooms.dispatch(b.id, rename('two'));
+    await atRest();
+    expect(b.kind()).toBe('lost');
+    b.server.rooms = right;
+    b.device.retry();
+    await atRest();
+    expect([b.kind(), b.server.titles(b.id)]).toEqual(['sent', ['one', 'two']]);
+  });
   it.each([
     ['mine', 'three'],
     ['theirs', 'one'],

@@ -1,7 +1,7 @@
 import { mutate } from 'swr';
 import type { ChangesReply } from '@steddo/contract';
 import { fetchChanges, fetchRoom, sendAct, sendMount, sendRoom } from './api';
-import { Followed, deviceName, nameDevice } from './device';
+import { Followed, askToKeep, deviceName, nameDevice } from './device';
 import { Journal, browserStorage } from './journal';
 import { Live } from './live';
 import { openLocalStore } from './localStore';
@@ -43,6 +43,7 @@ export const rooms = new Rooms({
   tell: (room) => {
     tell({ room });
     listAgain();
+    askToKeep();
   },
 });
 
