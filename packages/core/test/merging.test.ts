@@ -184,6 +184,23 @@ describe('two devices', () => {
       disputes: [{ thing: '', changes: [{ before: atticSnug, after: mine }] }],
     });
   });
+  it('what was done with the new thing afterwards goes with it', () => {
+    const { job } = meet(
+      guestRoom,
+      [put('room.viewers.v9', { id: 'v9', eye: 1000, distance: 2000 }), put('room.viewers.v9.eye', 1111)],
+      [put('room.viewers.v9', { id: 'v9', eye: 900, distance: 2100 })],
+    );
+    expect(job.room.viewers!.slice(-2).map((v) => [v.id, v.eye])).toEqual([
+      ['v9', 900],
+      ['v2', 1111],
+    ]);
+  });
+  it('an earlier question stays when something else is saved', () => {
+    const dispute = { thing: 'screen.mass', changes: [{ path: ['screen', 'mass'], before: 11, after: 9 }] };
+    const base = { ...guestRoom, screen: { ...guestRoom.screen, mass: 11 } };
+    const merged = rebase(base, { ...base, title: 'other' }, { pending: [], disputes: [dispute] }, valid);
+    expect(merged.disputes).toEqual([dispute]);
+  });
   it('an earlier question stays while the values differ, and goes when they do not', () => {
     const dispute = { thing: 'screen.mass', changes: [{ path: ['screen', 'mass'], before: 11, after: 9 }] };
     const base = { ...guestRoom, screen: { ...guestRoom.screen, mass: 11 } };
