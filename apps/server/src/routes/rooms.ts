@@ -97,16 +97,20 @@ export function roomRoutes({ store, changes, now, newId, aside }: RoomsParts): R
   });
   return router;
 
-  async function gone(id: string, ctx: { status: number; body?: unknown }): Promise<void> {
-    const deletedAt = await store.read((db) => deletedAtOf(db, id));
+  async function gone(id: string, ctx: Answering): Promise<void> {
+    absent(ctx, 'there is no such room', await store.read((db) => deletedAtOf(db, id)));
+  }
+
+  /** A room that this server does not have: never had, or taken away at some moment. */
+  function absent(ctx: Answering, unknown: string, deletedAt: string | undefined): void {
     ctx.status = deletedAt === undefined ? 404 : 410;
     ctx.body =
       deletedAt === undefined
-        ? { error: 'unknown', message: 'there is no such room', database }
+        ? { error: 'unknown', message: unknown, database }
         : { error: 'deleted', message: `this room was taken away on ${deletedAt}`, deletedAt, database };
   }
 
-  function answer(ctx: { status: number; body?: unknown }, id: string, result: SaveResult): void {
+  function answer(ctx: Answering, id: string, result: SaveResult): void {
     switch (result.kind) {
       case 'saved': {
         const { version, revision, savedAt } = result;
@@ -125,27 +129,17 @@ export function roomRoutes({ store, changes, now, newId, aside }: RoomsParts): R
         };
         return;
       case 'unknown':
-        ctx.status = 404;
-        ctx.body = {
-          error: 'unknown',
-          message: 'this server has never had the version that this edit is about',
-          database,
-        };
-        return;
+        return absent(ctx, 'this server has never had the version that this edit is about', undefined);
       case 'deleted':
-        ctx.status = 410;
-        ctx.body = {
-          error: 'deleted',
-          message: `this room was taken away on ${result.deletedAt}`,
-          deletedAt: result.deletedAt,
-          database,
-        };
-        return;
+        return absent(ctx, '', result.deletedAt);
       case 'reused':
         throw createError(422, 'an edit of this id was saved before and said something else; nothing was saved');
     }
   }
 }
+
+/** What of a request is needed to answer it. */
+type Answering = { status: number; body?: unknown };
 
 /** Revisions that a refusal tells; the whole list has its own address. */
 const MOST_SINCE = 50;
