@@ -1,4 +1,3 @@
-import { bodyParser } from '@koa/bodyparser';
 import Koa from 'koa';
 import helmet from 'koa-helmet';
 import type { Logger } from 'pino';
@@ -9,6 +8,7 @@ import { requestLog } from './middleware/requestLog';
 import { staticApp } from './middleware/staticApp';
 import type { RoomList } from '@steddo/contract';
 import { Changes } from './changes';
+import { jsonBodies } from './middleware/jsonBodies';
 import { plainBodies } from './middleware/plainBodies';
 import { catalogueRoutes } from './routes/catalogue';
 import { healthRoutes } from './routes/health';
@@ -66,7 +66,7 @@ export async function makeApp({ store, log, now, newId, aside = [], web }: AppPa
   app.use(await staticApp(web));
   app.use(plainBodies);
   app.use(importRoutes({ store, changes, now, newId }).routes());
-  app.use(bodyParser({ jsonLimit: '2mb', enableTypes: ['json'] }));
+  app.use(jsonBodies);
   for (const router of routes) app.use(router.routes());
   for (const router of routes) app.use(router.allowedMethods());
   app.on('error', (err: unknown) => log.error({ err }, 'response failed'));

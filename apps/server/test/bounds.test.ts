@@ -26,6 +26,7 @@ describe('what comes from outside has a bound', () => {
       /deeper than 64/,
     ],
     ['a whole body nested 200,000 deep', nested(200_000), '0.0.0.0.0.0.0.0.…', /deeper than 64/],
+    ['1.9 MB of brackets', nested(950_000), '(file)', /has 950000 lists and objects; 200000 are the most/],
     [
       '200,000 anchors that are none',
       withJob(spliced('anchors', `[${'0,'.repeat(199_999)}0]`)),
@@ -38,6 +39,14 @@ describe('what comes from outside has a bound', () => {
     const [first] = (said as Faults).faults;
     expect(first!.path).toBe(path);
     expect(first!.reason).toMatch(reason);
+  });
+  it('brackets inside of text are text', async () => {
+    const title = `${'['.repeat(190)}\\"${'{'.repeat(5)}`;
+    const { status } = await put(withJob(JSON.stringify({ ...guestRoom, title })));
+    expect(status).toBe(200);
+    const much = withJob(JSON.stringify({ ...guestRoom, title: '['.repeat(250_000) }));
+    const { body } = await put(much);
+    expect((body as Faults).faults.map((f) => f.path)).toEqual(['job.title']);
   });
   it('of ten thousand faults 500 are told and the rest counted', async () => {
     const bad = Array.from({ length: 5000 }, () => ({ id: 7 }));
@@ -76,6 +85,26 @@ describe('what comes from outside has a bound', () => {
 });
 
 describe('a catalogue that is brought in', () => {
+  it.each(['anchors', 'screens', 'lags', 'bits'])('names the %s that are none, up to 500', async (name) => {
+    const { http } = await openServer();
+    const bad = Array.from({ length: 2000 }, () => ({ id: 7 }));
+    const { body } = await http
+      .post('/api/catalogue/import')
+      .send({ format: 'steddo-catalogue', version: 1, mounts: [], [name]: bad })
+      .expect(422);
+    const { faults } = body as Faults;
+    expect(faults[0]!.path).toMatch(new RegExp(`^${name}\\.0\\.`));
+    expect([faults.length, faults[500]!.reason]).toEqual([501, 'what follows these faults was not looked at']);
+  });
+  it('of more lists and objects than any catalogue has is not read', async () => {
+    const { http } = await openServer();
+    const { body } = await http
+      .post('/api/catalogue/import')
+      .set('content-type', 'application/json')
+      .send(`[${'[],'.repeat(2_100_000)}0]`)
+      .expect(422);
+    expect((body as Faults).faults[0]!.reason).toMatch(/^has 2100001 lists and objects; 2000000 are the most$/);
+  });
   const file = (price: number) => ({
     format: 'steddo-catalogue',
     version: 1,
@@ -167,5 +196,5 @@ describe('1,000 spoilt requests', () => {
     expect([...statuses.keys()].sort()).toEqual(expect.arrayContaining([400, 422]));
     await http.get('/api/health').expect(200);
     await http.get('/api/rooms').expect(200);
-  });
+  }, 60_000);
 });

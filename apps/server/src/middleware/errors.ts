@@ -51,6 +51,5 @@ function answerTo(error: unknown): Answer {
 
 function messageOf(status: number, message: string): string {
   if (status === 413) return 'this is larger than a room may be (2 MB)';
-  if (status === 400 && /JSON|token|position/i.test(message)) return `the body is not JSON: ${message}`;
   return message;
 }

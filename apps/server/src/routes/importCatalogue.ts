@@ -6,10 +6,13 @@ import { catalogueFromJson, catalogueReader, MOST_FAULTS, type Catalogue, type C
 import { saveMounts } from '../db/catalogue';
 import type { Changes } from '../changes';
 import type { Store } from '../db/client';
+import { JsonBrackets } from '../jsonBrackets';
 import { REUSED } from './catalogue';
 
 /** Rows that are checked between two breaths. */
 const ROWS_AT_ONCE = 100;
+/** Lists and objects of fifty thousand mounts, forty each. */
+const MOST_PARTS = 2_000_000;
 /** Larger than any catalogue of twenty thousand mounts. */
 const MOST_BYTES = 80 * 1024 * 1024;
 
@@ -80,7 +83,15 @@ async function readCsv(body: Readable): Promise<Checked<Catalogue>> {
 
 async function readJson(body: Readable): Promise<Checked<Catalogue>> {
   const chunks: Buffer[] = [];
-  for await (const chunk of body) chunks.push(chunk as Buffer);
+  const brackets = new JsonBrackets();
+  for await (const chunk of body) {
+    chunks.push(chunk as Buffer);
+    brackets.add(chunk as Buffer);
+  }
+  if (brackets.count > MOST_PARTS) {
+    const reason = `has ${brackets.count} lists and objects; ${MOST_PARTS} are the most`;
+    return { ok: false, faults: [{ path: '(file)', reason }] };
+  }
   let value: unknown;
   try {
     value = JSON.parse(Buffer.concat(chunks).toString('utf8'));
