@@ -1,7 +1,7 @@
 /** The heart of Steddo: pure computation. No screen, no server, no clock, no chance that is not passed in. */
 
 // everything that follows from a job
-export { plan, type PlanOptions } from './plan';
+export { plan, PLAN_STEPS, type PlanOptions, type PlanStep } from './plan';
 export { newMemory, type Memory } from './memory';
 
 // numbers as the trade writes them

@@ -37,6 +37,23 @@ import { disputedDrills, onLine, withoutDrills, type Disputed } from './wall/dis
 import { readingsOf, type StudsFound } from './wall/inferStuds';
 import { hazardPart, wallPart, type WallSections } from './wall/wallPart';
 
+/** What a plan can be busy with, in the order of the work. */
+export const PLAN_STEPS = [
+  'studs',
+  'ranking',
+  'mount',
+  'light',
+  'wall',
+  'plate',
+  'fastening',
+  'reach',
+  'loads',
+  'remedies',
+  'level',
+  'looks',
+] as const;
+export type PlanStep = (typeof PLAN_STEPS)[number];
+
 export interface PlanOptions {
   /** Mounts to rank. */
   mounts?: readonly Mount[] | undefined;
@@ -44,6 +61,15 @@ export interface PlanOptions {
   nextLook?: boolean;
   /** What the caller keeps from one plan to the next; the plan is the same without. */
   memory?: Memory | undefined;
+  /** Told what it begins with next; whoever waits can say what took long. */
+  watch?: ((step: PlanStep) => void) | undefined;
+}
+
+/** What is the same for every plan of one call. */
+interface Means {
+  mounts: readonly Mount[] | undefined;
+  memory: Memory;
+  watch: (step: PlanStep) => void;
 }
 
 /**
@@ -53,9 +79,12 @@ export interface PlanOptions {
  */
 export function plan(given: Job, options: PlanOptions = {}): Plan {
   const job = stagedJob(given);
-  const memory = options.memory ?? newMemory();
+  const { mounts, memory = newMemory(), watch = () => undefined } = options;
+  const means: Means = { mounts, memory, watch };
+  watch('studs');
   const found = memory.inferStuds(...readingsOf(job));
-  const made = disputedPlan(job, options.mounts, memory) ?? planOf(job, options.mounts, found, memory);
+  const made = disputedPlan(job, means) ?? planOf(job, found, means);
+  if (options.nextLook) watch('looks');
   const next = options.nextLook ? nextLooks(job, made, [], found) : undefined;
   if (!next) return made;
   const [best] = next.looks;
@@ -66,20 +95,21 @@ export function plan(given: Job, options: PlanOptions = {}): Plan {
  * The plan while a drill that met nothing stands against the marks: the holes as they were, stopped, until somebody
  * chooses. Undefined where nothing is disputed, or the holes are elsewhere by now.
  */
-function disputedPlan(job: Job, mounts: readonly Mount[] | undefined, memory: Memory): Plan | undefined {
+function disputedPlan(job: Job, means: Means): Plan | undefined {
+  const { memory } = means;
   const disputes = disputedDrills(job, memory.inferStuds);
   if (disputes.length === 0) return undefined;
   const before = withoutDrills(
     job,
     disputes.map((d) => d.drilled),
   );
-  const held = planOf(before, mounts, memory.inferStuds(...readingsOf(before)), memory);
+  const held = planOf(before, memory.inferStuds(...readingsOf(before)), means);
   const holes = held.holes ?? [];
   const about = disputes.filter((d) => onLine(d, holes).length > 0);
   if (about.length === 0) return undefined;
   const found = memory.inferStuds(...readingsOf(job));
-  const after = planOf(job, mounts, found, memory);
-  const wood = planOf({ ...job, fixing: { ...job.fixing, school: 'studs-only' } }, mounts, found, memory);
+  const after = planOf(job, found, means);
+  const wood = planOf({ ...job, fixing: { ...job.fixing, school: 'studs-only' } }, found, means);
   const findings = [...about.map(disputeFinding), ...held.findings];
   const met = new Map(about.map(({ drilled }) => [drilled.hole, drilled.result]));
   return {
@@ -103,16 +133,21 @@ const disputeFinding = ({ drilled, edges, chance }: Disputed): Finding =>
   });
 
 /** The parts of a plan, in the order in which what they say is read. */
-function planOf(job: Job, mounts: readonly Mount[] | undefined, found: StudsFound, memory: Memory): Plan {
+function planOf(job: Job, found: StudsFound, means: Means): Plan {
+  const { mounts, memory, watch } = means;
   const outline = outlineOf(job.screen, job.guessed ?? []);
   const context = fitContext(job, memory.mounts);
+  watch('ranking');
   const ranking = mounts && rankMounts(mounts, job, found, memory.mounts);
   const screen = screenPart(job, outline);
+  watch('mount');
   const mount = mountPart(job, context);
   const lift: Part<Plan['lift']> = job.mount ? liftPart(context.lift(job.mount)) : { findings: [] };
+  watch('light');
   const light = lightPart(job, found);
+  watch('wall');
   const wall = wallPart(job, found);
-  const placed = placedPart({ job, outline, context, ranking, found, wall: wall.section, memory });
+  const placed = placedPart({ job, outline, context, ranking, found, wall: wall.section, means });
   const hazards = hazardPart(job, found, placed.section.holes ?? []);
   const { screws, holes: _, ...sections } = placed.section;
   const made: Plan = {
@@ -164,7 +199,7 @@ interface Placing {
   ranking: readonly Ranked[] | undefined;
   found: StudsFound;
   wall: WallSections;
-  memory: Memory;
+  means: Means;
 }
 
 /** What hangs where, with all that follows from it. */
@@ -185,10 +220,11 @@ type Placed = Pick<
 
 /** The set sideways, its plate over the studs, its height; and where that is free, how it is held there. */
 function placedPart(placing: Placing): { section: Placed; findings: Finding[] } {
-  const { job, outline, context, found } = placing;
+  const { job, outline, context, found, means } = placing;
   const framed = frameOf(job, outline);
   if (!framed.ok) return { section: {}, findings: [framed.finding] };
   const { mount } = job;
+  means.watch('plate');
   const plate = mount && planPlate(job, mount, found, framed.frame.centreX);
   const bare: Frame = { ...framed.frame, plateX: mount?.plate && plate?.x.value };
   const wanted = wantedHeight(bare);
@@ -208,6 +244,7 @@ function placedPart(placing: Placing): { section: Placed; findings: Finding[] } 
     const hung = hungPart(placing, frame, plate, spot);
     // what keeps the holes away comes before what else there is to measure
     const said = [...hung.findings, ...findings, ...movedFinding(job, spot), ...(spot.chain?.findings ?? [])];
+    means.watch('level');
     const level = levelPart(frame, hung.section.holes);
     return {
       section: { ...section, ...hung.section, ...present({ level: level.section }) },
@@ -242,15 +279,17 @@ type Hung = Pick<Placed, 'placement' | 'scheme' | 'holes' | 'reach' | 'loads' | 
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
 function hungPart(
-  { job, ranking, found, wall, memory }: Placing,
+  { job, ranking, found, wall, means }: Placing,
   frame: Frame,
   plate: PlatePlan | undefined,
   wished: Spot,
 ): { section: Hung; findings: Finding[] } {
   const { mount } = job;
+  const { memory, watch } = means;
   const { yieldTable } = memory.mounts;
   const asked: SchemeInput | undefined = mount &&
     plate && { frame, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
+  watch('fastening');
   const scheme: Partial<SchemeMade> = (asked && schemePart(asked)) ?? {};
   const { spot = wished, plate: on = plate, holes = [], fastening } = scheme;
   const angles = anglesAt(frame, spot);
@@ -260,12 +299,15 @@ function hungPart(
     angles,
     ...(tilt ? { tiltNeeded: tilt.value, tiltWorking: tilt } : {}),
   };
+  watch('reach');
   const folds = mount && moves(mount) ? foldChoices(job, mount, found, frame.centreX, placement.fold) : [];
   const plateX = on?.x.value ?? frame.centreX.value;
   const reach = reachPart({ job, placement, ranking, spacer: frame.spacer, folds, plateX, memory: memory.reach });
   const seats = reach.section?.seats ?? [];
+  watch('loads');
   const loads = fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: reach.model, seats }) : undefined;
   const worst = loads?.section ? { worstUtilisation: loads.section.worst } : {};
+  watch('remedies');
   const remedies = asked && remedyPart(asked, { made: scheme, loads: loads?.section, verdict: loads?.verdict });
   return {
     section: {

@@ -1,6 +1,6 @@
 import type { Evidence, Item, Job, Mount, Plan } from '@steddo/contract';
 import fc from 'fast-check';
-import { plan } from '../src';
+import { PLAN_STEPS, plan, type PlanStep } from '../src';
 import { testJob, testMount } from './jobs';
 
 /* What must not change, or must change in step, whatever the room: no number is looked up here. */
@@ -199,5 +199,16 @@ describe('a plan', () => {
       }),
       { numRuns: 12 },
     );
+  });
+});
+
+describe('a plan that is watched', () => {
+  it('names what it begins with, in the order of the work, and is the same', () => {
+    const job = testJob();
+    const steps: PlanStep[] = [];
+    expect(plan(job, { mounts: [testMount], nextLook: true, watch: (step) => steps.push(step) })).toEqual(
+      plan(job, { mounts: [testMount], nextLook: true }),
+    );
+    expect(steps).toEqual(PLAN_STEPS);
   });
 });

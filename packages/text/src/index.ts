@@ -13,6 +13,7 @@ export {
   itemName,
   levelWord,
   markName,
+  planStepName,
   heightRuleName,
   heightRuleNeeds,
   stageName,

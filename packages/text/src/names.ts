@@ -9,6 +9,7 @@ import type {
   Stage,
   Verdict,
 } from '@steddo/contract';
+import type { PlanStep } from '@steddo/core';
 import type { Wording } from './wording';
 import { wordOf } from './wordOf';
 
@@ -155,3 +156,20 @@ export const distanceRule: Record<Distances['bounds'][number]['rule'], string> =
   'lines-2160': '2160 lines are as fine as the eye from',
   'lines-1080': '1080 lines are as fine as the eye from',
 };
+
+const STEPS: Record<PlanStep, string> = {
+  studs: 'the studs',
+  ranking: 'the order of the mounts',
+  mount: 'whether the mount fits',
+  light: 'the light things',
+  wall: 'the wall',
+  plate: 'where the plate goes',
+  fastening: 'what holds it',
+  reach: 'the reach',
+  loads: 'the loads',
+  remedies: 'what would help',
+  level: 'the level',
+  looks: 'where to look next',
+};
+/** What working a room out was busy with: "the reach". */
+export const planStepName = (step: PlanStep): string => STEPS[step];

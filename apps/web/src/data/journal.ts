@@ -12,6 +12,7 @@ export interface JournalEntry {
 
 const EDIT = 'steddo:edit:';
 const DRAFT = 'steddo:draft:';
+const OPENING = 'steddo:opening:';
 
 /**
  * The part of the device that can be written between a tap and the tab's end: edits that the store does not have
@@ -52,6 +53,21 @@ export class Journal {
 
   forgetDraft(key: string): void {
     this.drop(`${DRAFT}${key}`);
+  }
+
+  /** The room is about to be worked out for the first time since the page was opened. */
+  begin(roomId: string): void {
+    this.put(`${OPENING}${roomId}`, '1');
+  }
+
+  /** It came to an end. */
+  end(roomId: string): void {
+    this.drop(`${OPENING}${roomId}`);
+  }
+
+  /** A page began and nobody heard of the end: it was closed meanwhile, or the room is one that holds it up for ever. */
+  wasLeft(roomId: string): boolean {
+    return this.get(`${OPENING}${roomId}`) !== null;
   }
 
   private read(key: string): JournalEntry[] {

@@ -13,6 +13,7 @@ import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { useRoomContext } from '../state/roomState';
 import type { RoomState } from '../data/rooms';
+import { lateText } from './lateText';
 import { RoomFrame } from './RoomScreen';
 import { SaveState } from './SaveState';
 import { FeltSheet } from '../work/FeltPart';
@@ -32,7 +33,7 @@ export function LadderPage({ id }: { id: string }) {
 function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
   const { id } = state;
   const canUndo = state.history.undo.length > 0;
-  const { job, plan, say, dispatch, readOnly } = useRoomContext();
+  const { job, plan, late, say, dispatch, readOnly } = useRoomContext();
   const palette = usePalette();
   const awake = useWakeLock();
   const speech = useSpeech();
@@ -80,7 +81,11 @@ function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
           ))}
         </View>
       ) : null}
-      {disputed ? (
+      {late ? (
+        <View style={{ padding: 20 }} testID="ladder-late">
+          <Big>No marks now. {lateText(late)}</Big>
+        </View>
+      ) : disputed ? (
         <ScrollView style={{ flex: 1 }} tabIndex={0} testID="ladder-remedies">
           <View style={{ height: 150 }}>
             <Drawing

@@ -10,6 +10,7 @@ import { Txt } from '../ui/Txt';
 import { KeptNotices, noticesOf } from '../features/kept/KeptNotices';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Header } from './Header';
+import { lateText } from './lateText';
 import { STAGE } from './stages';
 import { StageStrip } from './StageStrip';
 import { useShown } from '../state/roomState';
@@ -76,9 +77,15 @@ function LastGood({ stage, movable, wide }: { stage: BuiltStage; movable: boolea
   const late = useShown((s) => s.late);
   const { views, labels } = STAGE[stage];
   return (
-    <View style={{ flex: 1, opacity: late ? 0.4 : 1 }}>
-      <Canvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />
-      {late ? <Txt kind="small">This is the last good drawing: the room cannot be worked out as it is now.</Txt> : null}
+    <View style={{ flex: 1 }}>
+      <View style={{ flex: 1, opacity: late ? 0.4 : 1 }}>
+        <Canvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />
+      </View>
+      {late ? (
+        <View style={{ paddingHorizontal: 12, paddingVertical: 4 }} testID="late">
+          <Txt kind="small">{lateText(late)}</Txt>
+        </View>
+      ) : null}
     </View>
   );
 }

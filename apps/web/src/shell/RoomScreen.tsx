@@ -1,12 +1,13 @@
-import { useMemo, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import { router } from 'expo-router';
 import type { Stage } from '@steddo/contract';
 import type { Command } from '@steddo/core';
 import type { RoomState } from '../data/rooms';
-import { rooms } from '../data/shared';
+import { journal, rooms } from '../data/shared';
 import { useKit } from '../state/useKit';
 import { useEditTurn, useRoom, type EditTurn, type Opening } from '../data/useRoom';
+import type { Planner } from '../state/planner';
 import { RoomProvider } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
 import { Action } from '../ui/Action';
@@ -14,6 +15,8 @@ import { usePalette, wideFrom } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { RoomLayout } from './RoomLayout';
 import { RoomTools } from './RoomTools';
+import { SlowRoom } from './SlowRoom';
+import { useFirstPlan } from './useFirstPlan';
 
 /** One room at one stage: loads it, plans it, and hands it to the layout. */
 export function RoomScreen({ id, stage }: { id: string; stage: BuiltStage }) {
@@ -60,7 +63,29 @@ function NoRoom({ opening }: { opening: Opening }) {
 
 function OpenRoom({ state, children }: { state: RoomState; children: (parts: RoomParts) => ReactNode }) {
   const { id, job: document } = state;
+  const first = useFirstPlan(id, document);
+  if (first.is === 'ready')
+    return (
+      <PlannedRoom state={state} planner={first.planner}>
+        {children}
+      </PlannedRoom>
+    );
+  return <SlowRoom state={state} first={first} />;
+}
+
+function PlannedRoom({
+  state,
+  planner,
+  children,
+}: {
+  state: RoomState;
+  planner: Planner;
+  children: (parts: RoomParts) => ReactNode;
+}) {
+  const { id, job: document } = state;
   const turn = useEditTurn(id);
+  // drawn once: working it out came to an end
+  useEffect(() => journal.end(id), [id]);
   const { width } = useWindowDimensions();
   const kit = useKit();
   const doings = useMemo(
@@ -71,7 +96,7 @@ function OpenRoom({ state, children }: { state: RoomState; children: (parts: Roo
     [id],
   );
   return (
-    <RoomProvider source={{ id, document, kit, readOnly: turn !== 'mine' }} doings={doings}>
+    <RoomProvider source={{ id, document, kit, readOnly: turn !== 'mine' }} doings={doings} planner={planner}>
       <RoomTools>{children({ state, turn, wide: width >= wideFrom })}</RoomTools>
     </RoomProvider>
   );

@@ -15,12 +15,13 @@ import { nextStage, STAGE } from './stages';
 /** Within the thumb's reach: the three numbers that matter now, and what comes next. */
 export const ThumbBar = memo(function ThumbBar({ stage }: { stage: BuiltStage }) {
   const palette = usePalette();
+  const late = useShown((s) => s.late !== undefined);
   return (
     <View
       testID="thumb-bar"
       style={{ backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}
     >
-      <View style={{ flexDirection: 'row' }}>
+      <View style={{ flexDirection: 'row', opacity: late ? 0.4 : 1 }}>
         {[0, 1, 2].map((at) => (
           <BarPlace key={at} stage={stage} at={at} />
         ))}

@@ -1,7 +1,7 @@
 import type { Fault, Job, Stage } from '@steddo/contract';
 import { applyCommand, withKit, type Command } from '@steddo/core';
 import type { CrewKit } from './useKit';
-import { plannerHere, type Planner } from './planner';
+import { Planner, type Planned } from './planner';
 import { RoomStore } from './roomStore';
 
 /** What an open room is made from; `document` is what the device's store holds. */
@@ -25,12 +25,12 @@ export class RoomSession {
   constructor(
     private source: RoomSource,
     doings: RoomDoings,
-    private readonly planner: Planner = plannerHere(),
+    private readonly planner = new Planner(),
   ) {
     const actions = { ...doings, preview: this.preview };
     const job = this.job();
     const { id, readOnly } = source;
-    this.store = new RoomStore({ id, readOnly, previewing: false, job, ...planner(job) }, actions);
+    this.store = new RoomStore({ id, readOnly, previewing: false, job, ...this.plan(job) }, actions);
   }
 
   /** Another document, kit or turn; the same ones change nothing. */
@@ -55,6 +55,10 @@ export class RoomSession {
   private show(): void {
     const job = this.job();
     const { id, readOnly } = this.source;
-    this.store.set({ id, readOnly, previewing: this.previewed !== undefined, job, ...this.planner(job) });
+    this.store.set({ id, readOnly, previewing: this.previewed !== undefined, job, ...this.plan(job) });
+  }
+
+  private plan(job: Job): Planned {
+    return this.planner.plan(job, (planned) => this.store.set({ ...this.store.get(), ...planned }));
   }
 }

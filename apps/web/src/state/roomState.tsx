@@ -8,6 +8,7 @@ import {
   type ReactNode,
 } from 'react';
 import type { Job, Plan } from '@steddo/contract';
+import type { Planner } from './planner';
 import { RoomSession, type RoomDoings, type RoomSource } from './roomSession';
 import type { RoomActions, RoomShown, RoomStore } from './roomStore';
 
@@ -17,13 +18,15 @@ const Context = createContext<RoomStore | undefined>(undefined);
 export function RoomProvider({
   source,
   doings,
+  planner,
   children,
 }: {
   source: RoomSource;
   doings: RoomDoings;
+  planner?: Planner;
   children: ReactNode;
 }) {
-  const [session] = useState(() => new RoomSession(source, doings));
+  const [session] = useState(() => new RoomSession(source, doings, planner));
   const { id, document, kit, readOnly } = source;
   useLayoutEffect(() => session.update({ id, document, kit, readOnly }), [session, id, document, kit, readOnly]);
   return <Context.Provider value={session.store}>{children}</Context.Provider>;

@@ -1,6 +1,7 @@
 import type { Fault, Job, Plan, Stage } from '@steddo/contract';
 import { tapeOf, type Command, type TapeStyle } from '@steddo/core';
 import { wordingFor, type Wording } from '@steddo/text';
+import type { Late } from './planner';
 
 /** What a room's screen shows now. */
 export interface RoomShown {
@@ -8,8 +9,8 @@ export interface RoomShown {
   /** The document with the crew's kit where it has none, or what it would be with the drag in hand. */
   job: Job;
   plan: Plan;
-  /** The plan is the last good one: the job as it is cannot be worked out. */
-  late: boolean;
+  /** Why the plan is the last good one and not the job's as it is; undefined where it is the job's. */
+  late: Late | undefined;
   readOnly: boolean;
   /** Something is shown that has not been taken: a drag or a nudge in hand, somebody else's value. */
   previewing: boolean;
