@@ -252,9 +252,13 @@ describe('copies', () => {
     const day = (n: number) => new Date(Date.UTC(2026, 2, n, 9));
     for (let n = 1; n <= 20; n++) expect(await keepCopy(client, path, 'daily', day(n))).toBeDefined();
     expect(await keepCopy(client, path, 'daily', day(20))).toBeUndefined();
-    client.close();
     const kept = readdirSync(copiesFolder(path)).sort();
     expect([kept.length, kept[0], kept.at(-1)]).toEqual([14, 'test-daily-2026-03-07.db', 'test-daily-2026-03-20.db']);
+    // a clock that went back: the copy just made is one of those that stay
+    await keepCopy(client, path, 'daily', day(-300));
+    client.close();
+    const after = readdirSync(copiesFolder(path)).sort();
+    expect([after.length, after[0]]).toEqual([14, 'test-daily-2025-05-04.db']);
   });
   it('before a migration, of a database of an earlier version; its rooms get marks', async () => {
     const path = aFile();

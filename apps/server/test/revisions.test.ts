@@ -1,6 +1,6 @@
 import { guestRoom } from '@steddo/samples';
 import { sql } from 'drizzle-orm';
-import { forgetDeleted } from '../src/db/rooms';
+import { forgetDeleted } from '../src/db/forgetting';
 import { closeAll, edit, now, openServer } from './openServer';
 
 afterEach(closeAll);
@@ -77,11 +77,33 @@ describe('a room that is taken away', () => {
     await put(server, 'a', edit('e1', 0));
     await server.http.delete('/api/rooms/a');
     const after = (days: number) => new Date(now().getTime() + days * 86_400_000);
+    for (let day = 0; day < 30; day++) await server.store.run((db) => forgetDeleted(db, after(day)));
     await server.store.run((db) => forgetDeleted(db, after(29.9)));
     await server.http.get('/api/rooms/a').expect(410);
     await server.store.run((db) => forgetDeleted(db, after(30.1)));
     await server.http.get('/api/rooms/a').expect(404);
     expect((await server.http.get('/api/rooms/a/revisions')).body.revisions).toEqual([]);
+  });
+  it('is not lost to a clock that is a year wrong, forwards or backwards', async () => {
+    const server = await openServer();
+    const { http, store } = server;
+    const after = (days: number) => new Date(now().getTime() + days * 86_400_000);
+    const tidy = (days: number) => store.run((db) => forgetDeleted(db, after(days)));
+    await put(server, 'a', edit('e1', 0));
+    await http.delete('/api/rooms/a');
+    for (const day of [0, 365, 366, 1]) await tidy(day);
+    await http.get('/api/rooms/a').expect(410);
+    // taken away while the clock stood at 1970
+    await store.run((db) => db.run(sql`update rooms set deleted_at = '1970-01-01T00:00:10.000Z' where id = 'a'`));
+    for (const day of [2, 3]) await tidy(day);
+    await http.get('/api/rooms/a').expect(410);
+    // taken back and away again its days count anew
+    await http.post('/api/rooms/a/take-back').expect(200);
+    await http.delete('/api/rooms/a');
+    for (const day of [40, 41, 42, 43, 44, 45]) await tidy(day);
+    await http.get('/api/rooms/a').expect(410);
+    await tidy(46);
+    await http.get('/api/rooms/a').expect(404);
   });
 });
 

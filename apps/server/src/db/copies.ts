@@ -28,6 +28,8 @@ export async function keepCopy(client: Client, path: string, kind: CopyKind, now
   if (existsSync(file)) return undefined;
   await copyInto(client, file);
   const own = readdirSync(folder).filter((f) => f.startsWith(`${basename(path, '.db')}-${kind}-`) && f.endsWith('.db'));
-  for (const old of own.sort().slice(0, -KEPT[kind])) rmSync(join(folder, old), { force: true });
+  // never the one just made, even where the clock went back behind the others
+  const others = own.filter((f) => f !== basename(file)).sort();
+  for (const old of others.slice(0, 1 - KEPT[kind])) rmSync(join(folder, old), { force: true });
   return file;
 }

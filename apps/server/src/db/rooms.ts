@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm';
 import {
   checkFile,
   job as jobFormat,
@@ -10,6 +10,7 @@ import {
   type SaveRequest,
 } from '@steddo/contract';
 import type { Db } from './client';
+import { unmark } from './forgetting';
 import { refused, revisions, rooms } from './schema';
 
 export type SaveResult =
@@ -30,9 +31,6 @@ export class Unreadable extends Error {
     super(`the record of room ${id} cannot be read (${reason}); it is kept as it is`);
   }
 }
-
-/** Days for which a room that was taken away can be taken back. */
-export const DAYS_TO_TAKE_BACK = 30;
 
 type Row = typeof rooms.$inferSelect;
 
@@ -239,21 +237,6 @@ export async function deleteRoom(db: Db, id: string, now: string): Promise<boole
 export async function takeBack(db: Db, id: string): Promise<boolean> {
   const row = await rowOf(db, id);
   if (!row || row.deletedAt === null) return false;
-  await db.update(rooms).set({ deletedAt: null }).where(eq(rooms.id, id));
+  await db.batch([db.update(rooms).set({ deletedAt: null }).where(eq(rooms.id, id)), unmark(db, id)]);
   return true;
-}
-
-/** Rooms whose thirty days are over go for good, with all their revisions. */
-export async function forgetDeleted(db: Db, now: Date): Promise<void> {
-  const limit = new Date(now.getTime() - DAYS_TO_TAKE_BACK * 86_400_000).toISOString();
-  const gone = await db
-    .select({ id: rooms.id })
-    .from(rooms)
-    .where(and(isNotNull(rooms.deletedAt), lt(rooms.deletedAt, limit)));
-  for (const { id } of gone)
-    await db.batch([
-      db.delete(refused).where(eq(refused.roomId, id)),
-      db.delete(revisions).where(eq(revisions.roomId, id)),
-      db.delete(rooms).where(eq(rooms.id, id)),
-    ]);
 }

@@ -14,7 +14,7 @@ export function healthRoutes(store: Store, changes: Changes, now: () => Date): R
   let looked = 0;
   router.get('/health', async (ctx) => {
     await store.read((db) => db.run(sql`select 1`));
-    if (now().getTime() - looked >= LOOK_AGAIN_MS) {
+    if (Math.abs(now().getTime() - looked) >= LOOK_AGAIN_MS) {
       looked = now().getTime();
       trouble = await writable(store, now().toISOString());
     }

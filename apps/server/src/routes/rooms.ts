@@ -3,8 +3,8 @@ import createError from 'http-errors';
 import { api, checkFile, type RoomList } from '@steddo/contract';
 import type { Changes } from '../changes';
 import type { Store } from '../db/client';
+import { DAYS_TO_TAKE_BACK } from '../db/forgetting';
 import {
-  DAYS_TO_TAKE_BACK,
   deleteRoom,
   deletedAtOf,
   findRefused,
