@@ -31,7 +31,7 @@ test('in a cellar: the server gone after the first visit, a job from new room to
   };
   await restart('/');
   await expect(page.getByText('No server at the moment.')).toBeVisible({ timeout: 15_000 });
-  await expect(page.getByTestId('room-guest-room')).toContainText('holes, in drilling order');
+  await expect(page.getByTestId('room-guest-room')).toContainText('4 holes to drill');
   // every stage of a room that was never opened here
   for (const stage of STAGES) {
     await page.goto(`${server.url}/room/guest-room/${stage}`);
@@ -43,6 +43,7 @@ test('in a cellar: the server gone after the first visit, a job from new room to
   const thumb = new Thumb(page);
   await expect(page.getByRole('button', { name: /, change its name$/ })).toBeEnabled();
   const id = new URL(page.url()).pathname.split('/')[2]!;
+  await page.getByTestId('stage-room').click();
   await page.getByTestId('field-room.wall.width').click();
   await thumb.keys('144', 'done');
   await expect(page.getByTestId('save-state')).toContainText('no server');

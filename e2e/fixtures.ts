@@ -69,7 +69,8 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
         const { hostname, protocol } = new URL(r.url());
         if (protocol.startsWith('http') && hostname !== 'localhost') wrong.push(`request to ${hostname}`);
       };
-      const onConsole = (m: ConsoleMessage) => m.type() === 'error' && wrong.push(`console: ${m.text()}`);
+      const onConsole = (m: ConsoleMessage) =>
+        m.type() === 'error' && wrong.push(`console: ${m.text()} ${m.location().url}`);
       const onError = (e: WebError) => wrong.push(`uncaught: ${e.error().message}`);
       context.on('request', onRequest).on('console', onConsole).on('weberror', onError);
       await use({ allow: (pattern) => allowed.push(pattern) });

@@ -20,6 +20,15 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
   const { tap, byId } = { tap: (id: string) => thumb.tap(byId(id)), byId: thumb.byId };
   await page.goto(empty.url);
   await tap('new-room');
+  await tap('field-screen.diagonal');
+  await thumb.keys('50', 'next');
+  await thumb.keys('44', 'next');
+  await thumb.keys('25', 'next');
+  await thumb.keys('25', 'next');
+  await thumb.keys('1 ±', 'done');
+  await tap('choice-200x200');
+  await expect(byId('primary-action')).toHaveText('Room');
+  await tap('primary-action');
   await tap('field-room.wall.width');
   await expect(byId('pad-text')).toHaveAttribute('inputmode', 'none');
   await thumb.keys('144', 'next');
@@ -30,16 +39,7 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
   await tap('choice-timber-stud');
   const id = new URL(page.url()).pathname.split('/')[2]!;
 
-  await expect(byId('primary-action')).toHaveText('Set');
-  await tap('primary-action');
-  await tap('field-screen.diagonal');
-  await thumb.keys('50', 'next');
-  await thumb.keys('44', 'next');
-  await thumb.keys('25', 'next');
-  await thumb.keys('25', 'next');
-  await thumb.keys('1 ±', 'done');
-  await tap('choice-200x200');
-
+  await expect(byId('primary-action')).toHaveText('Mount');
   await tap('primary-action');
   await expect(byId('mount-louvre-2')).toBeVisible();
   await expect(byId('mount-pintle-1')).toBeVisible();

@@ -12,6 +12,7 @@ test('a room in millimetres: the pad has no fractions and steps by a millimetre'
   await page.getByRole('radio', { name: 'millimetres' }).click();
   await page.getByTestId('new-room').click();
   await isReady(page);
+  await page.getByTestId('stage-room').click();
   await page.getByTestId('field-room.wall.width').click();
   await expect(page.getByTestId('key-1/2')).toHaveCount(0);
   await thumb.keys('2650', 'next');

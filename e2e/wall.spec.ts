@@ -93,7 +93,9 @@ test('a mark that goes against the rest is named', async ({ page, demo }) => {
   const job = { ...guestRoom, evidence: [...guestRoom.evidence!, edge('x1', 'edge-left', 1850)] };
   await openRoom(page, demo, 'odd', job, 'wall');
   await expect(page.getByTestId('finding-evidence-odd')).toContainText('One mark disagrees');
-  const row = page.getByRole('button', { name: /take away the left edge at 72 13\/16 in/ }).locator('..');
+  const row = page
+    .getByTestId('removable-row')
+    .filter({ has: page.getByRole('button', { name: /take away the left edge at 72 13\/16 in/ }) });
   await expect(row).toContainText('disagrees with the rest');
 });
 

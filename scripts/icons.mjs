@@ -21,6 +21,10 @@ const USED = {
   swap: 'mdiSwapHorizontal',
   speak: 'mdiVolumeHigh',
   more: 'mdiDotsVertical',
+  search: 'mdiMagnify',
+  help: 'mdiHelpCircleOutline',
+  copy: 'mdiContentCopy',
+  edit: 'mdiPencilOutline',
 };
 const lines = Object.entries(USED).map(([name, key]) => `  ${name}: '${mdi[key]}',`);
 writeFileSync(

@@ -1,4 +1,5 @@
 module.exports = (api) => {
   api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  // of Paper only what is used
+  return { presets: ['babel-preset-expo'], plugins: ['react-native-paper/babel'] };
 };

@@ -5,7 +5,11 @@ module.exports = {
   rootDir: __dirname,
   setupFiles: ['<rootDir>/jest.setup.cjs'],
   // what Metro does to the web app's imports, by a compiler that is ten times as quick in a fresh clone
-  moduleNameMapper: { '^react-native$': 'react-native-web' },
+  moduleNameMapper: {
+    '^react-native$': 'react-native-web',
+    // one Paper, whichever way it is imported
+    '^react-native-paper/lib/module/(.*)$': 'react-native-paper/src/$1',
+  },
   transform: {
     '\\.[jt]sx?$': [
       '@swc/jest',

@@ -230,6 +230,8 @@ export const job = z
     levelReadings: z.array(levelReading).max(400).optional(),
     record: z
       .strictObject({
+        /** When the job was said to be done. */
+        done: at.optional(),
         built: z.array(z.union([words, z.record(z.string(), z.json())])).optional(),
         notes: z.array(note).optional(),
         open: z.array(note).optional(),

@@ -26,3 +26,36 @@ export function newRoom(title: string, units: Units): Job {
     aim: { height: 'eyes', centre: { on: 'wall' } },
   };
 }
+
+/** What of a room's guesses is about the set and not about the wall or who sits before it. */
+const ofTheSet = (path: string): boolean => path.startsWith('screen.');
+
+/**
+ * A room with the set, the mount and what was measured on it of another, and the kit it is hung with; nothing of its
+ * wall, its people or what was found behind it. The same set again for the house next door.
+ */
+export function newRoomFrom(from: Job, title: string): Job {
+  const fresh = newRoom(title, from.units);
+  const { armHole, stack, fold } = from.choices ?? {};
+  const choices = Object.fromEntries(Object.entries({ armHole, stack, fold }).filter(([, v]) => v !== undefined));
+  const guessed = [
+    ...(from.guessed ?? []).filter(ofTheSet),
+    ...(fresh.guessed ?? []).filter((path) => !ofTheSet(path)),
+  ];
+  const { screen, mount, measured, anchors, lags, bits } = from;
+  const taken = { mount, measured, anchors, lags, bits, ...(Object.keys(choices).length > 0 ? { choices } : {}) };
+  return {
+    ...fresh,
+    guessed,
+    screen,
+    ...Object.fromEntries(Object.entries(taken).filter(([, v]) => v !== undefined)),
+  };
+}
+
+/** A title that no room has yet: as wished, else with the first number that is free. */
+export function freeTitle(wished: string, taken: readonly string[]): string {
+  const all = new Set(taken);
+  if (!all.has(wished)) return wished;
+  const stem = wished.replace(/ \d+$/, '');
+  for (let n = 2; ; n++) if (!all.has(`${stem} ${n}`)) return `${stem} ${n}`;
+}

@@ -4,6 +4,7 @@ import { fetchChanges, fetchRoom, sendAct, sendMount, sendRoom } from './api';
 import { Followed, askToKeep, deviceName, nameDevice } from './device';
 import { Journal, browserStorage } from './journal';
 import { Live } from './live';
+import { LocalChoice } from './localChoice';
 import { openLocalStore } from './localStore';
 import { keepApp } from './newVersion';
 import { OwnMounts } from './ownMounts';
@@ -23,6 +24,9 @@ export const renameDevice = (name: string): void => {
   nameDevice(storage, name);
   device.set(name.trim());
 };
+
+/** What was chosen on this device and is no part of any room. */
+export const localChoice = new LocalChoice(storage);
 
 export const turns = new Turns(navigator.locks);
 const tell = tabChannel(hear);

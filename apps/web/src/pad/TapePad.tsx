@@ -1,11 +1,12 @@
 import { useEffect, useRef } from 'react';
-import { TextInput, View } from 'react-native';
+import { View, type TextInput } from 'react-native';
 import { journal } from '../data/shared';
 import { useRoomContext } from '../state/roomState';
 import { Icon } from '../ui/Icon';
 import { IconTap } from '../ui/Action';
+import { LineInput } from '../ui/LineInput';
 import { Tap } from '../ui/Tap';
-import { font, usePalette } from '../ui/tokens';
+import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { useBackCloses } from '../ui/useBackCloses';
 import { stepOf, unitsFor, type Field } from './fields';
@@ -85,7 +86,6 @@ function Display({
   onEnter: () => void;
   onClose: () => void;
 }) {
-  const palette = usePalette();
   const input = useRef<TextInput>(null);
   useEffect(() => input.current?.focus(), [field.path]);
   const units = unitsFor(field);
@@ -95,27 +95,19 @@ function Display({
         <Txt kind="small" soft lines={1}>
           {field.label}
         </Txt>
-        <TextInput
-          ref={input}
+        <LineInput
+          inputRef={input}
           testID="pad-text"
-          aria-label={field.label}
-          aria-invalid={Boolean(entry.error)}
+          label={field.label}
+          invalid={Boolean(entry.error)}
           inputMode="none"
-          autoComplete="off"
           value={entry.text}
           placeholder={field.hint ?? ''}
-          placeholderTextColor={palette.soft}
           onChangeText={entry.type}
           onSubmitEditing={onEnter}
           submitBehavior="submit"
-          style={{
-            ...font.figure,
-            fontSize: 24,
-            height: 34,
-            color: palette.ink,
-            borderBottomWidth: 2,
-            borderBottomColor: entry.error ? palette.stop : palette.ink,
-          }}
+          fontSize={24}
+          height={38}
         />
       </View>
       {units.length > 1 ? (
@@ -199,6 +191,7 @@ function Key({
       style={{
         flex: narrow ? undefined : 1,
         minHeight: 48,
+        minWidth: narrow ? 48 : 0,
         paddingHorizontal: narrow ? 12 : 2,
         alignItems: 'center',
         backgroundColor: soft ? palette.tape : palette.sheet,
@@ -228,7 +221,7 @@ function NextKey({ onPress, name }: { onPress: () => void; name: string }) {
       label={`take it, then ${name}`}
       testID="key-next"
       onPress={onPress}
-      style={{ flex: 1.4, backgroundColor: palette.action, alignItems: 'center' }}
+      style={{ flex: 1.4, minWidth: 0, backgroundColor: palette.action, alignItems: 'center' }}
     >
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
         <Txt kind="bold" color={palette.onAction}>

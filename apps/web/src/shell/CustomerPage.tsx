@@ -11,13 +11,14 @@ import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { Figure } from '../work/Figure';
+import { isBeside } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { useRoomContext } from '../state/roomState';
 import { RoomFrame } from './RoomScreen';
 
 /** For the customer, held out over the sofa: two or three heights, with the people in the drawing. */
 export function CustomerPage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{({ wide }) => <Offers id={id} wide={wide} />}</RoomFrame>;
+  return <RoomFrame id={id}>{({ posture }) => <Offers id={id} wide={isBeside(posture)} />}</RoomFrame>;
 }
 
 function Offers({ id, wide }: { id: string; wide: boolean }) {

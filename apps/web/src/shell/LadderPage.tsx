@@ -8,11 +8,14 @@ import { Drawing } from '../canvas/Drawing';
 import { rooms } from '../data/shared';
 import { Action, IconTap } from '../ui/Action';
 import { BottomSheet } from '../ui/BottomSheet';
+import { rem } from '../ui/rem';
 import { font, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
+import type { Posture } from '../ui/usePosture';
 import { Verdict } from '../ui/Verdict';
 import { useRoomContext } from '../state/roomState';
 import type { RoomState } from '../data/rooms';
+import { AtMark } from './AtMark';
 import { lateText } from './lateText';
 import { RoomFrame } from './RoomScreen';
 import { SaveState } from './SaveState';
@@ -27,10 +30,10 @@ import { useWakeLock } from '../features/ladder/useWakeLock';
 
 /** At the wall: one mark at a time, readable from a step-ladder, one thumb. */
 export function LadderPage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{({ state, wide }) => <Ladder state={state} wide={wide} />}</RoomFrame>;
+  return <RoomFrame id={id}>{({ state, posture }) => <Ladder state={state} posture={posture} />}</RoomFrame>;
 }
 
-function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
+function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
   const { id } = state;
   const canUndo = state.history.undo.length > 0;
   const { job, plan, late, say, dispatch, readOnly } = useRoomContext();
@@ -47,6 +50,9 @@ function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
   // while wall or holes say stop nothing is ticked as good; what came of a hole can still be said
   const held = stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
   const disputed = plan.holes?.find((h) => h.met !== undefined);
+  const onTick: OnTick = (result, by) => {
+    if (hole) dispatch(tick(job, hole, result, by));
+  };
   const onFelt = () => {
     if (hole) dispatch(tick(job, hole, 'felt-something'));
     setFelt(true);
@@ -60,11 +66,11 @@ function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
       <View style={{ flexDirection: 'row', alignItems: 'center' }}>
         <IconTap icon="back" label="back to the holes" onPress={() => router.replace(`/room/${id}/holes`)} />
         <View style={{ flex: 1 }}>
-          <Txt kind="title" level={1} lines={1}>
+          <Txt kind="title" level={1} lines={2}>
             {disputed ? 'Wood, or nothing?' : headingOf(here)}
           </Txt>
           <Txt kind="small" soft>
-            {awake ? 'screen kept awake' : 'this device may let its screen sleep'}
+            {awake ? 'screen kept awake' : 'the screen may sleep'}
           </Txt>
           <SaveState state={state} />
         </View>
@@ -100,8 +106,9 @@ function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
           <RemedyPart />
         </ScrollView>
       ) : (
-        <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-          <View style={{ flex: wide ? 1 : 0.3, minHeight: 130 }}>
+        <AtMark
+          posture={posture}
+          drawing={
             <Drawing
               scene={drillScene(job, plan, hole?.id)}
               box={drillScene(job, plan, hole?.id).focus}
@@ -110,23 +117,26 @@ function Ladder({ state, wide }: { state: RoomState; wide: boolean }) {
               cornerPx={0}
               units={job.units}
             />
-          </View>
-          <View style={{ flex: wide ? 1 : 0.7, minHeight: 0 }}>
+          }
+          face={
             <Body here={here} onLevel={level}>
               {hole && mark && words ? <MarkFace hole={hole} mark={mark} words={words} /> : null}
             </Body>
-            {hole ? (
-              <Ticks
-                key={hole.id}
-                hole={hole}
-                readOnly={readOnly}
-                held={held}
-                onTick={(result, by) => dispatch(tick(job, hole, result, by))}
-                onFelt={onFelt}
-              />
-            ) : null}
-          </View>
-        </View>
+          }
+          {...(hole
+            ? {
+                other: <OtherTicks key={hole.id} hole={hole} readOnly={readOnly} onTick={onTick} onFelt={onFelt} />,
+                good: (
+                  <Action
+                    label={resultName('good')}
+                    testID="tick-good"
+                    disabled={readOnly || held}
+                    onPress={() => onTick('good')}
+                  />
+                ),
+              }
+            : {})}
+        />
       )}
       {felt ? <FeltSheet onClose={() => setFelt(false)} /> : null}
     </View>
@@ -148,12 +158,7 @@ function headingOf(here: LadderAt): string {
 
 function Body({ here, onLevel, children }: { here: LadderAt; onLevel: (first: Hole) => void; children: ReactNode }) {
   const { id } = useRoomContext();
-  if (here.at === 'mark')
-    return (
-      <ScrollView style={{ flex: 1 }} tabIndex={0}>
-        {children}
-      </ScrollView>
-    );
+  if (here.at === 'mark') return <>{children}</>;
   return (
     <View style={{ flex: 1, padding: 20, gap: 16, justifyContent: 'center' }}>
       {here.at === 'level' ? (
@@ -187,43 +192,31 @@ const Big = ({ children }: { children: ReactNode }) => (
 
 type OnTick = (result: Drilled['result'], by?: { x: number; y: number }) => void;
 
-function Ticks({
+/** What else may have come of the hole. */
+function OtherTicks({
   hole,
   readOnly,
-  held,
   onTick,
   onFelt,
 }: {
   hole: Hole;
   readOnly: boolean;
-  held: boolean;
   onTick: OnTick;
   onFelt: () => void;
 }) {
   const [open, setOpen] = useState<'moved' | 'more'>();
-  const palette = usePalette();
   const [usual, ...rare] = otherResults(hole);
   const small = (r: Drilled['result'], press: () => void) => (
     <Small key={r} label={resultName(r)} testID={`tick-${r}`} disabled={readOnly} onPress={press} />
   );
   return (
-    <View
-      style={{ padding: 8, gap: 6, borderTopWidth: 2, borderTopColor: palette.ink, backgroundColor: palette.raised }}
-    >
-      <View style={{ flexDirection: 'row', gap: 6 }}>
+    <>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
         {small('drifted', () => setOpen('moved'))}
         {small(usual!, () => onTick(usual!))}
-      </View>
-      <View style={{ flexDirection: 'row', gap: 6 }}>
         <Small label="something else" testID="tick-more" disabled={readOnly} onPress={() => setOpen('more')} />
         {small('felt-something', onFelt)}
       </View>
-      <Action
-        label={resultName('good')}
-        testID="tick-good"
-        disabled={readOnly || held}
-        onPress={() => onTick('good')}
-      />
       {open === 'more' ? (
         <BottomSheet title="what came of it?" onClose={() => setOpen(undefined)} testID="more-sheet">
           <View style={{ gap: 10 }}>
@@ -251,12 +244,12 @@ function Ticks({
           }}
         />
       ) : null}
-    </View>
+    </>
   );
 }
 
 const Small = (props: { label: string; testID: string; disabled: boolean; onPress: () => void }) => (
-  <View style={{ flex: 1 }}>
+  <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: rem(128) }}>
     <Action quiet {...props} />
   </View>
 );

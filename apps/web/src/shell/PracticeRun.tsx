@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { ScrollView, View, useWindowDimensions } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import { checkFile, job as jobSchema, type Job } from '@steddo/contract';
 import { applyCommand, simulated, type Command } from '@steddo/core';
 import { Canvas } from '../canvas/Canvas';
@@ -7,7 +7,8 @@ import { usePad } from '../pad/PadContext';
 import type { Field } from '../pad/fields';
 import { TapeFields } from '../pad/TapeField';
 import { TapePad } from '../pad/TapePad';
-import { usePalette, wideFrom } from '../ui/tokens';
+import { usePalette } from '../ui/tokens';
+import { isBeside, usePosture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Fold } from '../ui/Fold';
 import { RoomProvider } from '../state/roomState';
@@ -80,8 +81,9 @@ interface RunProps {
 function RunLayout({ practice, onChange }: RunProps) {
   const palette = usePalette();
   const pad = usePad();
-  const { width } = useWindowDimensions();
-  const wide = width >= wideFrom;
+  const posture = usePosture();
+  const wide = posture === 'wide';
+  const beside = isBeside(posture);
   const [drilling, setDrilling] = useState(false);
   const canvas = <Canvas stage="wall" views={STAGE.wall.views} labels="studs" movable={false} wide={wide} />;
   const panel = (
@@ -97,10 +99,14 @@ function RunLayout({ practice, onChange }: RunProps) {
     </>
   );
   return (
-    <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-      <View style={{ flex: wide ? 1 : 0.44, minHeight: 220 }}>{canvas}</View>
+    <View style={{ flex: 1, flexDirection: beside ? 'row' : 'column' }}>
+      <View style={{ flex: beside ? 1 : 0.44, minHeight: beside ? 0 : 180 }}>{canvas}</View>
       <View
-        style={wide ? { width: 420, borderLeftWidth: 2, borderLeftColor: palette.ink } : { flex: 0.56, minHeight: 0 }}
+        style={
+          beside
+            ? { width: wide ? 420 : '46%', borderLeftWidth: 2, borderLeftColor: palette.ink }
+            : { flex: 0.56, minHeight: 0 }
+        }
       >
         {pad.opened ? <TapePad /> : panel}
       </View>

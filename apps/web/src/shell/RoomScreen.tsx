@@ -1,5 +1,5 @@
 import { useEffect, useMemo, type ReactNode } from 'react';
-import { View, useWindowDimensions } from 'react-native';
+import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Stage } from '@steddo/contract';
 import type { Command } from '@steddo/core';
@@ -11,8 +11,9 @@ import type { Planner } from '../state/planner';
 import { RoomProvider } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
 import { Action } from '../ui/Action';
-import { usePalette, wideFrom } from '../ui/tokens';
+import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
+import { usePosture, type Posture } from '../ui/usePosture';
 import { RoomLayout } from './RoomLayout';
 import { RoomTools } from './RoomTools';
 import { SlowRoom } from './SlowRoom';
@@ -20,17 +21,13 @@ import { useFirstPlan } from './useFirstPlan';
 
 /** One room at one stage: loads it, plans it, and hands it to the layout. */
 export function RoomScreen({ id, stage }: { id: string; stage: BuiltStage }) {
-  return (
-    <RoomFrame id={id}>
-      {({ state, turn, wide }) => <RoomLayout stage={stage} state={state} wide={wide} turn={turn} />}
-    </RoomFrame>
-  );
+  return <RoomFrame id={id}>{(parts) => <RoomLayout stage={stage} {...parts} />}</RoomFrame>;
 }
 
 export interface RoomParts {
   state: RoomState;
   turn: EditTurn;
-  wide: boolean;
+  posture: Posture;
 }
 
 /** A room that is open: its document, plan and turn, for whatever page shows it. */
@@ -86,7 +83,7 @@ function PlannedRoom({
   const turn = useEditTurn(id);
   // drawn once: working it out came to an end
   useEffect(() => journal.end(id), [id]);
-  const { width } = useWindowDimensions();
+  const posture = usePosture();
   const kit = useKit();
   const doings = useMemo(
     () => ({
@@ -97,7 +94,7 @@ function PlannedRoom({
   );
   return (
     <RoomProvider source={{ id, document, kit, readOnly: turn !== 'mine' }} doings={doings} planner={planner}>
-      <RoomTools>{children({ state, turn, wide: width >= wideFrom })}</RoomTools>
+      <RoomTools>{children({ state, turn, posture })}</RoomTools>
     </RoomProvider>
   );
 }

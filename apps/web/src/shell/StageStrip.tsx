@@ -9,7 +9,7 @@ import { VerdictShape } from '../ui/Verdict';
 import { useActions, useShown } from '../state/roomState';
 import { sameContent } from '../ui/useSame';
 import { STAGES, type BuiltStage } from '../state/stageIds';
-import { stageState } from './stages';
+import { stageState } from '../state/stageNeeds';
 
 const STAGE_PX = 92;
 
@@ -61,6 +61,7 @@ function StageTab({ stage, current, onPress }: { stage: BuiltStage; current: boo
       onPress={onPress}
       style={{
         minWidth: STAGE_PX,
+        paddingHorizontal: 6,
         flexGrow: 1,
         backgroundColor: current ? palette.action : 'transparent',
         alignItems: 'center',

@@ -1,9 +1,12 @@
+import type { Job } from '@steddo/contract';
 import { plan } from '@steddo/core';
-import { atticSnug, guestRoom } from '@steddo/samples';
+import { atticSnug, breakfastBar, guestRoom } from '@steddo/samples';
 import { newRoom } from '../data/newRoom';
 import { sideWord } from '../state/barNumbers';
-import { isStage } from '../state/stageIds';
-import { nextStage, STAGE, stageState } from './stages';
+import { STAGES, isStage, type BuiltStage } from '../state/stageIds';
+import { nextStep } from '../state/nextStep';
+import { stageState } from '../state/stageNeeds';
+import { STAGE } from './stages';
 
 // the stages carry their screens, which a unit test has no page or workers for
 jest.mock('../data/shared', () => jest.requireActual('../testing/memoryStore').memoryStore());
@@ -19,22 +22,64 @@ const measured = {
   screen: { ...fresh.screen, width: 1100, height: 620 },
 };
 
+describe('the next step', () => {
+  const to = (stage: BuiltStage, job: Job) => {
+    const next = nextStep(stage, job, plan(job));
+    return next.to === 'stage' ? next.stage : next.to;
+  };
+  const way = (job: Job, from: BuiltStage): string[] => {
+    const stages: string[] = [from];
+    for (let at = from; stages.length < 12;) {
+      const next = to(at, job);
+      stages.push(next);
+      if (!isStage(next)) break;
+      at = next;
+    }
+    return stages;
+  };
+  it('goes forward through all that a new room lacks', () => {
+    expect(way(fresh, 'set').slice(0, 4)).toEqual(['set', 'room', 'mount', 'height']);
+  });
+  it('leaves out what is measured, and ends at the wall', () => {
+    expect(way(measured, 'set').slice(0, 2)).toEqual(['set', 'mount']);
+    expect(way(guestRoom, 'set')).toEqual(['set', 'holes', 'ladder']);
+  });
+  it('after the height of a set on an arm comes its reach; any other goes on', () => {
+    expect([to('height', atticSnug), to('reach', atticSnug)]).toEqual(['reach', 'wall']);
+    expect(stageState('reach', atticSnug, plan(atticSnug)).needs).toBe(false);
+    expect(to('height', { ...atticSnug, mount: guestRoom.mount! })).toBe('wall');
+  });
+  it('never leads to where one is', () => {
+    for (const job of [fresh, measured, guestRoom, atticSnug, breakfastBar])
+      for (const stage of STAGES) expect(to(stage, job)).not.toBe(stage);
+  });
+  it('never leads to the wall or on from it past a stop: to the stop, or says that it is here', () => {
+    const none = { ...guestRoom, evidence: [], scans: [], mount: undefined };
+    expect([to('holes', none), to('level', none)]).toEqual(['mount', 'mount']);
+    const heavy: Job = { ...guestRoom, screen: { ...guestRoom.screen, mass: 90 } };
+    const stops = plan(heavy)
+      .findings.filter((f) => f.level === 'stop')
+      .map((f) => f.stage);
+    expect(stops).toContain('mount');
+    expect(to('holes', heavy)).toBe('mount');
+  });
+  it('after the last hole the level, after the level the end', () => {
+    const holes = plan(guestRoom).holes!;
+    const drilled = holes.map(({ id, x, y, into }) => ({ hole: id, x, y, into, result: 'good' as const }));
+    const done: Job = { ...guestRoom, drilled };
+    expect([to('holes', done), to('level', done)]).toEqual(['level', 'done']);
+    const [, ...rest] = drilled;
+    expect(nextStep('level', { ...guestRoom, drilled: rest }, plan({ ...guestRoom, drilled: rest }))).toEqual({
+      to: 'ladder',
+      left: 1,
+    });
+  });
+});
+
 describe('stages', () => {
   it('a fresh room lacks everything that is a guess', () => {
     expect(stageState('set', fresh, plan(fresh)).needs).toBe(true);
     expect(stageState('room', fresh, plan(fresh)).needs).toBe(true);
-  });
-  it('after the room comes the set, then the mount', () => {
-    expect(nextStage('room', fresh, plan(fresh))).toBe('set');
-    expect(nextStage('room', measured, plan(measured))).toBe('mount');
-    expect(nextStage('set', measured, plan(measured))).toBe('mount');
-  });
-  it('after the height a set on an arm is looked at where it moves, any other goes on to the wall', () => {
-    expect(nextStage('height', atticSnug, plan(atticSnug))).toBe('reach');
-    expect(nextStage('reach', atticSnug, plan(atticSnug))).toBe('wall');
-    expect(stageState('reach', atticSnug, plan(atticSnug)).needs).toBe(false);
-    const still = { ...atticSnug, mount: guestRoom.mount! };
-    expect(nextStage('height', still, plan(still))).toBe('wall');
   });
   it('know their names', () => {
     expect([isStage('height'), isStage('hand-over'), isStage(undefined)]).toEqual([true, false, false]);

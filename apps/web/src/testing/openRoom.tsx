@@ -5,6 +5,7 @@ import { act, render } from '@testing-library/react';
 import { TapePad } from '../pad/TapePad';
 import { RoomTools } from '../shell/RoomTools';
 import { RoomProvider } from '../state/roomState';
+import { Dress } from '../ui/Dress';
 import { WorkingSheet } from '../work/WorkingSheet';
 
 /** What a test sees of the room that it has open. */
@@ -43,7 +44,11 @@ export function openRoom(start: Job, children: ReactNode): OpenedRoom {
       </RoomProvider>
     );
   }
-  render(<Room />);
+  render(
+    <Dress>
+      <Room />
+    </Dress>,
+  );
   return opened;
 }
 

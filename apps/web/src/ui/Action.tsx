@@ -1,8 +1,7 @@
-import { View } from 'react-native';
-import { Icon, type IconName } from './Icon';
-import { Tap } from './Tap';
-import { actionHeight, font, size, usePalette } from './tokens';
-import { Txt } from './Txt';
+import { Button, IconButton } from 'react-native-paper';
+import type { IconName } from './Icon';
+import { rem } from './rem';
+import { actionHeight, font, size, target, usePalette } from './tokens';
 
 export interface ActionProps {
   label: string;
@@ -16,30 +15,45 @@ export interface ActionProps {
 /** The one thing that the hand does next; `quiet` for what stands beside it. */
 export function Action({ label, onPress, icon, quiet, disabled, testID }: ActionProps) {
   const palette = usePalette();
-  const ink = quiet ? palette.ink : palette.onAction;
   return (
-    <Tap
-      label={label}
+    <Button
+      mode={quiet ? 'outlined' : 'contained'}
       onPress={onPress}
       disabled={disabled}
       testID={testID}
+      icon={icon}
+      accessibilityLabel={label}
+      textColor={quiet ? palette.ink : palette.onAction}
+      buttonColor={quiet ? 'transparent' : palette.action}
+      rippleColor={palette.press}
+      contentStyle={{ minHeight: actionHeight, flexDirection: 'row-reverse' }}
+      labelStyle={icon ? BESIDE_ICON : LABEL}
       style={{
-        minHeight: actionHeight,
-        backgroundColor: quiet ? 'transparent' : palette.action,
         borderWidth: quiet ? 1.5 : 0,
         borderColor: palette.ink,
-        paddingHorizontal: 16,
+        opacity: disabled ? 0.35 : 1,
+        justifyContent: 'center',
       }}
     >
-      <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center', justifyContent: 'center' }}>
-        <Txt color={ink} style={{ ...font.bold, fontSize: size.text + 2 }}>
-          {label}
-        </Txt>
-        {icon ? <Icon name={icon} color={ink} size={20} /> : null}
-      </View>
-    </Tap>
+      {label}
+    </Button>
   );
 }
+
+/** Long words go on in a second line instead of being cut off. */
+const LABEL = {
+  ...font.bold,
+  fontSize: rem(size.text + 2),
+  lineHeight: rem(24),
+  marginVertical: 10,
+  marginHorizontal: 10,
+  overflow: 'visible',
+  whiteSpace: 'normal',
+  textAlign: 'center',
+} as const;
+
+/** Paper sets its icon 16 px into the label's own margin. */
+const BESIDE_ICON = { ...LABEL, marginRight: 26, marginLeft: 22 } as const;
 
 /** A button that is only an icon, with its name for those who cannot see it. */
 export function IconTap({
@@ -53,9 +67,17 @@ export function IconTap({
   onPress: () => void;
   disabled?: boolean;
 }) {
+  const palette = usePalette();
   return (
-    <Tap label={label} onPress={onPress} disabled={disabled} style={{ alignItems: 'center' }}>
-      <Icon name={icon} />
-    </Tap>
+    <IconButton
+      icon={icon}
+      accessibilityLabel={label}
+      onPress={onPress}
+      disabled={disabled}
+      size={24}
+      iconColor={palette.ink}
+      rippleColor={palette.press}
+      style={{ margin: 0, width: target, height: target, borderRadius: 0, opacity: disabled ? 0.35 : 1 }}
+    />
   );
 }

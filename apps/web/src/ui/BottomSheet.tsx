@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
-import { createPortal } from 'react-dom';
-import { Pressable, ScrollView, View, type ViewStyle } from 'react-native';
+import { ScrollView, View } from 'react-native';
+import { Modal } from 'react-native-paper';
 import { IconTap } from './Action';
+import { Overlay } from './Overlay';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
-import { useBackCloses } from './useBackCloses';
 
 /** A sheet over the lower part of the screen, whatever scrolls below it; Back, Escape, its cross or a tap beside it close it. */
 export function BottomSheet({
@@ -19,20 +19,14 @@ export function BottomSheet({
   testID?: string;
 }) {
   const palette = usePalette();
-  useBackCloses(onClose);
-  return createPortal(
-    <View style={FIXED}>
-      <Pressable
-        aria-hidden
-        tabIndex={-1}
-        onPress={onClose}
-        style={{ position: 'absolute', inset: 0, backgroundColor: palette.shade }}
-      />
-      <View
-        role="dialog"
-        aria-label={title}
-        testID={testID}
-        style={{
+  return (
+    <Overlay label={title} onClose={onClose} testID={testID}>
+      <Modal
+        visible
+        onDismiss={onClose}
+        overlayAccessibilityLabel={`close: ${title}`}
+        style={{ justifyContent: 'flex-end' }}
+        contentContainerStyle={{
           backgroundColor: palette.sheet,
           borderTopWidth: 2,
           borderTopColor: palette.ink,
@@ -40,6 +34,7 @@ export function BottomSheet({
           width: '100%',
           maxWidth: 560,
           alignSelf: 'center',
+          justifyContent: 'flex-start',
         }}
       >
         <View
@@ -61,11 +56,7 @@ export function BottomSheet({
         <ScrollView tabIndex={0} contentContainerStyle={{ padding: 16, paddingBottom: 28 }}>
           {children}
         </ScrollView>
-      </View>
-    </View>,
-    document.body,
+      </Modal>
+    </Overlay>
   );
 }
-
-/** On the window itself; React Native's types do not know it, its web target does. */
-const FIXED = { position: 'fixed', inset: 0, zIndex: 20, justifyContent: 'flex-end' } as unknown as ViewStyle;

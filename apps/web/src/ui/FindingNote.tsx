@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import type { Finding } from '@steddo/contract';
 import { findingText, type Wording } from '@steddo/text';
+import { data } from './data';
 import { Tap } from './Tap';
 import { font, usePalette } from './tokens';
 import { Txt } from './Txt';
@@ -23,6 +24,8 @@ export function FindingNote({
   return (
     <View
       testID={`finding-${finding.code}`}
+      tabIndex={-1}
+      {...data({ level: finding.level })}
       style={{
         flexDirection: 'row',
         gap: 10,

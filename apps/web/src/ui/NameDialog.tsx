@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Button, Dialog, HelperText, Portal, TextInput } from 'react-native-paper';
+import { Button, Dialog, HelperText, TextInput } from 'react-native-paper';
+import { Overlay } from './Overlay';
 import { usePalette } from './tokens';
 
 /** Asks for a name; an empty one is refused at the field and stays as it was typed. */
@@ -29,7 +30,7 @@ export function NameDialog({
     onClose();
   };
   return (
-    <Portal>
+    <Overlay label={title} onClose={onClose}>
       <Dialog
         visible
         onDismiss={onClose}
@@ -44,6 +45,7 @@ export function NameDialog({
             onChangeText={setName}
             onSubmitEditing={take}
             autoFocus
+            selectTextOnFocus
             error={refused}
             testID="name-input"
           />
@@ -60,6 +62,6 @@ export function NameDialog({
           </Button>
         </Dialog.Actions>
       </Dialog>
-    </Portal>
+    </Overlay>
   );
 }

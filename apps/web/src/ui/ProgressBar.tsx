@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { ProgressBar as PaperBar } from 'react-native-paper';
 import { Tap } from './Tap';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
@@ -17,14 +18,11 @@ export function ProgressBar({ share, label, onCancel }: { share: number; label: 
           aria-valuenow={percent}
           aria-valuemin={0}
           aria-valuemax={100}
-          style={{
-            height: 8,
-            backgroundColor: palette.raised,
-            borderWidth: 1,
-            borderColor: palette.hairline,
-          }}
+          style={{ borderWidth: 1, borderColor: palette.hairline }}
         >
-          <View style={{ height: '100%', width: `${percent}%`, backgroundColor: palette.tapeEdge }} />
+          <View aria-hidden>
+            <PaperBar progress={percent / 100} color={palette.tapeEdge} style={{ height: 8 }} />
+          </View>
         </View>
       </View>
       {onCancel ? (

@@ -17,6 +17,7 @@ export function RemovableRow({ text, note, onRemove, removeLabel, disabled }: Re
   const palette = usePalette();
   return (
     <View
+      testID="removable-row"
       style={{
         flexDirection: 'row',
         alignItems: 'center',

@@ -1,8 +1,10 @@
-import { TextInput, View } from 'react-native';
-import { font, target, usePalette } from './tokens';
-import { Txt } from './Txt';
+import { View } from 'react-native';
+import { IconTap } from './Action';
+import { Icon } from './Icon';
+import { LineInput } from './LineInput';
+import { usePalette } from './tokens';
 
-/** Words to look for. */
+/** Words to look for. Paper's own bar has buttons smaller than a thumb; this is its field between ours. */
 export function SearchField({
   value,
   onChange,
@@ -16,25 +18,12 @@ export function SearchField({
 }) {
   const palette = usePalette();
   return (
-    <View style={{ paddingHorizontal: 16, paddingVertical: 6 }}>
-      <Txt kind="small" soft>
-        {label}
-      </Txt>
-      <TextInput
-        value={value}
-        onChangeText={onChange}
-        aria-label={label}
-        testID={testID}
-        autoComplete="off"
-        style={{
-          ...font.text,
-          fontSize: 18,
-          minHeight: target,
-          color: palette.ink,
-          borderBottomWidth: 2,
-          borderBottomColor: palette.ink,
-        }}
-      />
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8, paddingHorizontal: 16, paddingVertical: 6 }}>
+      <Icon name="search" color={palette.soft} />
+      <View style={{ flex: 1 }}>
+        <LineInput value={value} onChangeText={onChange} label={label} placeholder={label} testID={testID} words />
+      </View>
+      {value === '' ? null : <IconTap icon="close" label={`clear: ${label}`} onPress={() => onChange('')} />}
     </View>
   );
 }

@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
-import { Pressable, type ViewStyle } from 'react-native';
+import type { ViewStyle } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
 import { target, usePalette } from './tokens';
 
+/** Of a row, a tab, a radio; Paper's own of these do not say their state on the web, so that it is said here. */
 export interface TapProps {
   label?: string;
   onPress: () => void;
@@ -12,6 +14,8 @@ export interface TapProps {
   expanded?: boolean;
   role?: 'button' | 'link' | 'radio' | 'tab' | 'checkbox';
   testID?: string;
+  /** The pointer or the keys are on it. */
+  onLook?: () => void;
 }
 
 /** Anything that a thumb hits: at least 48 px each way, with a name. */
@@ -25,6 +29,7 @@ export function Tap({
   expanded,
   role = 'button',
   testID,
+  onLook,
 }: TapProps) {
   const palette = usePalette();
   const state =
@@ -36,14 +41,17 @@ export function Tap({
           ? { 'aria-pressed': selected }
           : {};
   return (
-    <Pressable
+    <TouchableRipple
       role={role}
       aria-label={label}
       aria-expanded={expanded}
       {...state}
       disabled={disabled}
       onPress={onPress}
+      onHoverIn={onLook}
+      onFocus={onLook}
       testID={testID}
+      rippleColor={palette.press}
       style={({ pressed }) => [
         { minHeight: target, minWidth: target, justifyContent: 'center' },
         ...(Array.isArray(style) ? style : [style]),
@@ -51,7 +59,7 @@ export function Tap({
         disabled ? { opacity: 0.35 } : null,
       ]}
     >
-      {children}
-    </Pressable>
+      <>{children}</>
+    </TouchableRipple>
   );
 }

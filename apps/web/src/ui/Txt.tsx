@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
-import { Text, type TextStyle } from 'react-native';
+import type { TextStyle } from 'react-native';
+import { Text } from 'react-native-paper';
+import { readerSized } from './rem';
 import { font, size, usePalette } from './tokens';
 
 export interface TxtProps {
@@ -21,7 +23,7 @@ const STYLES: Record<NonNullable<TxtProps['kind']>, TextStyle> = {
   figure: { ...font.figure, fontSize: size.figure, lineHeight: 26 },
 };
 
-/** Words in the app's type. */
+/** Words in the app's type, in the reader's size. */
 export function Txt({ children, kind = 'text', soft, color, lines, style, level, testID }: TxtProps) {
   const palette = usePalette();
   const heading = level ? ({ role: 'heading', 'aria-level': level } as const) : {};
@@ -30,7 +32,7 @@ export function Txt({ children, kind = 'text', soft, color, lines, style, level,
       {...heading}
       testID={testID}
       numberOfLines={lines}
-      style={[STYLES[kind], { color: color ?? (soft ? palette.soft : palette.ink) }, style]}
+      style={readerSized([STYLES[kind], { color: color ?? (soft ? palette.soft : palette.ink) }, style])}
     >
       {children}
     </Text>

@@ -20,6 +20,8 @@ export interface Palette {
   stop: string;
   onVerdict: string;
   shade: string;
+  /** Under a finger, over anything. */
+  press: string;
 }
 
 export const light: Palette = {
@@ -40,6 +42,7 @@ export const light: Palette = {
   stop: '#9E2A20',
   onVerdict: '#FFFFFF',
   shade: '#25231F66',
+  press: '#25231F1F',
 };
 
 export const dark: Palette = {
@@ -60,6 +63,7 @@ export const dark: Palette = {
   stop: '#F09184',
   onVerdict: '#1E2225',
   shade: '#00000099',
+  press: '#F0EDE61F',
 };
 
 export const space = { xs: 4, s: 8, m: 12, l: 16, xl: 24 } as const;

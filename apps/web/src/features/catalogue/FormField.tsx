@@ -1,6 +1,7 @@
 import { Controller } from 'react-hook-form';
-import { TextInput, View } from 'react-native';
-import { font, target, usePalette } from '../../ui/tokens';
+import { View } from 'react-native';
+import { LineInput } from '../../ui/LineInput';
+import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import type { MountControl, MountField } from './mountForm';
 
@@ -44,25 +45,17 @@ export function FormField({
                 </Txt>
               ) : null}
             </View>
-            <TextInput
+            <LineInput
               value={field.value}
               onChangeText={field.onChange}
               onBlur={field.onBlur}
-              aria-label={label}
-              aria-invalid={fieldState.invalid}
+              label={label}
+              invalid={fieldState.invalid}
               testID={`form-${name}`}
               inputMode={words ? 'text' : 'decimal'}
-              autoComplete="off"
-              style={{
-                ...(words ? font.text : font.figure),
-                fontSize: 18,
-                minHeight: target,
-                width: words ? 190 : 150,
-                color: palette.ink,
-                textAlign: words ? 'left' : 'right',
-                borderBottomWidth: 2,
-                borderBottomColor: fieldState.invalid ? palette.stop : palette.ink,
-              }}
+              words={words}
+              toRight={!words}
+              width={words ? 190 : 150}
             />
           </View>
           {fieldState.error?.message ? (

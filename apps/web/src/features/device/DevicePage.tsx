@@ -12,7 +12,7 @@ import { NameDialog } from '../../ui/NameDialog';
 import { Notice } from '../../ui/Notice';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { momentText } from '../kept/moment';
+import { momentText } from '../../ui/moment';
 import { RoomFiles } from './RoomFiles';
 
 /** What is on this device: its name, how much room it has, files in and out, what was taken away, what cannot be read. */

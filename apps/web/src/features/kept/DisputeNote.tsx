@@ -11,7 +11,7 @@ import { Half, Notice, Pair } from '../../ui/Notice';
 import { Switch } from '../../ui/Switch';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { momentText } from './moment';
+import { momentText } from '../../ui/moment';
 
 /** One thing that two people changed: both values, who and when, theirs shown on the drawing when asked for. */
 export function DisputeNote({ id, dispute, editable }: { id: string; dispute: OpenDispute; editable: boolean }) {

@@ -12,7 +12,7 @@ import { Notice } from '../../ui/Notice';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { momentText } from './moment';
+import { momentText } from '../../ui/moment';
 
 interface Entry {
   key: string;

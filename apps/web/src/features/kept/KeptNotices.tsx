@@ -7,7 +7,7 @@ import { useRoomContext } from '../../state/roomState';
 import { Action } from '../../ui/Action';
 import { Half, Notice, Pair } from '../../ui/Notice';
 import { DisputeNote } from './DisputeNote';
-import { momentText } from './moment';
+import { momentText } from '../../ui/moment';
 import { saveRoomFile } from './roomFile';
 
 /** What is said above the inputs now, as one word; another word is something new. */

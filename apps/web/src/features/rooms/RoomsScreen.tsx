@@ -1,24 +1,25 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
-import type { Job, Plan, Units } from '@steddo/contract';
-import { plan, withKit } from '@steddo/core';
-import { findingText, wordingFor, type Wording } from '@steddo/text';
+import { Snackbar } from 'react-native-paper';
+import type { Units } from '@steddo/contract';
 import { useFollowed } from '../../data/device';
-import { newRoom } from '../../data/newRoom';
+import { freeTitle, newRoom } from '../../data/newRoom';
 import { newVersion } from '../../data/newVersion';
-import { rooms } from '../../data/shared';
-import { useKit } from '../../state/useKit';
-import { bringSeen, useRoomList, type ListedRoom } from '../../data/useLists';
+import { localChoice, rooms } from '../../data/shared';
+import { useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
+import { Fold } from '../../ui/Fold';
 import { Notice } from '../../ui/Notice';
+import { SearchField } from '../../ui/SearchField';
 import { Tap } from '../../ui/Tap';
-import { useSeen } from '../../ui/useSeen';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Verdict } from '../../ui/Verdict';
+import { usePosture } from '../../ui/usePosture';
+import { RoomPreview } from './RoomPreview';
+import { RoomRow } from './RoomRow';
 
 const UNITS: readonly { value: Units; name: string }[] = [
   { value: 'imperial', name: 'inches' },
@@ -27,106 +28,170 @@ const UNITS: readonly { value: Units; name: string }[] = [
 
 /** Rooms that stand on the list at once. */
 const AT_ONCE = 200;
+/** From so many on the list can be searched. */
+const SEARCHED_FROM = 6;
+const LIST_PX = 520;
+const UNDO_MS = 8000;
 
 /** Every room, what it is waiting for, and a new one in one tap. */
 export function RoomsScreen() {
   const palette = usePalette();
+  const wide = usePosture() === 'wide';
   const list = useRoomList();
-  const [units, setUnits] = useState<Units>('imperial');
-  const take = useFollowed(newVersion);
-  const [shown, setShown] = useState(AT_ONCE);
-  const create = async () => {
-    const id = await rooms.create(newRoom(`Room ${list.rooms.length + 1}`, units));
+  const [looked, setLooked] = useState<string>();
+  const [removed, setRemoved] = useState<ListedRoom>();
+  const shown = list.rooms.find((r) => r.id === looked && r.job) ?? list.rooms.find((r) => r.job);
+  const takeBack = async (id: string) => {
+    await rooms.takeBack(id);
     void mutate('local-rooms');
-    router.push(`/room/${id}/room`);
   };
   return (
-    <View style={{ flex: 1, backgroundColor: palette.ground, alignItems: 'center' }}>
-      <View style={{ flex: 1, width: '100%', maxWidth: 760 }}>
-        <View style={{ padding: 16, paddingBottom: 8 }}>
+    <View style={{ flex: 1, backgroundColor: palette.ground, flexDirection: 'row' }}>
+      <View style={wide ? { width: LIST_PX } : { flex: 1 }}>
+        <Heading />
+        <ScrollView style={{ flex: 1 }} tabIndex={0}>
+          <Notices noServer={list.noServer} lost={list.lost} />
+          <List rooms={list.rooms} loading={list.loading} onLook={setLooked} onRemoved={setRemoved} />
+        </ScrollView>
+        <NewRoomBar titles={list.rooms.map((r) => r.title)} />
+      </View>
+      {wide && shown?.job ? <RoomPreview key={shown.id} room={shown} document={shown.job} /> : null}
+      <Snackbar
+        visible={removed !== undefined}
+        duration={UNDO_MS}
+        onDismiss={() => setRemoved(undefined)}
+        action={{ label: 'take it back', onPress: () => removed && void takeBack(removed.id) }}
+      >
+        {`${removed?.title ?? ''} is taken away.`}
+      </Snackbar>
+    </View>
+  );
+}
+
+const PLACES = [
+  { to: '/device', name: 'device', label: 'this device: name, files, what was taken away' },
+  { to: '/practice', name: 'practice', label: 'practice wall' },
+  { to: '/catalogue', name: 'mounts', label: 'mounts: the catalogue' },
+] as const;
+
+function Heading() {
+  return (
+    <View style={{ padding: 16, paddingBottom: 8 }}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 12 }}>
+        <View style={{ flexGrow: 1 }}>
           <Txt kind="title" level={1} style={{ fontSize: 28, lineHeight: 34 }}>
             Steddo
           </Txt>
-          <Txt soft>Where does the hole go, and will it hold?</Txt>
         </View>
-        <View style={{ position: 'absolute', right: 8, top: 12, flexDirection: 'row' }}>
+        {PLACES.map(({ to, name, label }) => (
           <Tap
+            key={to}
             role="link"
-            label="this device: name, files, what was taken away"
-            testID="to-device"
-            onPress={() => router.push('/device')}
-            style={{ paddingHorizontal: 10 }}
+            label={label}
+            testID={`to-${name}`}
+            onPress={() => router.push(to)}
+            style={{ paddingHorizontal: 6 }}
           >
-            <Txt style={{ textDecorationLine: 'underline' }}>device</Txt>
+            <Txt style={{ textDecorationLine: 'underline' }}>{name}</Txt>
           </Tap>
-          <Tap
-            role="link"
-            label="practice wall"
-            testID="to-practice"
-            onPress={() => router.push('/practice')}
-            style={{ paddingHorizontal: 10 }}
-          >
-            <Txt style={{ textDecorationLine: 'underline' }}>practice</Txt>
-          </Tap>
-          <Tap
-            role="link"
-            label="mounts: the catalogue"
-            testID="to-mounts"
-            onPress={() => router.push('/catalogue')}
-            style={{ paddingHorizontal: 10 }}
-          >
-            <Txt style={{ textDecorationLine: 'underline' }}>mounts</Txt>
-          </Tap>
-        </View>
-        <ScrollView style={{ flex: 1 }} tabIndex={0}>
-          {list.noServer ? (
-            <Said text="No server at the moment. What is on this device works; it is sent when the server is back." />
-          ) : null}
-          {take ? (
-            <Notice
-              tone="note"
-              testID="new-version"
-              text="A newer Steddo has been fetched. Taking it loads the page again; all rooms stay."
-            >
-              <Action quiet label="take the newer one" onPress={take} />
-            </Notice>
-          ) : null}
-          {list.lost.length > 0 ? <LostRooms ids={list.lost} /> : null}
-          {list.rooms.slice(0, shown).map((r) => (
-            <RoomRow key={r.id} room={r} />
-          ))}
-          {list.rooms.length > shown ? (
-            <View style={{ padding: 16 }}>
-              <Action
-                quiet
-                testID="more-rooms"
-                label={`show more of ${list.rooms.length}`}
-                onPress={() => setShown(shown + AT_ONCE)}
-              />
-            </View>
-          ) : null}
-          {list.rooms.length === 0 ? (
-            <Said
-              text={
-                list.loading
-                  ? 'Fetching the rooms…'
-                  : 'No rooms yet. One job is one room is one wall: start with the wall and where they sit, then the set, the mount, the height, the studs. The hole list follows.'
-              }
-            />
-          ) : null}
-        </ScrollView>
-        <View
-          style={{
-            backgroundColor: palette.raised,
-            borderTopWidth: 2,
-            borderTopColor: palette.ink,
-          }}
+        ))}
+      </View>
+      <Txt soft>Where does the hole go, and will it hold?</Txt>
+    </View>
+  );
+}
+
+function Notices({ noServer, lost }: { noServer: boolean; lost: readonly string[] }) {
+  const take = useFollowed(newVersion);
+  return (
+    <>
+      {noServer ? (
+        <Said text="No server at the moment. What is on this device works; it is sent when the server is back." />
+      ) : null}
+      {take ? (
+        <Notice
+          tone="note"
+          testID="new-version"
+          text="A newer Steddo has been fetched. Taking it loads the page again; all rooms stay."
         >
-          <Choice label="measured in" options={UNITS} value={units} onChoose={setUnits} />
-          <View style={{ padding: 8 }}>
-            <Action label="New room" icon="plus" testID="new-room" onPress={() => void create()} />
-          </View>
+          <Action quiet label="take the newer one" onPress={take} />
+        </Notice>
+      ) : null}
+      {lost.length > 0 ? <LostRooms ids={lost} /> : null}
+    </>
+  );
+}
+
+interface ListProps {
+  rooms: readonly ListedRoom[];
+  loading: boolean;
+  onLook: (id: string) => void;
+  onRemoved: (room: ListedRoom) => void;
+}
+
+/** What is open, the latest first, then what is done. */
+function List({ rooms: all, loading, onLook, onRemoved }: ListProps) {
+  const [sought, setSought] = useState('');
+  const [most, setMost] = useState(AT_ONCE);
+  const words = sought.trim().toLowerCase();
+  const found = words === '' ? all : all.filter((r) => wordsOf(r).includes(words));
+  const isDone = (r: ListedRoom) => r.job?.record?.done !== undefined;
+  const open = found.filter((r) => !isDone(r));
+  const done = found.filter(isDone);
+  const titles = all.map((r) => r.title);
+  const row = (r: ListedRoom) => <RoomRow key={r.id} room={r} titles={titles} onLook={onLook} onRemoved={onRemoved} />;
+  return (
+    <>
+      {all.length >= SEARCHED_FROM ? (
+        <SearchField label="look for a room" value={sought} onChange={setSought} testID="room-search" />
+      ) : null}
+      {open.slice(0, most).map(row)}
+      {open.length > most ? (
+        <View style={{ padding: 16 }}>
+          <Action
+            quiet
+            testID="more-rooms"
+            label={`show more of ${open.length}`}
+            onPress={() => setMost(most + AT_ONCE)}
+          />
         </View>
+      ) : null}
+      {done.length > 0 ? (
+        <Fold name={`done, ${done.length}`} start={open.length === 0}>
+          {done.slice(0, most).map(row)}
+        </Fold>
+      ) : null}
+      {all.length === 0 ? <Said text={loading ? 'Fetching the rooms…' : FIRST} /> : null}
+      {all.length > 0 && found.length === 0 ? (
+        <Said text={`No room has “${sought.trim()}” in its name, set or mount.`} />
+      ) : null}
+    </>
+  );
+}
+
+const wordsOf = ({ title, job }: ListedRoom): string => `${title} ${job?.mount?.name ?? ''}`.toLowerCase();
+
+const FIRST =
+  'No rooms yet. One job is one room is one wall. Measure the set, then the room and who sits there; pick the mount and the height, find the studs. The marks to drill follow, each with its working.';
+
+/** A new room in one tap, in the units of the last one. */
+function NewRoomBar({ titles }: { titles: readonly string[] }) {
+  const palette = usePalette();
+  const [units, setUnits] = useState<Units>(() => (localChoice.get('units') === 'metric' ? 'metric' : 'imperial'));
+  const choose = (wished: Units) => {
+    setUnits(wished);
+    localChoice.set('units', wished);
+  };
+  const create = async () => {
+    const id = await rooms.create(newRoom(freeTitle('Room 1', titles), units));
+    void mutate('local-rooms');
+    router.push(`/room/${id}/set`);
+  };
+  return (
+    <View style={{ backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}>
+      <Choice label="measured in" options={UNITS} value={units} onChoose={choose} />
+      <View style={{ padding: 8 }}>
+        <Action label="New room" icon="plus" testID="new-room" onPress={() => void create()} />
       </View>
     </View>
   );
@@ -164,97 +229,5 @@ function LostRooms({ ids }: { ids: readonly string[] }) {
         onPress={() => void send()}
       />
     </Notice>
-  );
-}
-
-/** A line of the list; it is worked out, or fetched, when it comes into sight. */
-function RoomRow({ room }: { room: ListedRoom }) {
-  const palette = usePalette();
-  const ref = useRef<View>(null);
-  const seen = useSeen(ref);
-  const { id, job } = room;
-  const missing = seen && !job;
-  useEffect(() => {
-    if (missing) bringSeen(id);
-  }, [missing, id]);
-  return (
-    <View ref={ref} style={{ minHeight: ROW_PX, borderTopWidth: 1, borderTopColor: palette.hairline }}>
-      {seen && job ? <PlannedRow room={room} document={job} /> : <NamedRow room={room} />}
-    </View>
-  );
-}
-
-const ROW_PX = 96;
-
-function NamedRow({ room }: { room: ListedRoom }) {
-  return (
-    <Tap
-      role="link"
-      testID={`room-${room.id}`}
-      label={room.title}
-      onPress={() => router.push(`/room/${room.id}/room`)}
-      style={{ padding: 16 }}
-    >
-      <Txt kind="bold" style={{ fontSize: 18, lineHeight: 24 }}>
-        {room.title}
-      </Txt>
-      {room.job ? null : (
-        <Txt kind="small" soft>
-          on the server, not on this device yet
-        </Txt>
-      )}
-    </Tap>
-  );
-}
-
-/** A room that cannot be worked out takes no other one off the list. */
-function planned(job: Job): Plan | undefined {
-  try {
-    return plan(job);
-  } catch {
-    return undefined;
-  }
-}
-
-function lineOf({ holes = [], findings }: Plan, say: Wording): string {
-  const lacks = findings.find((f) => f.level === 'stop') ?? (holes.length === 0 ? findings[0] : undefined);
-  return lacks ? findingText(lacks, say) : `${holes.length} holes, in drilling order`;
-}
-
-function PlannedRow({ room, document }: { room: ListedRoom; document: Job }) {
-  const { id } = room;
-  const kit = useKit();
-  const job = useMemo(() => withKit(document, kit), [document, kit]);
-  const result = useMemo(() => planned(job), [job]);
-  const say = wordingFor(job);
-  const holes = result?.holes?.length ?? 0;
-  const line = result ? lineOf(result, say) : 'It cannot be worked out; open it to see what it has.';
-  return (
-    <Tap
-      role="link"
-      testID={`room-${id}`}
-      label={`${job.title}: ${line}`}
-      onPress={() => router.push(`/room/${id}/${holes > 0 ? 'holes' : 'room'}`)}
-      style={{ padding: 16 }}
-    >
-      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-        <View style={{ flex: 1 }}>
-          <Txt kind="bold" style={{ fontSize: 18, lineHeight: 24 }}>
-            {job.title}
-          </Txt>
-          <Txt
-            kind="small"
-            soft
-          >{`${say.length(job.screen.diagonal)} · ${say.mass(job.screen.mass)} · ${job.screen.pattern.width} x ${job.screen.pattern.height}${job.mount ? ` · ${job.mount.name}` : ''}`}</Txt>
-          <Txt kind="small">{line}</Txt>
-          {room.waiting ? (
-            <Txt kind="small" soft>
-              on this device, not sent yet
-            </Txt>
-          ) : null}
-        </View>
-        {result ? <Verdict verdict={result.verdict} /> : null}
-      </View>
-    </Tap>
   );
 }

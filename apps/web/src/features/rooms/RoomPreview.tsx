@@ -1,0 +1,65 @@
+import { useMemo } from 'react';
+import { ScrollView, View } from 'react-native';
+import { router } from 'expo-router';
+import type { Job } from '@steddo/contract';
+import { faceScene } from '@steddo/drawing';
+import { stageName } from '@steddo/text';
+import { Drawing } from '../../canvas/Drawing';
+import type { ListedRoom } from '../../data/useLists';
+import { Action } from '../../ui/Action';
+import { FindingNote } from '../../ui/FindingNote';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { Verdict } from '../../ui/Verdict';
+import { setLine, useListedPlan } from './listedPlan';
+import { openAt } from './RoomRow';
+
+const MOST_SAID = 3;
+
+/** Beside the list at a desk: the room that is looked at, its wall and what stands against it. */
+export function RoomPreview({ room, document }: { room: ListedRoom; document: Job }) {
+  const palette = usePalette();
+  const { job, plan, say, stage, waits } = useListedPlan(document);
+  const scene = useMemo(() => plan && faceScene(job, plan, 'heights'), [job, plan]);
+  const { width, height } = job.room.wall;
+  const said = plan?.findings.filter((f) => f.level !== 'info').slice(0, MOST_SAID) ?? [];
+  return (
+    <View style={{ flex: 1, borderLeftWidth: 2, borderLeftColor: palette.ink }} testID="room-preview">
+      <View style={{ padding: 16, flexDirection: 'row', alignItems: 'center', gap: 16 }}>
+        <View style={{ flex: 1 }}>
+          <Txt kind="title" level={2}>
+            {job.title}
+          </Txt>
+          <Txt soft>{setLine(job, say)}</Txt>
+        </View>
+        {plan ? <Verdict verdict={plan.verdict} /> : null}
+      </View>
+      {scene ? (
+        <View style={{ flex: 1, minHeight: 200 }}>
+          <Drawing
+            scene={scene}
+            box={{ left: 0, right: width, bottom: 0, top: height }}
+            units={job.units}
+            label={`the wall, to scale: ${job.title}`}
+            testID="preview-face"
+            cornerPx={0}
+          />
+        </View>
+      ) : null}
+      <ScrollView style={{ maxHeight: 220, flexGrow: 0 }} tabIndex={0} contentContainerStyle={{ padding: 12, gap: 8 }}>
+        <Txt>{waits}</Txt>
+        {said.map((f) => (
+          <FindingNote key={f.code} finding={f} say={say} />
+        ))}
+      </ScrollView>
+      <View style={{ padding: 12 }}>
+        <Action
+          label={job.record?.done === undefined ? `open at ${stageName[stage]}` : 'open the summary'}
+          icon="next"
+          testID="preview-open"
+          onPress={() => router.push(openAt(room.id, job, stage))}
+        />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,130 @@
+import { useEffect, useRef, useState, type RefObject } from 'react';
+import { View } from 'react-native';
+import { router } from 'expo-router';
+import type { Job } from '@steddo/contract';
+import { bringSeen, type ListedRoom } from '../../data/useLists';
+import { IconTap } from '../../ui/Action';
+import { Tap } from '../../ui/Tap';
+import { usePalette } from '../../ui/tokens';
+import { Txt } from '../../ui/Txt';
+import { useSeen } from '../../ui/useSeen';
+import { Verdict } from '../../ui/Verdict';
+import { momentText } from '../../ui/moment';
+import { setLine, useListedPlan } from './listedPlan';
+import { RoomMenu } from './RoomMenu';
+import { WallSketch } from './WallSketch';
+
+export interface RoomRowProps {
+  room: ListedRoom;
+  titles: readonly string[];
+  /** Looked at more closely: with the pointer or the keys on it. */
+  onLook: (id: string) => void;
+  onRemoved: (room: ListedRoom) => void;
+}
+
+const ROW_PX = 112;
+
+/** A line of the list; it is worked out, or fetched, when it comes into sight. */
+export function RoomRow({ room, titles, onLook, onRemoved }: RoomRowProps) {
+  const palette = usePalette();
+  const ref = useRef<View>(null);
+  const seen = useSeen(ref);
+  const [menu, setMenu] = useState(false);
+  const { id, job } = room;
+  const at = useRef<RoomAddress>(`/room/${id}/room`);
+  const missing = seen && !job;
+  useEffect(() => {
+    if (missing) bringSeen(id);
+  }, [missing, id]);
+  return (
+    <View
+      ref={ref}
+      style={{
+        minHeight: ROW_PX,
+        flexDirection: 'row',
+        alignItems: 'center',
+        borderTopWidth: 1,
+        borderTopColor: palette.hairline,
+      }}
+    >
+      <View style={{ flex: 1, minWidth: 0 }}>
+        {/* the same row before and after it is worked out, so that nobody's finger meets another one */}
+        <Tap
+          role="link"
+          testID={`room-${id}`}
+          onPress={() => router.push(at.current)}
+          onLook={() => onLook(id)}
+          style={{ paddingVertical: 10, paddingLeft: 12 }}
+        >
+          {seen && job ? <Planned room={room} document={job} at={at} /> : <Named room={room} />}
+        </Tap>
+      </View>
+      {job ? (
+        <IconTap icon="more" label={`${room.title}: name, copies, take away`} onPress={() => setMenu(true)} />
+      ) : null}
+      {menu && job ? (
+        <RoomMenu room={room} job={job} titles={titles} onClose={() => setMenu(false)} onRemoved={onRemoved} />
+      ) : null}
+    </View>
+  );
+}
+
+function Named({ room: { title, job } }: { room: ListedRoom }) {
+  return (
+    <>
+      <Txt kind="bold" style={TITLE}>
+        {title}
+      </Txt>
+      {job ? null : (
+        <Txt kind="small" soft>
+          on the server, not on this device yet
+        </Txt>
+      )}
+    </>
+  );
+}
+
+const TITLE = { fontSize: 18, lineHeight: 24 } as const;
+
+interface PlannedProps {
+  room: ListedRoom;
+  document: Job;
+  /** Where a tap leads. */
+  at: RefObject<RoomAddress>;
+}
+
+function Planned({ room: { id, savedAt, waiting }, document, at }: PlannedProps) {
+  const { job, plan, say, stage, waits } = useListedPlan(document);
+  useEffect(() => {
+    at.current = openAt(id, job, stage);
+  }, [at, id, job, stage]);
+  const where = waiting ? 'on this device, not sent yet' : savedAt === '' ? '' : momentText(savedAt);
+  return (
+    <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+      {plan ? <WallSketch job={job} plan={plan} /> : null}
+      <View style={{ flex: 1, minWidth: 0 }}>
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', columnGap: 8 }}>
+          <Txt kind="bold" style={TITLE}>
+            {job.title}
+          </Txt>
+          {plan ? <Verdict verdict={plan.verdict} /> : null}
+        </View>
+        <Txt kind="small" soft>
+          {setLine(job, say)}
+        </Txt>
+        <Txt kind="small">{waits}</Txt>
+        {where ? (
+          <Txt kind="small" soft>
+            {where}
+          </Txt>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+type RoomAddress = `/room/${string}`;
+
+/** Where the work goes on; what is done opens at its summary. */
+export const openAt = (id: string, { record }: Job, stage: string): RoomAddress =>
+  `/room/${id}/${record?.done === undefined ? stage : 'done'}`;

@@ -1,0 +1,71 @@
+import { useMemo } from 'react';
+import type { Job, Plan } from '@steddo/contract';
+import { plan, withKit } from '@steddo/core';
+import { findingText, stageName, wordingFor, type Wording } from '@steddo/text';
+import { momentText } from '../../ui/moment';
+import { nextStep, type NextStep } from '../../state/nextStep';
+import { STAGES, type BuiltStage } from '../../state/stageIds';
+import { LACKS, stageState } from '../../state/stageNeeds';
+import { useKit } from '../../state/useKit';
+
+/** A room as the list shows it: worked out as in the room itself, or not at all. */
+export interface ListedPlan {
+  job: Job;
+  say: Wording;
+  /** Absent where it cannot be worked out: no room takes another one off the list. */
+  plan?: Plan;
+  /** Where its work goes on. */
+  stage: BuiltStage;
+  /** What it waits for, in a few words and a sentence. */
+  waits: string;
+}
+
+export function useListedPlan(document: Job): ListedPlan {
+  const kit = useKit();
+  return useMemo(() => listedPlan(withKit(document, kit)), [document, kit]);
+}
+
+export function listedPlan(job: Job): ListedPlan {
+  const say = wordingFor(job);
+  const made = planned(job);
+  if (!made) return { job, say, stage: 'set', waits: 'It cannot be worked out; open it to see what it has.' };
+  const stage = reached(job, made);
+  return { job, say, plan: made, stage, waits: waitsFor(job, made, stage, say) };
+}
+
+function planned(job: Job): Plan | undefined {
+  try {
+    return plan(job);
+  } catch {
+    return undefined;
+  }
+}
+
+/** The first stage that lacks something or is stopped; the holes where none does. */
+const reached = (job: Job, made: Plan): BuiltStage =>
+  STAGES.find((s) => s !== 'level' && (LACKS[s](job, made) || stageState(s, job, made).worst === 'stop')) ?? 'holes';
+
+function waitsFor(job: Job, made: Plan, stage: BuiltStage, say: Wording): string {
+  if (job.record?.done !== undefined) return `done ${momentText(job.record.done)}`;
+  const stop = made.findings.find((f) => f.level === 'stop' && !f.acknowledged);
+  if (stop) return findingText(stop, say);
+  return stage === 'holes' ? stepText(nextStep('holes', job, made)) : `next: ${stageName[stage]}`;
+}
+
+function stepText(next: NextStep): string {
+  switch (next.to) {
+    case 'ladder':
+      return next.left === 1 ? 'one hole to drill' : `${next.left} holes to drill`;
+    case 'stage':
+      return `next: ${stageName[next.stage]}`;
+    default:
+      return 'all drilled';
+  }
+}
+
+/** What hangs where, in one line: "43 in · 19 lb · 200 x 200 · Louvre 2". */
+export function setLine({ screen, mount }: Job, say: Wording): string {
+  const { diagonal, mass, pattern } = screen;
+  const parts = [say.length(diagonal), say.mass(mass), `${pattern.width} x ${pattern.height}`, mount?.name];
+  return parts.filter(Boolean).join(' · ');
+}

@@ -1,0 +1,149 @@
+import type { ReactNode } from 'react';
+import { ScrollView, View } from 'react-native';
+import { router } from 'expo-router';
+import type { Hole, Job, Plan } from '@steddo/contract';
+import { findingText, holeName, resultName } from '@steddo/text';
+import { momentText } from '../ui/moment';
+import { saveRoomFile } from '../features/kept/roomFile';
+import { heightNumbers } from '../state/barNumbers';
+import { useRoomContext } from '../state/roomState';
+import { Action, IconTap } from '../ui/Action';
+import { usePalette } from '../ui/tokens';
+import { Txt } from '../ui/Txt';
+import { Verdict } from '../ui/Verdict';
+import { Figure } from '../work/Figure';
+import { WorkingSheet } from '../work/WorkingSheet';
+import { RoomFrame } from './RoomScreen';
+
+/** The end of a job: what hangs where, what it hangs on, and the word that it is done. */
+export function DonePage({ id }: { id: string }) {
+  return <RoomFrame id={id}>{() => <Summary id={id} />}</RoomFrame>;
+}
+
+function Summary({ id }: { id: string }) {
+  const palette = usePalette();
+  const { job, plan, say, dispatch, readOnly } = useRoomContext();
+  const done = job.record?.done;
+  const { diagonal, mass, pattern } = job.screen;
+  const finish = () => {
+    const at = new Date().toISOString();
+    if (dispatch({ do: 'put', path: 'record.done', value: at }).length === 0) router.replace('/');
+  };
+  return (
+    <View style={{ flex: 1, backgroundColor: palette.ground }} testID="done">
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <IconTap icon="back" label="back to the level" onPress={() => router.replace(`/room/${id}/level`)} />
+        <View style={{ flex: 1 }}>
+          <Txt kind="title" level={1} lines={1}>
+            {job.title}
+          </Txt>
+        </View>
+        <View style={{ paddingRight: 12 }}>
+          <Verdict verdict={plan.verdict} />
+        </View>
+      </View>
+      <ScrollView style={{ flex: 1 }} tabIndex={0}>
+        <Row name="set">
+          <Txt>{`${say.length(diagonal)} · ${say.mass(mass)} · ${pattern.width} x ${pattern.height}`}</Txt>
+        </Row>
+        <Row name="mount">
+          <Txt>{job.mount?.name ?? 'none picked'}</Txt>
+        </Row>
+        <Row name="height">
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>
+            {heightNumbers(job, plan).map((n) =>
+              n.working ? <Figure key={n.label} label={n.label} working={n.working} size={20} /> : null,
+            )}
+          </View>
+        </Row>
+        <Row name="holes">
+          {holeLines(plan, job.drilled).map((line) => (
+            <Txt key={line}>{line}</Txt>
+          ))}
+        </Row>
+        {plan.level ? (
+          <Row name="level">
+            <Txt>{levelLine(plan.level)}</Txt>
+          </Row>
+        ) : null}
+        <Stands plan={plan} text={(f) => findingText(f, say)} />
+        <View style={{ padding: 16 }}>
+          <Txt kind="small" soft>
+            A check of arithmetic on what was entered, not an engineer’s approval. Follow the leaflet and local codes;
+            fixed wiring, gas and structure are for licensed trades.
+          </Txt>
+        </View>
+        <View style={{ paddingHorizontal: 16, paddingBottom: 16, gap: 10 }}>
+          <Action quiet label="save as a file" onPress={() => saveRoomFile(job)} />
+          {done !== undefined && !readOnly ? (
+            <Action
+              quiet
+              label="open it again"
+              testID="reopen"
+              onPress={() => dispatch({ do: 'drop', path: 'record.done' })}
+            />
+          ) : null}
+        </View>
+      </ScrollView>
+      <View
+        style={{ padding: 6, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink, gap: 4 }}
+      >
+        {done === undefined ? (
+          <Action label="It is done" icon="check" testID="finish" disabled={readOnly} onPress={finish} />
+        ) : (
+          <>
+            <Txt testID="done-at">{`Done ${momentText(done)}`}</Txt>
+            <Action label="all rooms" icon="next" testID="primary-action" onPress={() => router.replace('/')} />
+          </>
+        )}
+      </View>
+      <WorkingSheet />
+    </View>
+  );
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  const palette = usePalette();
+  return (
+    <View
+      style={{ paddingHorizontal: 16, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+    >
+      <Txt kind="small" soft>
+        {name}
+      </Txt>
+      {children}
+    </View>
+  );
+}
+
+/** What still stands against it: nothing that was acknowledged or settled. */
+function Stands({ plan, text }: { plan: Plan; text: (f: Plan['findings'][number]) => string }) {
+  const open = plan.findings.filter((f) => f.level !== 'info');
+  if (open.length === 0) return null;
+  return (
+    <Row name="stands">
+      {open.map((f) => (
+        <Txt key={f.code} kind="small">{`${text(f)}${f.acknowledged ? ' Acknowledged.' : ''}`}</Txt>
+      ))}
+    </Row>
+  );
+}
+
+function holeLines({ holes = [] }: Plan, came: Job['drilled'] = []): string[] {
+  const drilled = holes.filter((h) => h.done).length;
+  const odd = came.filter((d) => d.result !== 'good');
+  return [
+    holes.length === 0 ? 'none' : `${drilled} of ${holes.length} drilled`,
+    ...odd.map((d) => `${nameOf(d.hole, holes)}: ${resultName(d.result)}`),
+  ];
+}
+
+function nameOf(id: string, holes: readonly Hole[]): string {
+  const hole = holes.find((h) => h.id === id);
+  return hole ? holeName(hole, holes) : id;
+}
+
+function levelLine({ corrections }: NonNullable<Plan['level']>): string {
+  const [first] = corrections;
+  return first ? `raise the ${first.where} end` : 'level';
+}

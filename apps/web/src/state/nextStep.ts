@@ -1,0 +1,42 @@
+import type { Job, Plan } from '@steddo/contract';
+import { STAGES, type BuiltStage } from './stageIds';
+import { LACKS, stageState } from './stageNeeds';
+
+/** What the big button does: the next thing that is not done. */
+export type NextStep =
+  | { to: 'stage'; stage: BuiltStage }
+  /** At the wall, with so many holes still to drill. */
+  | { to: 'ladder'; left: number }
+  | { to: 'done' }
+  /** Nowhere: what stands here has to be settled first. */
+  | { to: 'here' };
+
+const AT_HOLES = STAGES.indexOf('holes');
+
+/**
+ * The next thing that is not done: forward through what is still to be measured or chosen, then the holes, the
+ * wall, the level, and the end. Never the stage where one is, and never to the wall or on from it past a stop.
+ */
+export function nextStep(current: BuiltStage, job: Job, plan: Plan): NextStep {
+  const at = STAGES.indexOf(current);
+  if (at < AT_HOLES) return { to: 'stage', stage: onTheWay(current, job, plan) };
+  const stopped = STAGES.filter((s) => stageState(s, job, plan).worst === 'stop' || isMissing(s, job, plan));
+  const elsewhere = stopped.find((s) => s !== current);
+  if (elsewhere) return { to: 'stage', stage: elsewhere };
+  if (stopped.length > 0) return { to: 'here' };
+  const left = (plan.holes ?? []).filter((h) => !h.done).length;
+  if (left > 0) return { to: 'ladder', left };
+  return current === 'level' ? { to: 'done' } : { to: 'stage', stage: 'level' };
+}
+
+/** The first stage ahead that lacks something or is stopped, else the holes. */
+function onTheWay(current: BuiltStage, job: Job, plan: Plan): BuiltStage {
+  // an arm is looked at where it moves before anything is drilled for it
+  if (current === 'height' && plan.reach) return 'reach';
+  const ahead = STAGES.slice(STAGES.indexOf(current) + 1, AT_HOLES);
+  return ahead.find((s) => LACKS[s](job, plan) || stageState(s, job, plan).worst === 'stop') ?? 'holes';
+}
+
+/** Without these nothing can be drilled; what else is lacking is a guess that shows. */
+const isMissing = (stage: BuiltStage, job: Job, plan: Plan): boolean =>
+  (stage === 'mount' || stage === 'holes') && LACKS[stage](job, plan);

@@ -1,0 +1,40 @@
+import type { Job, Plan, Verdict } from '@steddo/contract';
+import { moves as mountMoves } from '@steddo/core';
+import type { BuiltStage } from './stageIds';
+
+const guessed = (job: Job, ...prefixes: readonly string[]): boolean =>
+  (job.guessed ?? []).some((g) => prefixes.some((prefix) => g.startsWith(prefix)));
+
+/** The stage has something to do only for a mount that moves. */
+const moves = ({ mount }: Job): boolean => mount !== undefined && mountMoves(mount);
+
+/** Whether something that a stage is for has not been measured or chosen; one that is missing here does not compile. */
+export const LACKS: Record<BuiltStage, (job: Job, plan: Plan) => boolean> = {
+  set: (job, plan) => guessed(job, 'screen.') || plan.screen.outline.guessed,
+  // where a thing on the wall stands sideways does not call the hand back
+  room: (job) => guessed(job, 'room.wall.', 'room.viewers.'),
+  mount: (job) => !job.mount,
+  height: (job, plan) => guessed(job, 'aim.height') || !plan.placement || Boolean(plan.placement.conflict),
+  reach: (job, plan) => moves(job) && !plan.reach,
+  // a wall without studs is looked at, and lacks none
+  wall: ({ room }, plan) => room.wall.build.kind !== 'masonry' && (plan.studs ?? []).length === 0,
+  holes: (_, plan) => (plan.holes ?? []).length === 0,
+  level: (_, plan) => !plan.level,
+};
+
+export interface StageState {
+  /** Something that this stage is for has not been measured or chosen. */
+  needs: boolean;
+  /** The worst finding of the stage, if any is more than a note. */
+  worst: Verdict;
+}
+
+/** How far a stage is: what it lacks, and the worst that there is to say about it. */
+export function stageState(stage: BuiltStage, job: Job, plan: Plan): StageState {
+  const found = plan.findings.filter((f) => f.stage === stage && f.level !== 'info');
+  const stop = found.some((f) => f.level === 'stop' && !f.acknowledged);
+  return {
+    needs: LACKS[stage](job, plan),
+    worst: stop ? 'stop' : found.length > 0 ? 'caution' : 'go',
+  };
+}

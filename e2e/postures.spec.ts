@@ -1,0 +1,102 @@
+import type { Page } from '@playwright/test';
+import { guestRoom } from '@steddo/samples';
+import { expect, isReady, putRoom, test } from './fixtures';
+
+/** How a phone is held, or how large its owner reads. */
+const POSTURES = [
+  { name: 'on its side', width: 844, height: 390, root: 16, dark: true },
+  { name: 'small', width: 360, height: 640, root: 16 },
+  { name: 'tall', width: 412, height: 1100, root: 16 },
+  { name: 'zoomed to 200 %', width: 195, height: 422, root: 16 },
+  { name: 'type of 200 %', width: 390, height: 844, root: 32 },
+] as const;
+
+/** Each stage with its first input, and with something that is said about it. */
+const STAGES = {
+  set: 'field-screen.diagonal',
+  room: 'field-room.wall.width',
+  mount: 'mount-louvre-2',
+  height: 'school-eyes',
+  reach: 'panel',
+  wall: 'mark-edge-left',
+  holes: 'to-ladder',
+  level: 'add-reading',
+} as const;
+
+const LEAST_PANEL = 220;
+
+/** What of the page's outer parts lies over another, or out of the window. */
+async function misplaced(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const named = (id: string) => document.querySelector<HTMLElement>(`[data-testid="${id}"]`);
+    const parts = ['canvas', 'panel', 'thumb-bar', 'primary-action'].flatMap((id) => {
+      const element = named(id);
+      return element ? [{ id, box: element.getBoundingClientRect(), element }] : [];
+    });
+    const faults: string[] = [];
+    for (const a of parts) {
+      if (a.box.left < -0.5 || a.box.right > window.innerWidth + 0.5) faults.push(`${a.id} beyond the sides`);
+      for (const b of parts) {
+        if (a === b || a.element.contains(b.element) || b.element.contains(a.element)) continue;
+        const wide = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+        const tall = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+        // the one that stays in sight lies over what scrolls below it
+        const bar = a.id === 'primary-action' || b.id === 'primary-action';
+        if (wide > 1 && tall > 1 && !bar) faults.push(`${a.id} and ${b.id} overlap by ${Math.round(tall)}`);
+      }
+    }
+    if (document.documentElement.scrollWidth > window.innerWidth) faults.push('scrolls sideways');
+    return faults;
+  });
+}
+
+/** Whether a finger on the middle of something meets it, or a part of it. */
+const isReachable = (page: Page, id: string) =>
+  page.evaluate((wanted) => {
+    const element = document.querySelector<HTMLElement>(`[data-testid="${wanted}"]`);
+    element?.scrollIntoView({ block: 'center' });
+    const box = element?.getBoundingClientRect();
+    const met = box && document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2);
+    return Boolean(element && met && (element.contains(met) || met.contains(element)));
+  }, id);
+
+for (const { name, width, height, root, ...rest } of POSTURES)
+  test(`a phone held ${name}: every stage’s action, first input and findings can be reached, nothing overlaps`, async ({
+    page,
+    demo,
+  }) => {
+    await page.setViewportSize({ width, height });
+    if ('dark' in rest) await page.emulateMedia({ colorScheme: 'dark' });
+    await putRoom(page, demo, 'posture', { ...guestRoom, title: 'A room with a longer name than most' });
+    await page.goto(`${demo.url}/room/posture/set`);
+    await page.evaluate((px) => {
+      document.documentElement.style.fontSize = `${px}px`;
+    }, root);
+    // the page asks again when its window changes
+    await page.setViewportSize({ width: width + 1, height });
+    await page.setViewportSize({ width, height });
+    await isReady(page);
+    for (const [stage, input] of Object.entries(STAGES)) {
+      await page.getByTestId(`stage-${stage}`).click();
+      await expect(page.getByTestId(input).first()).toBeAttached();
+      const box = (await page.getByTestId('panel').boundingBox())!;
+      expect([stage, box.height >= LEAST_PANEL - 0.5]).toEqual([stage, true]);
+      expect([stage, await misplaced(page)]).toEqual([stage, []]);
+      await expect(page.getByTestId('primary-action')).toBeInViewport({ ratio: 0.95 });
+      expect([stage, await isReachable(page, input)]).toEqual([stage, true]);
+      const finding = page.locator('[data-testid="panel"] [data-testid^="finding-"]').first();
+      if ((await finding.count()) > 0) {
+        const id = (await finding.getAttribute('data-testid'))!;
+        expect([stage, id, await isReachable(page, id)]).toEqual([stage, id, true]);
+      }
+    }
+  });
+
+test('at the wall on its side the figures have the height, and every answer is there', async ({ page, demo }) => {
+  await page.setViewportSize({ width: 844, height: 390 });
+  await page.goto(`${demo.url}/room/guest-room/ladder`);
+  const figure = page.getByTestId('big-up from the floor');
+  await expect(figure).toBeInViewport({ ratio: 1 });
+  for (const tick of ['tick-good', 'tick-drifted', 'tick-hollow', 'tick-felt-something'])
+    await expect(page.getByTestId(tick)).toBeInViewport({ ratio: 1 });
+});
