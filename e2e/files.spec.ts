@@ -34,9 +34,11 @@ test('a CSV with faults names row, column and reason of each, and nothing is tak
   put(2, 'depth.folded', '-4');
   const text = [names, ...rows].map((r) => r.join(',')).join('\n');
   await page.goto(`${demo.url}/catalogue`);
+  await expect(page.getByTestId('catalogue-count')).toBeVisible();
   await page.getByTestId('import-file').setInputFiles(fileWith('faults.csv', text));
   const faults = page.getByTestId('import-faults');
   await expect(faults).toContainText('3 faults');
+  await expect(faults).toBeInViewport();
   await expect(faults).toContainText('row 2, maxMass: takes a number, not "20 kg" (no unit: mm and kg)');
   await expect(faults).toContainText('row 2, type: takes "fixed"');
   await expect(faults).toContainText('row 4, depth.folded: must be at least 0, not -4');
@@ -51,6 +53,17 @@ test('a CSV with faults names row, column and reason of each, and nothing is tak
 test('what is taken out as CSV and as JSON is what is taken in again', async ({ page, demo }) => {
   await page.goto(`${demo.url}/catalogue`);
   const mine = { ...demoCatalogue.mounts[0]!, id: 'carried', name: 'Carried "over", 3' };
+  // few rows, whose lists hold more semicolons than the table has commas, and a table by semicolons
+  const semicolons = catalogueRows(demoCatalogue.mounts.slice(0, 8)).map((r) =>
+    r.map((c) => `"${c.replaceAll('"', '""')}"`).join(';'),
+  );
+  for (const [name, text] of [
+    ['eight.csv', csvOf(demoCatalogue.mounts.slice(0, 8))],
+    ['semicolons.csv', semicolons.join('\n')],
+  ] as const) {
+    await page.getByTestId('import-file').setInputFiles(fileWith(name, text));
+    await expect(page.getByTestId('import-ready')).toContainText('8 mounts, no faults');
+  }
   await page.getByTestId('import-file').setInputFiles(fileWith('one.csv', csvOf([mine])));
   await expect(page.getByTestId('import-ready')).toContainText('1 mounts, no faults');
   await page.getByTestId('import-take').click();

@@ -43,10 +43,10 @@ test('a room that did not come to an end is ended after two seconds, and says wh
   await page.goto(`${demo.url}/room/endless/height`);
   await isReady(page);
   expect(await left(page, 'endless')).toBeNull();
-  // a page on which half a second passes whenever it asks the time
+  // a page on which most of a second passes whenever it asks the time
   await page.evaluate(() => {
     let now = 0;
-    performance.now = () => (now += 500);
+    performance.now = () => (now += 700);
   });
   const bar = page.getByTestId('thumb-bar');
   await type(page, 'choices.centreY', '64');

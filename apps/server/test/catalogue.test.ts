@@ -82,6 +82,13 @@ describe('a file of mounts', () => {
     ]);
     expect(await mounts()).toEqual(before);
   });
+  it('splits a table by what its first line is split by', async () => {
+    const { http } = await openServer();
+    const rows = catalogueRows(demoCatalogue.mounts.slice(0, 4));
+    const text = rows.map((r) => r.map((c) => `"${c.replaceAll('"', '""')}"`).join(';')).join('\r\n');
+    const { body } = await http.post('/api/catalogue/import').set('content-type', 'text/csv').send(text).expect(200);
+    expect(body).toEqual({ mounts: 4 });
+  });
   it('names the row where a quote is never closed, and what is not JSON', async () => {
     const { http } = await open();
     const open1 = await post(http, 'text/csv', `${csv([own])}\n"never`).expect(422);

@@ -92,6 +92,18 @@ export const CATALOGUE_COLUMNS: readonly string[] = [
   'securityScrews.reach',
 ];
 
+const SEPARATORS = [',', ';', '\t'] as const;
+
+/**
+ * What stands between the cells of a table, by its first line: the one by which most of the names there are columns
+ * of ours. A list within a cell can have more of another: `id;name;type` is split by `;`.
+ */
+export function separatorOf(start: string): (typeof SEPARATORS)[number] {
+  const [line = ''] = start.replace(/^\uFEFF/, '').split(/\r?\n|\r/, 1);
+  const names = (by: string) => line.split(by).filter((cell) => COLUMNS.has(cell.replaceAll('"', '').trim())).length;
+  return [...SEPARATORS].sort((a, b) => names(b) - names(a))[0]!;
+}
+
 type Cell = { ok: true; value: unknown } | { ok: false; reason: string };
 
 /** How a column's cells are read and where they go. */

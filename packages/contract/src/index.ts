@@ -7,6 +7,7 @@ export {
   CATALOGUE_COLUMNS,
   catalogueFromRows,
   catalogueReader,
+  separatorOf,
   catalogueRows,
   type CatalogueReader,
 } from './catalogueCsv';

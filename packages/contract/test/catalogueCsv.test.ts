@@ -1,5 +1,13 @@
 import { parse } from 'csv-parse/sync';
-import { CATALOGUE_COLUMNS, catalogue, catalogueFromRows, catalogueReader, catalogueRows, checkFile } from '../src';
+import {
+  CATALOGUE_COLUMNS,
+  catalogue,
+  catalogueFromRows,
+  catalogueReader,
+  catalogueRows,
+  checkFile,
+  separatorOf,
+} from '../src';
 import { demoCatalogue } from '@steddo/samples';
 
 const GOOD: Record<string, string> = {
@@ -196,6 +204,13 @@ describe('catalogue as a table', () => {
     const read = reader.finish();
     expect(read.ok && read.value.mounts.map((m) => m.id)).toEqual(['a', 'b']);
   });
+  it.each([
+    ['id,name,type,maxMass', ','],
+    ['\uFEFFid;name;type;maxMass\r\na,b;c,d,e,f,g;h', ';'],
+    ['id\tname\ttype', '\t'],
+    ['"id";"name";"a, b, c, d"', ';'],
+    ['', ','],
+  ])('%j is split by %j', (start, by) => expect(separatorOf(start)).toBe(by));
   it('leaves out a byte order mark before the first name', () => {
     expect(faultsOf([COLUMNS.map((c, i) => (i === 0 ? `\uFEFF${c}` : c)), good])).toEqual([]);
   });

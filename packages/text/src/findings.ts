@@ -74,7 +74,7 @@ const SENTENCES: Sentences = {
   'mount-pattern': (v) =>
     `The hole pattern does not fit: ${rounded(v.shortMm, 1)} mm off in pattern ${v.axis} (${rounded(v.valueMm, 1)} against ${rounded(v.limitMm, 1)} mm).`,
   'mount-size': (v, say) =>
-    `A ${say.length(v.diagonalMm)} set is outside this mount's size range (${say.length(v.minMm)} to ${say.length(v.maxMm)}).`,
+    `A ${say.diagonal(v.diagonalMm)} set is outside this mount's size range (${say.diagonal(v.minMm)} to ${say.diagonal(v.maxMm)}).`,
   'mount-wall': (v) =>
     v.kind === 'unknown'
       ? 'What the wall is has not been said, so the mount cannot be judged on it.'

@@ -3,6 +3,8 @@ import type { Unit } from '@steddo/contract';
 /** How values are worded in one job: its units, and the names of its things. */
 export interface Wording {
   length: (mm: number) => string;
+  /** A set's size, in inches whatever the units are: so it is sold, so it stands on the label. */
+  diagonal: (mm: number) => string;
   mass: (kg: number) => string;
   degrees: (deg: number) => string;
   force: (newtons: number) => string;

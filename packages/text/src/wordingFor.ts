@@ -3,10 +3,13 @@ import { formatTape, fromKg, N_PER_POUND, tapeOf } from '@steddo/core';
 import { itemName } from './names';
 import { rounded, type Wording } from './wording';
 
+const MM_PER_INCH = 25.4;
+
 /** Wording for a job: imperial lengths as fractions of an inch, metric in millimetres. */
 export function wordingFor(job: Pick<Job, 'units' | 'room'>): Wording {
   const tape = tapeOf(job.units);
   const length = (mm: number) => formatTape(mm, tape);
+  const diagonal = (mm: number) => `${rounded(mm / MM_PER_INCH, 1)} in`;
   const mass = (kg: number) =>
     job.units === 'imperial' ? `${rounded(fromKg(kg, 'lb'), 1)} lb` : `${rounded(kg, 1)} kg`;
   const force = (n: number) =>
@@ -28,5 +31,5 @@ export function wordingFor(job: Pick<Job, 'units' | 'room'>): Wording {
     if (unit === 'Nmm') return `${rounded(v / 1000, 1)} Nm`;
     return `${rounded(v, 4)}${unit === 'N/mm' ? ' N/mm' : ''}`;
   };
-  return { length, mass, degrees, force, value, thing };
+  return { length, diagonal, mass, degrees, force, value, thing };
 }

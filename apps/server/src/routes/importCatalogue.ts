@@ -1,8 +1,15 @@
-import { Transform, type Readable } from 'node:stream';
+import { Readable, Transform } from 'node:stream';
 import Router from '@koa/router';
 import { parse } from 'csv-parse';
 import createError from 'http-errors';
-import { catalogueFromJson, catalogueReader, MOST_FAULTS, type Catalogue, type Checked } from '@steddo/contract';
+import {
+  catalogueFromJson,
+  catalogueReader,
+  MOST_FAULTS,
+  separatorOf,
+  type Catalogue,
+  type Checked,
+} from '@steddo/contract';
 import { saveMounts } from '../db/catalogue';
 import type { Changes } from '../changes';
 import type { Store } from '../db/client';
@@ -64,10 +71,31 @@ function limited(): Transform {
   });
 }
 
+/** More than the names of all columns. */
+const HEAD_BYTES = 16 * 1024;
+
+/** The beginning of a stream, its first line at least, and all of it again. */
+async function peeked(body: Readable): Promise<{ start: string; whole: Readable }> {
+  const chunks = body[Symbol.asyncIterator]() as AsyncIterableIterator<Buffer>;
+  let start = Buffer.alloc(0);
+  while (start.length < HEAD_BYTES && !start.includes('\n')) {
+    const next = await chunks.next();
+    if (next.done) break;
+    start = Buffer.concat([start, next.value]);
+  }
+  async function* again() {
+    yield start;
+    yield* chunks;
+  }
+  return { start: start.toString('utf8'), whole: Readable.from(again(), { objectMode: false }) };
+}
+
 async function readCsv(body: Readable): Promise<Checked<Catalogue>> {
   const reader = catalogueReader();
-  const rows = body.pipe(parse({ relaxColumnCount: true, bom: true, skipEmptyLines: false }));
-  body.on('error', (error) => rows.destroy(error));
+  const { start, whole } = await peeked(body);
+  const delimiter = separatorOf(start);
+  const rows = whole.pipe(parse({ delimiter, relaxColumnCount: true, bom: true, skipEmptyLines: false }));
+  whole.on('error', (error) => rows.destroy(error));
   try {
     for await (const cells of rows) {
       reader.add(cells as string[]);

@@ -4,12 +4,12 @@ import { aboveScene, screwScene, setScene, sideScene, type LabelSet } from '@ste
 import { useRoomContext } from '../state/roomState';
 import { type BuiltStage, type ViewName } from '../state/stageIds';
 import { Tap } from '../ui/Tap';
-import { usePalette } from '../ui/tokens';
+import { target, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { useSwung } from '../state/armState';
 import { ArmHandles } from './ArmHandles';
 import { AsideHandle } from './AsideHandle';
-import { Drawing } from './Drawing';
+import { Drawing, type DrawingProps } from './Drawing';
 import { FaceView } from './FaceView';
 import { HeightHandle } from './HeightHandle';
 import { ItemHandles } from './ItemHandles';
@@ -64,40 +64,59 @@ interface OneProps extends Omit<CanvasProps, 'wide' | 'views'> {
 }
 
 function OneView({ name, tabs, onTab, ...props }: OneProps) {
-  const palette = usePalette();
+  const { zoomer } = useCanvas();
   const [whole, setWhole] = useState(false);
-  const zoomable = name === 'face' && props.stage !== 'room';
+  const [closer, setCloser] = useState(false);
+  const focused = name === 'face' && props.stage !== 'room';
+  // keys and buttons bring the large drawing closer
+  const main = onTab !== undefined || tabs[0] === 'face';
   return (
     <View style={{ flex: 1 }}>
-      <Named name={name} whole={whole} {...props} />
-      <View style={{ position: 'absolute', left: 6, top: 0, flexDirection: 'row' }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', paddingLeft: 6, minHeight: target }}>
         {tabs.length > 1 ? (
           <View role="tablist" aria-label="drawings" style={{ flexDirection: 'row' }}>
             {tabs.map((t) => (
               <ViewTab key={t} name={t} current={t === name} onTab={onTab} />
             ))}
           </View>
-        ) : null}
-        {tabs.length === 1 && !zoomable ? (
-          <View style={{ paddingHorizontal: 8, margin: 4, backgroundColor: palette.ground }}>
+        ) : (
+          <View style={{ paddingHorizontal: 8 }}>
             <Txt kind="bold" soft>
               {name}
             </Txt>
           </View>
-        ) : null}
-        {zoomable ? (
-          <Tap
+        )}
+        <View style={{ flex: 1 }} />
+        {closer ? (
+          <Link
+            label="back to the whole drawing"
+            testID="zoom-back"
+            text="back"
+            onPress={() => zoomer.current?.fitted()}
+          />
+        ) : focused ? (
+          <Link
             label={whole ? 'show the set closer' : 'show the whole wall'}
+            testID="whole-wall"
+            text={whole ? 'back to the set' : 'whole wall'}
             onPress={() => setWhole(!whole)}
-            style={{ paddingHorizontal: 8 }}
-          >
-            <Txt kind="small" style={{ textDecorationLine: 'underline' }}>
-              {whole ? 'closer' : 'whole wall'}
-            </Txt>
-          </Tap>
+          />
         ) : null}
       </View>
+      <View style={{ flex: 1, minHeight: 0 }}>
+        <Named key={name} name={name} whole={whole} {...(main ? { zoomer, onZoomed: setCloser } : {})} {...props} />
+      </View>
     </View>
+  );
+}
+
+function Link({ label, text, testID, onPress }: { label: string; text: string; testID: string; onPress: () => void }) {
+  return (
+    <Tap label={label} testID={testID} onPress={onPress} style={{ paddingHorizontal: 12 }}>
+      <Txt kind="small" style={{ textDecorationLine: 'underline' }}>
+        {text}
+      </Txt>
+    </Tap>
   );
 }
 
@@ -131,43 +150,46 @@ function ViewTab({
   );
 }
 
-function Named({ name, whole, stage, labels, movable }: Omit<OneProps, 'tabs' | 'onTab'> & { whole: boolean }) {
+type ZoomProps = Pick<DrawingProps, 'zoomer' | 'onZoomed'>;
+
+interface NamedProps extends Omit<OneProps, 'tabs' | 'onTab'>, ZoomProps {
+  whole: boolean;
+}
+
+function Named({ name, whole, stage, labels, movable, ...zoom }: NamedProps) {
   switch (name) {
     case 'face':
-      return <FaceView stage={stage} labels={labels} movable={movable} whole={whole} />;
+      return <FaceView stage={stage} labels={labels} movable={movable} whole={whole} {...zoom} />;
     case 'side':
-      return <SideView movable={movable} stage={stage} />;
+      return <SideView movable={movable} stage={stage} {...zoom} />;
     case 'above':
-      return <AboveView movable={movable} stage={stage} />;
+      return <AboveView movable={movable} stage={stage} {...zoom} />;
     case 'back':
     case 'front':
-      return <SetView name={name} />;
+      return <SetView name={name} {...zoom} />;
     case 'screw':
-      return <ScrewView />;
+      return <ScrewView {...zoom} />;
   }
 }
 
-const TABS_PX = 240;
-
-function SideView({ movable, stage }: { movable: boolean; stage: BuiltStage }) {
+function SideView({ movable, stage, ...zoom }: { movable: boolean; stage: BuiltStage } & ZoomProps) {
   const { job, plan } = useRoomContext();
   const swung = useSwung(stage);
   const scene = useMemo(() => sideScene(job, plan, swung), [job, plan, swung]);
   return (
     <Drawing
+      {...zoom}
       scene={scene}
       box={scene.focus}
       units={job.units}
       label={`the room from the side, to scale: ${job.title}`}
       testID="side"
-      cornerPx={TABS_PX}
-      grips={movable}
       {...(movable ? { over: (view) => <HeightHandle view={view} /> } : {})}
     />
   );
 }
 
-function AboveView({ movable, stage }: { movable: boolean; stage: BuiltStage }) {
+function AboveView({ movable, stage, ...zoom }: { movable: boolean; stage: BuiltStage } & ZoomProps) {
   const { job, plan, readOnly } = useRoomContext();
   const swung = useSwung(stage);
   const scene = useMemo(() => aboveScene(job, plan, swung), [job, plan, swung]);
@@ -175,13 +197,12 @@ function AboveView({ movable, stage }: { movable: boolean; stage: BuiltStage }) 
   const middle = plan.placement?.centre.x ?? job.room.wall.width / 2;
   return (
     <Drawing
+      {...zoom}
       scene={scene}
       box={scene.focus}
       units={job.units}
       label={`the floor from above, to scale: ${job.title}`}
       testID="above"
-      cornerPx={TABS_PX}
-      grips={movable || things || swung !== undefined}
       over={(view) => (
         <>
           {swung ? <ArmHandles view={view} /> : null}
@@ -199,23 +220,23 @@ function AboveView({ movable, stage }: { movable: boolean; stage: BuiltStage }) 
   );
 }
 
-function SetView({ name }: { name: 'back' | 'front' }) {
+function SetView({ name, ...zoom }: { name: 'back' | 'front' } & ZoomProps) {
   const { job, plan } = useRoomContext();
   const { ask } = useCanvas();
   const scene = useMemo(() => setScene(job, plan, name, ask), [job, plan, name, ask]);
   return (
     <Drawing
+      {...zoom}
       scene={scene}
       box={scene.focus}
       units={job.units}
       label={`the set from the ${name}, as measured, to scale`}
       testID={`set-${name}`}
-      cornerPx={TABS_PX}
     />
   );
 }
 
-function ScrewView() {
+function ScrewView(zoom: ZoomProps) {
   const { plan } = useRoomContext();
   const { screw } = useCanvas();
   const { screws, screwCheck } = plan.screen;
@@ -223,7 +244,7 @@ function ScrewView() {
   const scene = useMemo(() => (drawn && screwCheck ? screwScene(drawn, screwCheck) : undefined), [drawn, screwCheck]);
   if (!scene || !drawn)
     return (
-      <View style={{ flex: 1, padding: 16, paddingTop: 64 }}>
+      <View style={{ flex: 1, padding: 16 }}>
         <Txt>
           The cut through the screw is drawn when a mount is picked, its bag is known, and the insert has been measured.
         </Txt>
@@ -231,12 +252,12 @@ function ScrewView() {
     );
   return (
     <Drawing
+      {...zoom}
       scene={scene}
       box={scene.focus}
       units="metric"
       label={`cut through ${drawn.thread} x ${drawn.length}, to scale`}
       testID="screw"
-      cornerPx={TABS_PX}
     />
   );
 }

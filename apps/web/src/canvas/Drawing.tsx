@@ -1,4 +1,4 @@
-import { memo, useMemo, useState, type ReactNode } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { View } from 'react-native';
 import type { Units } from '@steddo/contract';
 import {
@@ -10,11 +10,16 @@ import {
   type Shape,
   type View as SceneView,
 } from '@steddo/drawing';
+import type { Zoomer } from '../state/canvasState';
+import { usePosture } from '../ui/usePosture';
 import { useSame } from '../ui/useSame';
 import { font, usePalette } from '../ui/tokens';
 import { MarkLabel } from './MarkLabel';
 import { Names } from './Names';
+import { HoldContext } from './hold';
 import { Shapes } from './shapes';
+import { useZoom } from './useZoom';
+import { zoomed } from './zoom';
 
 const LABEL = { charPx: 8.4, heightPx: 24 } as const;
 /** Room that a hole's cross needs, px to each side. */
@@ -26,34 +31,39 @@ export interface DrawingProps {
   box: Box;
   label: string;
   testID: string;
-  /** Room at the upper left for what lies over the drawing, px. */
-  cornerPx?: number;
-  /** Set while something is dragged in it, so that the page does not scroll. */
-  grips?: boolean;
+  /** Handed to whoever brings it closer by keys or buttons. */
+  zoomer?: RefObject<Zoomer | undefined>;
+  /** Told when it is seen closer than it fits, and when it fits again. */
+  onZoomed?: (closer: boolean) => void;
   units: Units;
   over?: (view: SceneView) => ReactNode;
 }
 
 /** A scene to scale: shapes, tape, names, a scale bar. */
-export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units, over }: DrawingProps) {
+export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, units, over }: DrawingProps) {
   const palette = usePalette();
   const [size, setSize] = useState({ width: 0, height: 0 });
   const { width, height } = size;
   const { left, right, bottom, top } = box;
   const stands = scene.shapes.some((s) => s.role === 'floor') ? 'floor' : 'middle';
-  const topPx = stands === 'middle' && cornerPx > 0 ? TABS_HIGH_PX : 0;
-  const view = useMemo(
-    () => fitView({ left, right, bottom, top }, { width, height, padPx: 16, stands, topPx }),
-    [left, right, bottom, top, width, height, stands, topPx],
+  const fitted = useMemo(
+    () => fitView({ left, right, bottom, top }, { width, height, padPx: 16, stands }),
+    [left, right, bottom, top, width, height, stands],
   );
+  const { view: held, hold } = useHeld(fitted);
+  const { zoom, zoomer, wheel, gestures } = useZoom(size, hold.isTaken);
+  const view = useMemo(() => zoomed(held, zoom), [held, zoom]);
+  const closer = zoom.factor > 1;
+  useEffect(() => onZoomed?.(closer), [onZoomed, closer]);
+  useEffect(() => {
+    if (handed) handed.current = zoomer;
+  });
+  const low = usePosture() === 'low';
   const under = useLayer(scene, (s) => !MOVING.has(s.role) && !ON_TOP.has(s.role));
   const moving = useLayer(scene, (s) => MOVING.has(s.role));
   const onTop = useLayer(scene, (s) => !MOVING.has(s.role) && ON_TOP.has(s.role));
   const still = useMemo(() => [...under, ...onTop], [under, onTop]);
-  const placed = useMemo(
-    () => (width > 0 ? tapeOn(scene, view, size, cornerPx) : []),
-    [scene, view, size, width, cornerPx],
-  );
+  const placed = useMemo(() => (width > 0 ? tapeOn(scene, view, size) : []), [scene, view, size, width]);
   return (
     <View
       testID="canvas"
@@ -73,7 +83,10 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
           aria-label={label}
           data-scale={view.scale}
           data-testid={testID}
-          style={{ display: 'block', touchAction: grips ? 'none' : 'auto' }}
+          ref={wheel}
+          {...gestures}
+          // where the page scrolls as a whole a finger on a drawing that fits scrolls it
+          style={{ display: 'block', touchAction: low && !closer ? 'pan-y' : 'none', cursor: closer ? 'grab' : 'auto' }}
         >
           <Shapes shapes={under} view={view} palette={palette} />
           <Shapes shapes={moving} view={view} palette={palette} />
@@ -85,7 +98,7 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
           ))}
         </svg>
       ) : null}
-      {width > 0 ? over?.(view) : null}
+      <HoldContext.Provider value={hold}>{width > 0 ? over?.(view) : null}</HoldContext.Provider>
     </View>
   );
 }
@@ -93,8 +106,21 @@ export function Drawing({ scene, box, label, testID, cornerPx = 96, grips, units
 /** Shapes that move together: the same ones as long as what they show is, so that only what moves is drawn anew. */
 const useLayer = (scene: Scene, belongs: (s: Shape) => boolean): Shape[] => useSame(scene.shapes.filter(belongs));
 
-/** The names of the views lie over the upper edge. */
-const TABS_HIGH_PX = 36;
+/** The fitted view, or the one that was when something was taken into the hand, until it is let go. */
+function useHeld(fitted: SceneView) {
+  const [taken, setTaken] = useState<SceneView>();
+  const latest = useRef({ fitted, taken });
+  latest.current = { fitted, taken };
+  const hold = useMemo(
+    () => ({
+      take: () => setTaken(latest.current.fitted),
+      letGo: () => setTaken(undefined),
+      isTaken: () => latest.current.taken !== undefined,
+    }),
+    [],
+  );
+  return { view: taken ?? fitted, hold };
+}
 
 const MOVING = new Set(['set', 'picture', 'plate', 'open', 'slot', 'hook', 'centre-line']);
 const ON_TOP = new Set([
@@ -119,7 +145,7 @@ const ON_TOP = new Set([
   'hazard-seen',
 ]);
 
-function tapeOn(scene: Scene, view: SceneView, size: { width: number; height: number }, cornerPx: number) {
+function tapeOn(scene: Scene, view: SceneView, size: { width: number; height: number }) {
   const holes = scene.shapes.flatMap((s) => (s.kind === 'cross' ? [view.toPx(s.x, s.y)] : []));
   // an outlet under the set and the plate's slots stay in sight
   const inSight = scene.shapes.flatMap((s) => {
@@ -137,7 +163,6 @@ function tapeOn(scene: Scene, view: SceneView, size: { width: number; height: nu
       width: 2 * HOLE_PX,
       height: 2 * HOLE_PX,
     })),
-    { x: 0, y: 0, width: cornerPx, height: 40 },
     { x: size.width - 120, y: 0, width: 120, height: 32 },
   ];
   return placeLabels(scene.labels, { view: size, keepClear, toPx: view.toPx, ...LABEL });

@@ -4,13 +4,13 @@ import { useRoomContext } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
 import { useSwung } from '../state/armState';
 import { useTool, useWallLook } from '../state/wallState';
-import { Drawing } from './Drawing';
+import { Drawing, type DrawingProps } from './Drawing';
 import { ItemHandles } from './ItemHandles';
 import { wallMovables } from './movables';
 import { SetHandle } from './SetHandle';
 import { ToolHandle } from './ToolHandle';
 
-export interface FaceProps {
+export interface FaceProps extends Pick<DrawingProps, 'zoomer' | 'onZoomed'> {
   stage: BuiltStage;
   labels: LabelSet;
   movable: boolean;
@@ -18,7 +18,7 @@ export interface FaceProps {
 }
 
 /** The wall, face on. At the height's stage the set can be moved, at the room's the things on the wall. */
-export function FaceView({ stage, labels, movable, whole }: FaceProps) {
+export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) {
   const { job, plan, readOnly } = useRoomContext();
   const swung = useSwung(stage);
   const look = useWallLook(stage);
@@ -29,13 +29,12 @@ export function FaceView({ stage, labels, movable, whole }: FaceProps) {
   const things = stage === 'room' && !readOnly;
   return (
     <Drawing
+      {...zoom}
       scene={scene}
       box={box}
       units={job.units}
       label={`the wall, face on, to scale: ${describe(job.title, Boolean(plan.placement))}`}
       testID="face"
-      cornerPx={stage === 'room' || stage === 'height' || stage === 'mount' || stage === 'reach' ? 270 : 96}
-      grips={movable || things || tool !== undefined}
       over={(view) => (
         <>
           {movable && plan.placement ? <SetHandle view={view} /> : null}

@@ -1,4 +1,5 @@
 import { useRef, type DragEvent, type PointerEvent } from 'react';
+import { useHold } from './hold';
 
 /** Movement from where the pointer went down, px; `done` with the last one, or nothing when it was no drag. */
 export interface DragHandlers {
@@ -16,6 +17,7 @@ const SLOP_PX = 3;
 /** Dragging on pointer events with capture; the element's parent has `touch-action: none`. */
 export function useDrag({ onMove, onDone, onCancel, onTap, onDown }: DragHandlers, enabled: boolean) {
   const start = useRef<{ x: number; y: number; id: number; moved: boolean } | undefined>(undefined);
+  const hold = useHold();
   const delta = (e: PointerEvent) => ({
     dx: e.clientX - (start.current?.x ?? 0),
     dy: e.clientY - (start.current?.y ?? 0),
@@ -28,6 +30,7 @@ export function useDrag({ onMove, onDone, onCancel, onTap, onDown }: DragHandler
       if (e.button !== 0) return;
       e.currentTarget.setPointerCapture(e.pointerId);
       start.current = { x: e.clientX, y: e.clientY, id: e.pointerId, moved: false };
+      hold.take();
       onDown?.();
     },
     onPointerMove: (e: PointerEvent) => {
@@ -41,11 +44,13 @@ export function useDrag({ onMove, onDone, onCancel, onTap, onDown }: DragHandler
       const { dx, dy } = delta(e);
       const { moved } = start.current;
       start.current = undefined;
+      hold.letGo();
       if (moved) onDone(dx, dy);
       else onTap?.();
     },
     onPointerCancel: () => {
       start.current = undefined;
+      hold.letGo();
       onCancel();
     },
   };

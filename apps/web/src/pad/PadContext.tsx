@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Field } from './fields';
 
 export interface PadOpened {
@@ -11,7 +11,12 @@ interface PadState {
   open: (fields: Field[], index: number) => void;
   move: (index: number) => void;
   close: () => void;
+  /** Whether an entry is being made, or was a moment ago: single keys belong to it. */
+  isEntering: () => boolean;
 }
+
+/** As long as a hand may go on typing after an entry, ms. */
+const AFTER_MS = 800;
 
 const Context = createContext<PadState | undefined>(undefined);
 
@@ -19,8 +24,14 @@ export function PadProvider({ children }: { children: ReactNode }) {
   const [opened, setOpened] = useState<PadOpened>();
   const open = useCallback((fields: Field[], index: number) => setOpened({ fields, index }), []);
   const move = useCallback((index: number) => setOpened((o) => (o ? { ...o, index } : o)), []);
-  const close = useCallback(() => setOpened(undefined), []);
-  const value = useMemo(() => ({ opened, open, move, close }), [opened, open, move, close]);
+  const closedAt = useRef(-Infinity);
+  const close = useCallback(() => {
+    closedAt.current = performance.now();
+    setOpened(undefined);
+  }, []);
+  const isOpen = opened !== undefined;
+  const isEntering = useCallback(() => isOpen || performance.now() - closedAt.current < AFTER_MS, [isOpen]);
+  const value = useMemo(() => ({ opened, open, move, close, isEntering }), [opened, open, move, close, isEntering]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 

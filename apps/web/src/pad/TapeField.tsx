@@ -55,7 +55,9 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
               ? `x ${rounded(value, 3)}`
               : field.alwaysMm
                 ? `${rounded(value, 2)} mm`
-                : say.length(value);
+                : field.inInches
+                  ? say.diagonal(value)
+                  : say.length(value);
   return (
     <Tap
       label={`${field.label}, ${words}${field.guess ? ', a guess' : ''}`}
@@ -81,7 +83,7 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
         {field.guess ? <GuessBadge /> : null}
         {value === undefined ? (
           <Txt soft>measure</Txt>
-        ) : kind === 'length' && !field.alwaysMm ? (
+        ) : kind === 'length' && !field.alwaysMm && !field.inInches ? (
           <TapeValue mm={value} tape={tape} size={size.figure} color={field.guess ? palette.soft : undefined} />
         ) : (
           <Txt kind="figure" color={field.guess ? palette.soft : undefined}>

@@ -30,6 +30,12 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
   useBackCloses(close);
   const { id } = useRoomContext();
   useEffect(() => () => journal.forgetDraft(openPadOf(id)), [id]);
+  const last = useRef(field.path);
+  useEffect(() => {
+    last.current = field.path;
+  }, [field.path]);
+  // the focus goes back to the row that the entry stands in, never to the page
+  useEffect(() => () => focusField(last.current), []);
   const isLast = !opened || opened.index >= opened.fields.length - 1;
   const take = () => {
     if (!entry.commit()) return;
@@ -75,6 +81,11 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
   );
 }
 
+function focusField(path: string): void {
+  const row = document.querySelector<HTMLElement>(`[data-testid=${JSON.stringify(`field-${path}`)}]`);
+  row?.focus({ preventScroll: true });
+}
+
 function Display({
   field,
   entry,
@@ -87,13 +98,18 @@ function Display({
   onClose: () => void;
 }) {
   const input = useRef<TextInput>(null);
-  useEffect(() => input.current?.focus(), [field.path]);
+  // what stands there is replaced by what is typed
+  useEffect(() => {
+    input.current?.focus();
+    const typed = document.activeElement;
+    if (typed instanceof HTMLInputElement) typed.select();
+  }, [field.path]);
   const units = unitsFor(field);
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
       <View style={{ flex: 1, paddingLeft: 8 }}>
-        <Txt kind="small" soft lines={1}>
-          {field.label}
+        <Txt kind="small" soft lines={2}>
+          {field.hint ? `${field.label}, ${field.hint}` : field.label}
         </Txt>
         <LineInput
           inputRef={input}
@@ -102,7 +118,6 @@ function Display({
           invalid={Boolean(entry.error)}
           inputMode="none"
           value={entry.text}
-          placeholder={field.hint ?? ''}
           onChangeText={entry.type}
           onSubmitEditing={onEnter}
           submitBehavior="submit"

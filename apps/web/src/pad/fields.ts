@@ -25,6 +25,8 @@ export interface Field {
   /** Bounds in the unit of the file; beyond them the pad says what it takes. */
   min: number;
   max: number;
+  /** A set's diagonal: in inches, whatever the job's units. */
+  inInches?: boolean;
   /** Lengths that are always in mm, whatever the job's units: hole patterns. */
   alwaysMm?: boolean;
   hint?: string;
@@ -54,6 +56,7 @@ export function unitAtStart(field: Field, units: Units): EntryUnit {
   if (field.kind === 'force') return units === 'imperial' ? 'lb' : 'N';
   if (field.kind === 'angle') return 'deg';
   if (field.kind === 'count') return 'x';
+  if (field.inInches) return 'in';
   return field.alwaysMm || units === 'metric' ? 'mm' : 'in';
 }
 

@@ -26,13 +26,17 @@ export function usePadEntry(field: Field): PadEntry {
   const [pad, setPad] = useState<PadText>(() => initial(field, start, draftKey));
   const [fault, setFault] = useState<Extract<Typed, { ok: false }>>();
 
+  const exact = useRef<Exact>(exactOf(field, pad.text));
+
   const now = useRef({ field, units: job.units });
   now.current = { field, units: job.units };
   useEffect(() => {
     const { field: opened, units } = now.current;
     const unitNow = unitAtStart(opened, units);
     setUnit(unitNow);
-    setPad(initial(opened, unitNow, draftKey));
+    const first = initial(opened, unitNow, draftKey);
+    setPad(first);
+    exact.current = exactOf(opened, first.text);
     setFault(undefined);
     // The field's value may change while its draft is typed; only another field starts anew.
   }, [draftKey]);
@@ -43,13 +47,22 @@ export function usePadEntry(field: Field): PadEntry {
     journal.keepDraft(draftKey, next.text);
     journal.keepDraft(openPadOf(id), field.path);
   };
-  const read = () => readTyped(pad.text, field, unit, say);
+  // what was converted or stood there is still what it was, not what its rounded text says
+  const read = (): Typed => {
+    const kept = exact.current;
+    return kept && kept.text === pad.text ? { ok: true, value: kept.value } : readTyped(pad.text, field, unit, say);
+  };
   const put = (value: number): boolean => {
     const faults = dispatch(field.command(value, job));
     if (faults.length > 0) {
       setFault({ ok: false, reason: `This does not fit the room: ${faults[0]?.reason ?? ''}.` });
       return false;
     }
+    journal.forgetDraft(draftKey);
+    return true;
+  };
+  /** Nothing was entered: the field stays as it is. */
+  const leave = (): boolean => {
     journal.forgetDraft(draftKey);
     return true;
   };
@@ -73,17 +86,27 @@ export function usePadEntry(field: Field): PadEntry {
       const next = units[(units.indexOf(unit) + 1) % units.length] ?? unit;
       const now = read();
       setUnit(next);
-      if (now.ok) change({ text: asTyped(now.value, field, next), fresh: pad.fresh });
+      if (!now.ok) return;
+      const text = asTyped(now.value, field, next);
+      exact.current = { text, value: now.value };
+      change({ text, fresh: pad.fresh });
     },
     commit: (value) => {
       if (value !== undefined) return put(value);
+      if (pad.text.trim() === '') return leave();
       const typed = read();
+      if (typed.ok && typed.value === field.value && !field.guess) return leave();
       if (typed.ok) return put(typed.value);
       setFault(typed);
       return false;
     },
   };
 }
+
+type Exact = { text: string; value: number } | undefined;
+
+/** The value that a field's first text stands for. */
+const exactOf = ({ value }: Field, text: string): Exact => (value === undefined ? undefined : { text, value });
 
 /** Under which name the text of a field is written down, and which field a room's pad is open on. */
 export const draftOf = (room: string, path: string): string => `pad:${room}:${path}`;

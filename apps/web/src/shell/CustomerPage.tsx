@@ -166,7 +166,6 @@ function OfferDrawings({ job, plan, numbers }: { job: Job; plan: Plan; numbers: 
           units={job.units}
           label="from the side, with everybody in it"
           testID="offer-side"
-          cornerPx={0}
         />
       </View>
       <View style={{ flex: 1 }}>
@@ -176,7 +175,6 @@ function OfferDrawings({ job, plan, numbers }: { job: Job; plan: Plan; numbers: 
           units={job.units}
           label="the wall from the seats"
           testID="offer-face"
-          cornerPx={0}
         />
       </View>
     </>

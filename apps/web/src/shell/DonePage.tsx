@@ -44,7 +44,7 @@ function Summary({ id }: { id: string }) {
       </View>
       <ScrollView style={{ flex: 1 }} tabIndex={0}>
         <Row name="set">
-          <Txt>{`${say.length(diagonal)} · ${say.mass(mass)} · ${pattern.width} x ${pattern.height}`}</Txt>
+          <Txt>{`${say.diagonal(diagonal)} · ${say.mass(mass)} · ${pattern.width} x ${pattern.height}`}</Txt>
         </Row>
         <Row name="mount">
           <Txt>{job.mount?.name ?? 'none picked'}</Txt>

@@ -47,7 +47,7 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
         <View style={{ marginLeft: 24, flexDirection: 'row', gap: 16, alignItems: 'center' }}>
           <Txt
             soft
-          >{`${say.length(job.screen.diagonal)} · ${say.mass(job.screen.mass)} · ${job.screen.pattern.width} x ${job.screen.pattern.height}${job.mount ? ` · ${job.mount.name}` : ''}`}</Txt>
+          >{`${say.diagonal(job.screen.diagonal)} · ${say.mass(job.screen.mass)} · ${job.screen.pattern.width} x ${job.screen.pattern.height}${job.mount ? ` · ${job.mount.name}` : ''}`}</Txt>
         </View>
       ) : null}
       <View style={{ flex: 1 }} />

@@ -99,7 +99,6 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
               box={drillScene(job, plan, disputed.id).focus}
               label="the plate"
               testID="ladder-plate"
-              cornerPx={0}
               units={job.units}
             />
           </View>
@@ -114,7 +113,6 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
               box={drillScene(job, plan, hole?.id).focus}
               label={words ? words.name : 'the plate'}
               testID="ladder-plate"
-              cornerPx={0}
               units={job.units}
             />
           }

@@ -14,6 +14,7 @@ import type { Posture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Header } from './Header';
 import { lateText } from './lateText';
+import { SkipLink } from './SkipLink';
 import { STAGE } from './stages';
 import { StageStrip } from './StageStrip';
 import { BarNumbers, NextAction, ThumbBar } from './ThumbBar';
@@ -34,6 +35,7 @@ export const RoomLayout = memo(function RoomLayout(props: LayoutProps) {
   const Arranged = ARRANGED[posture];
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
+      <SkipLink />
       <Arranged {...props} />
       <WorkingSheet />
     </View>
@@ -148,7 +150,7 @@ function Low({ stage, state, turn }: LayoutProps) {
   );
 }
 
-const LEAST_DRAWING = 220;
+const LEAST_DRAWING = 270;
 
 function Beside({ width, children }: { width: number | '46%'; children: React.ReactNode }) {
   const palette = usePalette();

@@ -9,6 +9,7 @@ import { VerdictShape } from '../ui/Verdict';
 import { useActions, useShown } from '../state/roomState';
 import { sameContent } from '../ui/useSame';
 import { STAGES, type BuiltStage } from '../state/stageIds';
+import { moveBetweenTabs } from '../ui/moveBetweenTabs';
 import { stageState } from '../state/stageNeeds';
 
 const STAGE_PX = 92;
@@ -37,6 +38,7 @@ export const StageStrip = memo(function StageStrip({ stage }: { stage: BuiltStag
         showsHorizontalScrollIndicator={false}
         role="tablist"
         aria-label="stages"
+        {...{ onKeyDown: moveBetweenTabs }}
         contentContainerStyle={{ flexGrow: 1 }}
       >
         {STAGES.map((s) => (
@@ -55,6 +57,7 @@ function StageTab({ stage, current, onPress }: { stage: BuiltStage; current: boo
   return (
     <Tap
       role="tab"
+      roving={!current}
       selected={current}
       label={`${stageName[stage]}, ${state}`}
       testID={`stage-${stage}`}

@@ -1,12 +1,16 @@
 import { useEffect } from 'react';
 import { rooms } from '../data/shared';
+import { usePad } from '../pad/PadContext';
+import { useCanvas } from '../state/canvasState';
 import { useJob, useRoomContext } from '../state/roomState';
 import { STAGES, type BuiltStage } from '../state/stageIds';
 
-/** Single keys on wide screens: digits go to stages, u changes units, undo and redo. Off inside inputs. */
+/** Single keys: digits go to stages, u changes units, + - 0 bring the drawing closer and back. Off inside inputs and after an entry. */
 export function useRoomKeys(stage: BuiltStage, id: string): void {
   const { goTo, dispatch, readOnly } = useRoomContext();
   const units = useJob((j) => j.units);
+  const { isEntering } = usePad();
+  const { zoomer } = useCanvas();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const inInput = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
@@ -18,6 +22,10 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
         rooms.step(id, key === 'y' || e.shiftKey ? 'redo' : 'undo');
         return;
       }
+      if (isEntering()) return;
+      if (key === '+' || key === '=') zoomer.current?.closer();
+      if (key === '-') zoomer.current?.further();
+      if (key === '0') zoomer.current?.fitted();
       const to = STAGES[Number(key) - 1];
       if (to && to !== stage) goTo(to);
       if (key === 'u' && !readOnly)
@@ -29,5 +37,5 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [stage, id, goTo, dispatch, units, readOnly]);
+  }, [stage, id, goTo, dispatch, units, readOnly, isEntering, zoomer]);
 }

@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
 import type { ScrewDrawn, SetAsk } from '@steddo/drawing';
 import type { ViewName } from './stageIds';
 
@@ -15,6 +15,15 @@ interface CanvasState {
   /** The thing on the wall whose numbers are open. */
   held: string | undefined;
   setHeld: (id: string | undefined) => void;
+  /** Brings the large drawing closer, further, or to where it fits. */
+  zoomer: RefObject<Zoomer | undefined>;
+}
+
+/** What keys and buttons ask of a drawing. */
+export interface Zoomer {
+  closer: () => void;
+  further: () => void;
+  fitted: () => void;
 }
 
 const Context = createContext<CanvasState | undefined>(undefined);
@@ -24,8 +33,9 @@ export function CanvasProvider({ children }: { children: ReactNode }) {
   const [ask, setAsk] = useState<SetAsk>('none');
   const [screw, setScrew] = useState<ScrewDrawn>();
   const [held, setHeld] = useState<string>();
+  const zoomer = useRef<Zoomer>(undefined);
   const value = useMemo(
-    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld }),
+    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld, zoomer }),
     [view, ask, screw, held],
   );
   return <Context.Provider value={value}>{children}</Context.Provider>;

@@ -32,8 +32,8 @@ describe('where a room is planned', () => {
     expect(asked).toEqual([]);
   });
 
-  it('in the worker after a plan that took half a second, the last one standing meanwhile', async () => {
-    const { made, asked } = planner(500);
+  it('in the worker after a plan that took longer than a thumb waits, the last one standing meanwhile', async () => {
+    const { made, asked } = planner(700);
     const first = made.plan(job, () => undefined);
     expect(first.late).toBeUndefined();
     const heard: Planned[] = [];
@@ -45,13 +45,13 @@ describe('where a room is planned', () => {
   });
 
   it('only the last of several that were asked for meanwhile, and the page hears of no other', async () => {
-    const { made, asked, pass } = planner(500);
+    const { made, asked, pass } = planner(700);
     made.plan(job, () => undefined);
     const heard: string[] = [];
     made.plan(heavier, () => heard.push('heavier'));
     made.plan(job, () => heard.push('back'));
     made.plan(heaviest, () => heard.push('heaviest'));
-    pass(600);
+    pass(700);
     asked[0]!.answer(plan(heavier));
     await rest();
     expect(asked.map((a) => a.job.screen.mass)).toEqual([40, 50]);
@@ -61,7 +61,7 @@ describe('where a room is planned', () => {
   });
 
   it('on the page again when the worker was quick', async () => {
-    const { made, asked, pass } = planner(500);
+    const { made, asked, pass } = planner(700);
     made.plan(job, () => undefined);
     made.plan(heavier, () => undefined);
     pass(90);

@@ -12,7 +12,7 @@ export interface Planned {
 }
 
 /** Planning that takes longer than this holds up a thumb, and goes on in a worker. */
-const SLOW_MS = 400;
+const SLOW_MS = 600;
 
 /** What planning rests on beside the core; other ones in tests. */
 export interface PlannerParts {

@@ -1,9 +1,10 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { checkFile, job as jobFormat, type Fault, type Job } from '@steddo/contract';
-import { applyCommand, type Command } from '@steddo/core';
+import { applyCommand, newMemory, plan, type Command } from '@steddo/core';
 import { act, render } from '@testing-library/react';
 import { TapePad } from '../pad/TapePad';
 import { RoomTools } from '../shell/RoomTools';
+import { Planner } from '../state/planner';
 import { RoomProvider } from '../state/roomState';
 import { Dress } from '../ui/Dress';
 import { WorkingSheet } from '../work/WorkingSheet';
@@ -17,6 +18,7 @@ export interface OpenedRoom {
 
 /** Renders parts of a room for real: a document in memory, the pad and the workings beside them. */
 export function openRoom(start: Job, children: ReactNode): OpenedRoom {
+  const planner = new Planner(undefined, { here: (job) => plan(job, { memory }), apart: never, clock: () => 0 });
   const opened: OpenedRoom = { job: start, commands: [], preview: () => undefined };
   function Room() {
     const [document, setDocument] = useState(start);
@@ -35,7 +37,7 @@ export function openRoom(start: Job, children: ReactNode): OpenedRoom {
       [],
     );
     return (
-      <RoomProvider source={{ id: 'test', document, kit: NO_KIT, readOnly: false }} doings={doings}>
+      <RoomProvider source={{ id: 'test', document, kit: NO_KIT, readOnly: false }} doings={doings} planner={planner}>
         <RoomTools>
           {children}
           <TapePad />
@@ -53,6 +55,9 @@ export function openRoom(start: Job, children: ReactNode): OpenedRoom {
 }
 
 const NO_KIT = {};
+const memory = newMemory();
+/** However slow the machine is, a test's room is planned where it is. */
+const never = () => new Promise<never>(() => undefined);
 
 /** Lets what a tap has started come to rest. */
 export const settled = (): Promise<void> => act(async () => await new Promise((resolve) => setTimeout(resolve, 0)));

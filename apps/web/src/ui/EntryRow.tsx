@@ -6,6 +6,7 @@ import { Tap } from './Tap';
 import { chosenRow } from './chosenRow';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
+import { useIntoView } from './useIntoView';
 
 export interface EntryRowProps {
   title: string;
@@ -22,8 +23,10 @@ export interface EntryRowProps {
 export function EntryRow(props: EntryRowProps) {
   const { title, note, open, onOpen, onRemove, disabled, testID, children } = props;
   const palette = usePalette();
+  const place = useIntoView(open);
   return (
     <View
+      ref={place}
       testID={testID}
       style={{
         ...chosenRow(palette, open),

@@ -4,6 +4,7 @@ import { Icon } from './Icon';
 import { Tap } from './Tap';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
+import { useIntoView } from './useIntoView';
 
 /** The rest of a stage's inputs, under a clear name. */
 export function Fold({
@@ -22,13 +23,18 @@ export function Fold({
   const palette = usePalette();
   const [opened, setOpen] = useState(start);
   const open = opened || hold;
+  const [pressed, setPressed] = useState(false);
+  const place = useIntoView(open && pressed);
   return (
-    <View>
+    <View ref={place}>
       <Tap
         label={`${name}, ${open ? 'hide' : 'show'}`}
         expanded={open}
         testID={`fold-${/^\w+/.exec(name)?.[0] ?? name}`}
-        onPress={() => setOpen(!open)}
+        onPress={() => {
+          setPressed(true);
+          setOpen(!open);
+        }}
         style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
       >
         <View style={{ flexDirection: 'row', alignItems: 'center' }}>

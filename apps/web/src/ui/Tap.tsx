@@ -14,6 +14,8 @@ export interface TapProps {
   expanded?: boolean;
   role?: 'button' | 'link' | 'radio' | 'tab' | 'checkbox';
   testID?: string;
+  /** Out of the order of the tab key: arrows lead to it. */
+  roving?: boolean;
   /** The pointer or the keys are on it. */
   onLook?: () => void;
 }
@@ -30,6 +32,7 @@ export function Tap({
   role = 'button',
   testID,
   onLook,
+  roving,
 }: TapProps) {
   const palette = usePalette();
   const state =
@@ -51,6 +54,7 @@ export function Tap({
       onHoverIn={onLook}
       onFocus={onLook}
       testID={testID}
+      {...(roving ? { tabIndex: -1 as const } : {})}
       rippleColor={palette.press}
       style={({ pressed }) => [
         { minHeight: target, minWidth: target, justifyContent: 'center' },

@@ -1,4 +1,6 @@
-import { format, isValid, parseISO } from 'date-fns';
+import { format } from 'date-fns/format';
+import { isValid } from 'date-fns/isValid';
+import { parseISO } from 'date-fns/parseISO';
 
 /** A moment as people read it: `14 Mar 2026, 09:30`; as it is where it is none. */
 export function momentText(iso: string): string {

@@ -99,7 +99,6 @@ function Preview({ command, kind, onTaken }: { command: Command; kind: Remedy['k
           box={scene.focus}
           label="the plate as it would be"
           testID={`picture-${kind}`}
-          cornerPx={0}
           units={job.units}
         />
       </View>

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { catalogueFromJson, catalogueReader, type Catalogue, type Checked } from '@steddo/contract';
+import { catalogueFromJson, catalogueReader, separatorOf, type Catalogue, type Checked } from '@steddo/contract';
 import { pause, type Progress, type StillWanted } from './catalogueJob';
 
 /** What kind of file it is, by its name. */
@@ -34,11 +34,16 @@ export async function readCatalogueFile(
   });
 }
 
-function readCsv(file: Blob, wanted: StillWanted, progress: Progress): Promise<Checked<Catalogue> | undefined> {
+/** More than the names of all columns. */
+const HEAD_BYTES = 16 * 1024;
+
+async function readCsv(file: Blob, wanted: StillWanted, progress: Progress): Promise<Checked<Catalogue> | undefined> {
   const reader = catalogueReader();
+  const delimiter = separatorOf(await file.slice(0, HEAD_BYTES).text());
   return new Promise((resolve) => {
     let row = 0;
     Papa.parse<string[]>(file as File, {
+      delimiter,
       chunkSize: 256 * 1024,
       chunk: (results, parser) => {
         for (const cells of results.data) {

@@ -4,6 +4,7 @@ import { mutate } from 'swr';
 import type { Fault } from '@steddo/contract';
 import { sendCatalogue } from '../../data/api';
 import { Action } from '../../ui/Action';
+import { useIntoView } from '../../ui/useIntoView';
 import { download } from '../../ui/download';
 import { ProgressBar } from '../../ui/ProgressBar';
 import { usePalette } from '../../ui/tokens';
@@ -93,6 +94,7 @@ function Outcome({
   onLeave: () => void;
 }) {
   const palette = usePalette();
+  const place = useIntoView(state.kind === 'faults' || state.kind === 'ready');
   switch (state.kind) {
     case 'idle':
       return null;
@@ -106,7 +108,7 @@ function Outcome({
       );
     case 'ready':
       return (
-        <View style={{ gap: 8 }}>
+        <View ref={place} style={{ gap: 8 }}>
           <Txt testID="import-ready">{`${state.mounts} mounts, no faults. Mounts with the same id get a new version; the old one is kept.`}</Txt>
           <Action
             testID="import-take"
@@ -122,7 +124,7 @@ function Outcome({
       return <Txt testID="import-said">{state.message}</Txt>;
     case 'faults':
       return (
-        <View role="alert" testID="import-faults" style={{ gap: 4 }}>
+        <View ref={place} role="alert" testID="import-faults" style={{ gap: 4 }}>
           <Txt color={palette.stop}>{`${state.message} ${countText(state.faults.length)}`}</Txt>
           {state.faults.slice(0, LISTED).map((f, i) => (
             <Txt key={i} kind="small">

@@ -84,14 +84,7 @@ export function PlateGuide({
   return (
     <View testID="plate-guide">
       <View style={{ height: DRAWING_PX }}>
-        <Drawing
-          scene={scene}
-          box={scene.focus}
-          units={units}
-          label="the plate as measured, to scale"
-          testID="plate"
-          cornerPx={0}
-        />
+        <Drawing scene={scene} box={scene.focus} units={units} label="the plate as measured, to scale" testID="plate" />
       </View>
       <View style={{ padding: 16, paddingBottom: 8, gap: 6 }}>
         <Txt kind="small" soft>{`${at + 1} of ${all.length}`}</Txt>

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { allRooms } from '../../data/allRooms';
 import { rooms } from '../../data/shared';
 import { Action } from '../../ui/Action';

@@ -51,7 +51,6 @@ export function CameraSheet({
           units={job.units}
           label="the bay, as the camera shows it"
           testID="bay"
-          cornerPx={0}
         />
       </View>
       <Txt

@@ -41,7 +41,6 @@ export function PracticeScoreCard({
           units={practice.job.units}
           label="what is behind the wall, and the holes"
           testID="hidden"
-          cornerPx={0}
         />
       </View>
       <View style={{ padding: 16, gap: 6 }}>

@@ -42,7 +42,6 @@ export function RoomPreview({ room, document }: { room: ListedRoom; document: Jo
             units={job.units}
             label={`the wall, to scale: ${job.title}`}
             testID="preview-face"
-            cornerPx={0}
           />
         </View>
       ) : null}

@@ -217,7 +217,8 @@ export function setFields(job: Job) {
     command: (value, now) => measure(now, 'screen.pattern', { ...now.screen.pattern, [axis]: value }),
   });
   return {
-    diagonal: { ...plain('diagonal', 'diagonal', 250, 4000), hint: 'on the label' },
+    // what is smaller than ten inches is no set that hangs on a wall
+    diagonal: { ...plain('diagonal', 'diagonal', 254, 4000), hint: 'on the label', inInches: true },
     width: plain('width', 'width, overall', 200, 4000),
     height: plain('height', 'height, overall', 100, 3000),
     thickness: plain('thickness', 'thickness at the holes', 3, 600),
