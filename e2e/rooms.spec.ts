@@ -3,7 +3,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { guestRoom } from '@steddo/samples';
-import { Thumb, expect, figureValue, isReady, isSent, putRoom, savedJob, test } from './fixtures';
+import { Thumb, expect, figureValue, isReady, isSent, openRoom, putRoom, savedJob, test } from './fixtures';
 import { MAIN, freePort } from './server';
 
 test('a room in millimetres: the pad has no fractions and steps by a millimetre', async ({ page, demo }) => {
@@ -70,6 +70,44 @@ test('another mount is another plan; the reasons open', async ({ page, empty }) 
   await expect(page.getByTestId('mount-perch-1')).toContainText('100 mm short in pattern width');
   await isSent(page);
   expect((await savedJob(page, empty, 'mounts')).job.mount!.id).toBe('batten-2');
+});
+
+test('a level read by its lines, and one lifted until it is centred; each has its own error', async ({
+  page,
+  demo,
+}) => {
+  await openRoom(page, demo, 'levels', { ...guestRoom, title: 'Levels', levelReadings: [] }, 'level');
+  const choose = (label: string, name: string) =>
+    page.getByRole('radiogroup', { name: label }).getByRole('radio', { name, exact: true }).click();
+  const add = async (text: string) => {
+    await page.getByTestId('add-reading').click();
+    await page.getByTestId('pad-text').fill(text);
+    await page.getByTestId('key-done').click();
+  };
+  // 1 line of 0.5 mm/m, right high, and 0.6 left high when turned: slope (0.5 - 0.3) / 2 = 0.1 mm/m
+  await choose('read by', 'bubble, by its lines');
+  await add('1');
+  await choose('turned end for end', 'yes');
+  await choose('high end', 'left');
+  await add('0.6');
+  const slope = Math.atan(0.0001) * (180 / Math.PI);
+  expect(await figureValue(page.getByTestId('thumb-bar'), 'slope')).toBeCloseTo(slope, 6);
+  // another level, lifted 3 mm over 600: 5 mm/m
+  await choose('which one', 'another…');
+  await page.getByTestId('name-input').fill('long one');
+  await page.getByRole('button', { name: 'take it' }).click();
+  await choose('read by', 'lifted until centred');
+  await add('3');
+  await expect(page.getByTestId('panel')).toContainText(
+    'lifted 3 mm over 600, left high on the plate, turned, long one',
+  );
+  await isSent(page);
+  const { job } = await savedJob(page, demo, 'levels');
+  expect(job.levelReadings).toMatchObject([
+    { instrument: 'spirit', bubble: 1, high: 'right', turned: false },
+    { instrument: 'spirit', bubble: 0.6, high: 'left', turned: true },
+    { instrument: 'spirit', lifted: 3, span: 600, high: 'left', level: 'long one' },
+  ]);
 });
 
 test('asked to stop, the server ends what it is doing and leaves with 0', async () => {

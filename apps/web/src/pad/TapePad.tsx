@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { memo, useCallback, useEffect, useRef } from 'react';
 import { View, type TextInput } from 'react-native';
 import { journal } from '../data/shared';
 import { useRoomContext } from '../state/roomState';
@@ -27,6 +27,11 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
   const palette = usePalette();
   const { opened, move } = usePad();
   const entry = usePadEntry(field);
+  const latest = useRef(entry);
+  useEffect(() => {
+    latest.current = entry;
+  });
+  const onKey = useCallback((key: string) => latest.current.key(key), []);
   useBackCloses(close);
   const { id } = useRoomContext();
   useEffect(() => () => journal.forgetDraft(openPadOf(id)), [id]);
@@ -62,7 +67,7 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
       {entry.error ? (
         <Fault entry={entry} take={() => entry.perhaps && entry.commit(entry.perhaps.value) && close()} />
       ) : null}
-      <Keys field={field} entry={entry} />
+      <Keys fractions={hasFractions(entry.unit)} signed={field.min < 0} onKey={onKey} />
       <View style={{ flexDirection: 'row', gap: GAP }}>
         <Key
           label={`less by ${stepOf(field, entry.unit).text}`}
@@ -149,14 +154,20 @@ function Fault({ entry, take }: { entry: PadEntry; take: () => void }) {
   );
 }
 
-function Keys({ field, entry }: { field: Field; entry: PadEntry }) {
-  const extra = hasFractions(entry.unit) ? [...FRACTIONS] : ['', '', '', '', '', '', ''];
-  const sign = field.min < 0 ? 'sign' : '';
+interface KeysProps {
+  fractions: boolean;
+  signed: boolean;
+  onKey: (key: string) => void;
+}
+
+/** The same keys as long as they are the same: what is typed draws none of them anew. */
+const Keys = memo(function Keys({ fractions, signed, onKey }: KeysProps) {
+  const extra = fractions ? [...FRACTIONS] : ['', '', '', '', '', '', ''];
   const rows = [
     ['7', '8', '9', extra[3] ?? '', extra[0] ?? ''],
     ['4', '5', '6', extra[1] ?? '', extra[2] ?? ''],
     ['1', '2', '3', extra[5] ?? '', extra[4] ?? ''],
-    ['.', '0', 'back', sign, extra[6] ?? ''],
+    ['.', '0', 'back', signed ? 'sign' : '', extra[6] ?? ''],
   ].map((row) => row.filter((k, i) => i < 3 || k !== ''));
   return (
     <>
@@ -169,14 +180,14 @@ function Keys({ field, entry }: { field: Field; entry: PadEntry }) {
               shown={key === 'sign' ? '±' : key}
               icon={key === 'back'}
               soft={key.includes('/')}
-              onPress={() => entry.key(key)}
+              onPress={() => onKey(key)}
             />
           ))}
         </View>
       ))}
     </>
   );
-}
+});
 
 const NAMES: Record<string, string> = { back: 'delete', sign: 'plus or minus', '.': 'point' };
 

@@ -8,6 +8,7 @@ import { usePad } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { Choice } from '../../ui/Choice';
+import { NameDialog } from '../../ui/NameDialog';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { VerdictShape } from '../../ui/Verdict';
@@ -15,72 +16,70 @@ import { Figure } from '../../work/Figure';
 import { Findings } from '../../work/Findings';
 import { useRoomContext } from '../../state/roomState';
 
+/** How a level is read: its number, its bubble by the lines or lifted until it is centred, or the gap under its low end. */
+type Way = 'digital' | 'lines' | 'lifted' | 'gap';
+
 interface Draft {
-  instrument: 'digital' | 'spirit';
+  way: Way;
   turned: 'no' | 'yes';
   high: 'left' | 'right';
   on: 'plate' | 'set';
+  span: keyof typeof SPANS_MM;
 }
+
+/** Between the points at which the low end was lifted. */
+const SPANS_MM = { '300': 300, '600': 600, '1200': 1200 } as const;
 const SPIRIT_LENGTH_MM = 600;
+
+const WAYS: readonly { value: Way; name: string }[] = [
+  { value: 'digital', name: 'digital' },
+  { value: 'lines', name: 'bubble, by its lines' },
+  { value: 'lifted', name: 'lifted until centred' },
+  { value: 'gap', name: 'gap under an end' },
+];
+const TURNED = [
+  { value: 'no', name: 'no' },
+  { value: 'yes', name: 'yes' },
+] as const;
+const ENDS = [
+  { value: 'left', name: 'left' },
+  { value: 'right', name: 'right' },
+] as const;
+const HELD_ON = [
+  { value: 'plate', name: 'plate' },
+  { value: 'set', name: 'set' },
+] as const;
 
 /** Readings of a level, the way they are taken: once, then turned end for end. */
 export function LevelStage() {
-  const { job, readOnly } = useRoomContext();
+  const { job, say, readOnly } = useRoomContext();
   const { open } = usePad();
-  const [draft, setDraft] = useState<Draft>({
-    instrument: 'digital',
-    turned: 'no',
-    high: 'right',
-    on: 'plate',
-  });
+  const [draft, setDraft] = useState<Draft>({ way: 'digital', turned: 'no', high: 'right', on: 'plate', span: '600' });
+  const [level, setLevel] = useState(() => job.levelReadings?.at(-1)?.level ?? USUAL);
   const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
+  const spans = (Object.keys(SPANS_MM) as Draft['span'][]).map((value) => ({
+    value,
+    name: say.length(SPANS_MM[value]),
+  }));
   return (
     <View>
-      <Choice
-        label="level"
-        options={[
-          { value: 'digital', name: 'digital' },
-          { value: 'spirit', name: 'bubble' },
-        ]}
-        value={draft.instrument}
-        onChoose={(instrument) => set({ instrument })}
-      />
-      <Choice
-        label="turned end for end"
-        options={[
-          { value: 'no', name: 'no' },
-          { value: 'yes', name: 'yes' },
-        ]}
-        value={draft.turned}
-        onChoose={(turned) => set({ turned })}
-      />
-      {draft.instrument === 'spirit' ? (
-        <Choice
-          label="high end"
-          options={[
-            { value: 'left', name: 'left' },
-            { value: 'right', name: 'right' },
-          ]}
-          value={draft.high}
-          onChoose={(high) => set({ high })}
-        />
+      <Choice label="read by" options={WAYS} value={draft.way} onChoose={(way) => set({ way })} />
+      <Choice label="turned end for end" options={TURNED} value={draft.turned} onChoose={(turned) => set({ turned })} />
+      {draft.way === 'digital' ? null : (
+        <Choice label="high end" options={ENDS} value={draft.high} onChoose={(high) => set({ high })} />
+      )}
+      {draft.way === 'lifted' ? (
+        <Choice label="lifted over" options={spans} value={draft.span} onChoose={(span) => set({ span })} />
       ) : null}
-      <Choice
-        label="held on the"
-        options={[
-          { value: 'plate', name: 'plate' },
-          { value: 'set', name: 'set' },
-        ]}
-        value={draft.on}
-        onChoose={(on) => set({ on })}
-      />
+      <Choice label="held on the" options={HELD_ON} value={draft.on} onChoose={(on) => set({ on })} />
+      <WhichLevel level={level} onChoose={setLevel} />
       <View style={{ padding: 10 }}>
         <Action
           quiet
           label="add the reading"
           disabled={readOnly}
           testID="add-reading"
-          onPress={() => open(fieldsFor(draft, job), 0)}
+          onPress={() => open([fieldFor(draft, level, job)], 0)}
         />
       </View>
       <Corrections />
@@ -90,38 +89,84 @@ export function LevelStage() {
   );
 }
 
-function fieldsFor(draft: Draft, job: Job): Field[] {
+/** The level of somebody who has only one. */
+const USUAL = 'level';
+
+/** Each level has its own error, which its turned readings show: which one it was is part of the reading. */
+function WhichLevel({ level, onChoose }: { level: string; onChoose: (level: string) => void }) {
+  const { job, readOnly } = useRoomContext();
+  const [naming, setNaming] = useState(false);
+  const known = [...new Set([USUAL, ...(job.levelReadings ?? []).flatMap((r) => r.level ?? []), level])];
+  const options = [...known.map((name) => ({ value: name, name })), { value: ANOTHER, name: 'another…' }];
+  return (
+    <>
+      <Choice
+        label="which one"
+        options={options}
+        value={level}
+        disabled={readOnly}
+        onChoose={(name) => (name === ANOTHER ? setNaming(true) : onChoose(name))}
+      />
+      {naming ? (
+        <NameDialog title="name of the level" value="" most={40} onTake={onChoose} onClose={() => setNaming(false)} />
+      ) : null}
+    </>
+  );
+}
+
+const ANOTHER = ' another';
+
+/** What is asked for one reading, and the reading that it becomes. */
+function fieldFor(draft: Draft, level: string, job: Job): Field {
   const id = freeId(job, 'r');
-  const base = {
-    turned: draft.turned === 'yes',
-    on: draft.on,
-    when: draft.on === 'plate' ? 'snug' : 'hung',
-  };
+  const { high, on } = draft;
+  const named = level === USUAL ? {} : { level };
+  const base = { turned: draft.turned === 'yes', on, when: on === 'plate' ? 'snug' : 'hung', ...named };
   const path = `levelReadings.${id}` as const;
-  const add = (reading: LevelReading): Command => ({ do: 'put', path, value: { id, ...reading } });
-  if (draft.instrument === 'digital')
-    return [
-      {
+  const add = (reading: LevelReading): Command => ({ do: 'put', path, value: { id, ...base, ...reading } });
+  switch (draft.way) {
+    case 'digital':
+      return {
         path: `${path}.angle`,
         label: 'angle, right end high is plus',
         kind: 'angle',
         min: -45,
         max: 45,
-        command: (angle) => add({ ...base, instrument: 'digital', angle }),
-      },
-    ];
-  return [
-    {
-      path: `${path}.gap`,
-      label: 'gap under the low end',
-      hint: 'over a 600 mm level',
-      kind: 'length',
-      alwaysMm: true,
-      min: 0,
-      max: 100,
-      command: (gap) => add({ ...base, instrument: 'spirit', length: SPIRIT_LENGTH_MM, gap, high: draft.high }),
-    },
-  ];
+        command: (angle) => add({ instrument: 'digital', angle }),
+      };
+    case 'lines':
+      return {
+        path: `${path}.bubble`,
+        label: 'bubble off the middle, in its lines',
+        hint: '0 when it stands between them',
+        kind: 'count',
+        min: 0,
+        max: 20,
+        command: (bubble) => add({ instrument: 'spirit', bubble, high }),
+      };
+    case 'lifted':
+      return {
+        path: `${path}.lifted`,
+        label: 'low end lifted by',
+        hint: 'until the bubble is centred',
+        kind: 'length',
+        alwaysMm: true,
+        min: 0,
+        max: 100,
+        command: (lifted) => add({ instrument: 'spirit', lifted, span: SPANS_MM[draft.span], high }),
+      };
+    case 'gap':
+      return {
+        path: `${path}.gap`,
+        label: 'gap under the low end',
+        hint: 'over a 600 mm level',
+        kind: 'length',
+        alwaysMm: true,
+        min: 0,
+        max: 100,
+        command: (gap) => add({ instrument: 'spirit', length: SPIRIT_LENGTH_MM, gap, high }),
+      };
+  }
 }
 
 const KIND_WORDS: Record<Correction['kind'], string> = {
@@ -194,8 +239,11 @@ function Readings() {
 }
 
 function readingWords(r: LevelReading, say: Wording): string {
-  const turned = r.turned ? ', turned' : '';
-  const where = ` on the ${r.on ?? 'plate'}`;
-  if (r.instrument === 'digital') return `${say.degrees(r.angle ?? 0)}${where}${turned}`;
-  return `${rounded(r.gap ?? 0, 1)} mm in ${rounded(r.length ?? 0, 0)}, ${r.high ?? 'neither'} high${where}${turned}`;
+  const where = ` on the ${r.on ?? 'plate'}${r.turned ? ', turned' : ''}${r.level ? `, ${r.level}` : ''}`;
+  const high = `, ${r.high ?? 'neither'} high`;
+  if (r.instrument === 'digital') return `${say.degrees(r.angle ?? 0)}${where}`;
+  if (r.bubble !== undefined)
+    return r.bubble === 0 ? `bubble centred${where}` : `bubble ${rounded(r.bubble, 2)} lines off${high}${where}`;
+  if (r.lifted !== undefined) return `lifted ${rounded(r.lifted, 1)} mm over ${rounded(r.span ?? 0, 0)}${high}${where}`;
+  return `${rounded(r.gap ?? 0, 1)} mm in ${rounded(r.length ?? 0, 0)}${high}${where}`;
 }
