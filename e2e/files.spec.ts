@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { catalogueFromRows, catalogueRows, type Catalogue, type Mount } from '@steddo/contract';
 import { demoCatalogue, guestRoom } from '@steddo/samples';
 import { parse } from 'csv-parse/sync';
-import { expect, openRoom, test } from './fixtures';
+import { expect, openRoom, quick, test } from './fixtures';
 import { testServer } from './server';
 
 const csvOf = (mounts: readonly Mount[]) =>
@@ -81,44 +81,47 @@ test('what is taken out as CSV and as JSON is what is taken in again', async ({ 
   }
 });
 
-test('20,000 mounts are read, taken in and ranked in the worker, with progress and a way out', async ({ page }) => {
-  test.slow();
-  const server = await testServer('demo');
-  try {
-    await page.goto(`${server.url}/catalogue`);
-    await expect(page.getByTestId('catalogue-count')).toBeVisible();
-    const file = fileWith('bulk.csv', csvOf(many(20_000)));
-    // called off while it is read: nothing is taken
-    await page.getByTestId('import-file').setInputFiles(file);
-    await expect(page.getByTestId('cancel-work')).toBeVisible();
-    await page.getByTestId('cancel-work').click();
-    await expect(page.getByTestId('import-said')).toHaveText('Stopped; nothing was taken.');
+quick(
+  '20,000 mounts are read, taken in and ranked in the worker, with progress and a way out',
+  async ({ own: page }) => {
+    quick.slow();
+    const server = await testServer('demo');
+    try {
+      await page.goto(`${server.url}/catalogue`);
+      await expect(page.getByTestId('catalogue-count')).toBeVisible();
+      const file = fileWith('bulk.csv', csvOf(many(20_000)));
+      // called off while it is read: nothing is taken
+      await page.getByTestId('import-file').setInputFiles(file);
+      await expect(page.getByTestId('cancel-work')).toBeVisible();
+      await page.getByTestId('cancel-work').click();
+      await expect(page.getByTestId('import-said')).toHaveText('Stopped; nothing was taken.');
 
-    await page.getByTestId('import-file').setInputFiles(file);
-    await expect(page.getByRole('progressbar')).toBeVisible();
-    await expect(page.getByTestId('import-ready')).toContainText('20000 mounts, no faults', { timeout: 60_000 });
-    await page.getByTestId('import-take').click();
-    await expect(page.getByTestId('import-said')).toHaveText('20000 mounts taken in.', { timeout: 60_000 });
+      await page.getByTestId('import-file').setInputFiles(file);
+      await expect(page.getByRole('progressbar')).toBeVisible();
+      await expect(page.getByTestId('import-ready')).toContainText('20000 mounts, no faults', { timeout: 60_000 });
+      await page.getByTestId('import-take').click();
+      await expect(page.getByTestId('import-said')).toHaveText('20000 mounts taken in.', { timeout: 60_000 });
 
-    await openRoom(page, server, 'crowd', guestRoom, 'mount');
-    const count = page.getByTestId('mount-count');
-    const all = 20_000 + demoCatalogue.mounts.length;
-    await expect(count).toHaveText(`30 of ${all}`, { timeout: 60_000 });
-    // the page answers while the worker works: typing narrows the list
-    await page.getByRole('button', { name: 'look for one, hide' }).waitFor();
-    await page.getByTestId('mount-search').fill('bulk 19999');
-    await expect(count).toHaveText(`1 of 1, out of ${all}`);
-    await expect(page.getByTestId('mount-bulk-19999')).toBeVisible();
-    await page.getByTestId('mount-search').fill('');
-    await page.getByTestId('more-mounts').click();
-    await expect(count).toHaveText(`60 of ${all}`);
-    // hundreds of them go: none of the first sixty is anything else
-    const verdicts = page.locator('[data-testid^="mount-"] [role="radio"] [role="img"]');
-    await expect(verdicts).toHaveCount(60);
-    expect(new Set(await verdicts.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label'))))).toEqual(
-      new Set(['go']),
-    );
-  } finally {
-    await server.kill();
-  }
-});
+      await openRoom(page, server, 'crowd', guestRoom, 'mount');
+      const count = page.getByTestId('mount-count');
+      const all = 20_000 + demoCatalogue.mounts.length;
+      await expect(count).toHaveText(`30 of ${all}`, { timeout: 60_000 });
+      // the page answers while the worker works: typing narrows the list
+      await page.getByRole('button', { name: 'look for one, hide' }).waitFor();
+      await page.getByTestId('mount-search').fill('bulk 19999');
+      await expect(count).toHaveText(`1 of 1, out of ${all}`);
+      await expect(page.getByTestId('mount-bulk-19999')).toBeVisible();
+      await page.getByTestId('mount-search').fill('');
+      await page.getByTestId('more-mounts').click();
+      await expect(count).toHaveText(`60 of ${all}`);
+      // hundreds of them go: none of the first sixty is anything else
+      const verdicts = page.locator('[data-testid^="mount-"] [role="radio"] [role="img"]');
+      await expect(verdicts).toHaveCount(60);
+      expect(new Set(await verdicts.evaluateAll((all) => all.map((e) => e.getAttribute('aria-label'))))).toEqual(
+        new Set(['go']),
+      );
+    } finally {
+      await server.kill();
+    }
+  },
+);

@@ -71,4 +71,12 @@ test('keys: the first input is two keys away, an entry keeps the digits to itsel
   await expect.poll(scale).toBeGreaterThan(fitted * 1.4);
   await page.keyboard.press('0');
   await expect.poll(scale).toBe(fitted);
+  // words and keys, read over the page and closed by one key; the focus comes back
+  await page.keyboard.press('?');
+  const help = page.getByRole('dialog', { name: 'Height: words' });
+  await expect(help).toContainText('The line on the plate that the arms of the set are hung on');
+  await expect(help.getByTestId('keys')).toContainText('undo, redo');
+  await page.keyboard.press('Escape');
+  await expect(help).toHaveCount(0);
+  await expect(page.getByTestId('stage-reach')).toBeFocused();
 });

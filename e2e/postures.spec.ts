@@ -100,3 +100,17 @@ test('at the wall on its side the figures have the height, and every answer is t
   for (const tick of ['tick-good', 'tick-drifted', 'tick-hollow', 'tick-felt-something'])
     await expect(page.getByTestId(tick)).toBeInViewport({ ratio: 1 });
 });
+
+test('in the left hand the fractions, next and the panel are on the left', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/device`);
+  await page.getByRole('radio', { name: 'left' }).click();
+  await page.setViewportSize({ width: 844, height: 390 });
+  await page.goto(`${demo.url}/room/guest-room/set`);
+  await isReady(page);
+  const left = async (id: string) => (await page.getByTestId(id).boundingBox())!.x;
+  expect(await left('panel')).toBeLessThan(await left('canvas'));
+  await page.getByTestId('field-screen.width').click();
+  expect(await left('key-1/2')).toBeLessThan(await left('key-7'));
+  expect(await left('key-7')).toBeLessThan(await left('key-9'));
+  expect(await left('key-next')).toBeLessThan(await left('key-done'));
+});

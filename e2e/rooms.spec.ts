@@ -110,6 +110,56 @@ test('a level read by its lines, and one lifted until it is centred; each has it
   ]);
 });
 
+test('a room is copied, made into a new one, taken away and back, and done', async ({ page, empty }) => {
+  await putRoom(page, empty, 'whole', { ...guestRoom, title: 'Whole' });
+  await page.goto(empty.url);
+  const menu = (title: string) => page.getByRole('button', { name: `${title}: name, copies, take away` }).click();
+  await page.getByTestId('room-whole').scrollIntoViewIfNeeded();
+  await menu('Whole');
+  await page.getByTestId('copy-room').click();
+  await isReady(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Whole, copy');
+  await page.getByRole('button', { name: 'all rooms' }).click();
+  await menu('Whole');
+  await page.getByTestId('room-from').click();
+  await isReady(page);
+  await isSent(page);
+  // the sheet that it was asked for in is gone from the history, and the address is the new room's
+  await page.waitForTimeout(200);
+  const id = new URL(page.url()).pathname.split('/')[2]!;
+  const { job } = await savedJob(page, empty, id);
+  expect([job.title, job.mount?.id, job.screen, job.evidence]).toEqual([
+    'Whole 2',
+    guestRoom.mount!.id,
+    guestRoom.screen,
+    undefined,
+  ]);
+  await page.getByRole('button', { name: 'all rooms' }).click();
+  await menu('Whole 2');
+  await page.getByTestId('remove-room').click();
+  await expect(page.getByTestId(`room-${id}`)).toHaveCount(0);
+  await page.getByText('take it back').click();
+  await expect(page.getByTestId(`room-${id}`)).toBeVisible();
+  await menu('Whole 2');
+  await page.getByTestId('rename-room').click();
+  await page.getByTestId('name-input').fill('Next door');
+  await page.getByRole('button', { name: 'take it' }).click();
+  await expect(page.getByTestId(`room-${id}`)).toContainText('Next door');
+  // said to be done it stands apart, opens at its summary, and can be opened again
+  await page.goto(`${empty.url}/room/whole/done`);
+  await expect(page.getByTestId('done')).toContainText('0 of 4 drilled');
+  await page.getByTestId('finish').click();
+  await expect(page.getByTestId('room-whole')).toHaveCount(0);
+  await page.getByTestId('fold-done').click();
+  await page.getByTestId('room-whole').click();
+  await expect(page.getByTestId('done-at')).toBeVisible();
+  await page.getByTestId('reopen').click();
+  await expect(page.getByTestId('finish')).toBeVisible();
+  await page.getByRole('button', { name: 'back to the level' }).click();
+  await isSent(page);
+  expect((await savedJob(page, empty, 'whole')).job.record?.done).toBeUndefined();
+});
+
 test('asked to stop, the server ends what it is doing and leaves with 0', async () => {
   const env = {
     ...process.env,

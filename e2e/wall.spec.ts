@@ -72,7 +72,8 @@ test('studs with width and doubt, holes by certainty, the ribbon and the tape: d
     const i = made.studs!.indexOf(s);
     await expect(page.getByTestId(`stud-${i}`)).toContainText('5 marks');
     const drawn = await drawnMm(face, `stud-${i}`);
-    expect(Math.abs(drawn.width - s.width)).toBeLessThan(6);
+    // a stroke of a pixel is wider where the wall is seen from further away
+    expect(Math.abs(drawn.width - s.width)).toBeLessThan(8);
     const doubt = await drawnMm(face, `stud-doubt-${i}`);
     expect(doubt.width).toBeGreaterThan(s.width + 3 * s.sd);
   }

@@ -41,7 +41,7 @@ test('two fingers bring the wall closer, one moves it, a double tap and a word b
   await touch('touchEnd', []);
   await expect.poll(async () => (await shapeAt(page, 'set')).x - set.x).toBeCloseTo(30, 0);
   expect(await scaleOf(face)).toBe(closer);
-  await page.getByTestId('zoom-back').tap();
+  await page.getByTestId('zoom-back').click();
   await expect.poll(() => scaleOf(face)).toBe(fitted);
   // a double tap goes closer, and back
   for (const expected of [fitted * 2.5, fitted]) {

@@ -10,4 +10,5 @@ export { screwScene, type ScrewDrawn } from './screwScene';
 export { fitView, scaleBar, type View } from './fitView';
 export { overlap, placeLabels, type PlacedLabel, type PxBox } from './placeLabels';
 export type { Box, Label, Role, Scene, Shape } from './scene';
+export { mountSideScene } from './mountSideScene';
 export { plateScene, type PlateAsk } from './plateScene';

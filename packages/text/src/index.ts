@@ -22,6 +22,7 @@ export {
 } from './names';
 export { fieldName, sourceWords } from './paths';
 export { bothSides, changedThing, changedValue, touchedWords } from './changes';
+export { GLOSSARY, sentenceFor, type GlossaryTerm } from './glossary';
 export { planFile } from './planFile';
 export { offText, poseText, tiltText } from './reach';
 export { wordingFor } from './wordingFor';

@@ -1,5 +1,7 @@
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { View, type TextInput } from 'react-native';
+import { useFollowed } from '../data/device';
+import { hand } from '../data/hand';
 import { journal } from '../data/shared';
 import { useRoomContext } from '../state/roomState';
 import { Icon } from '../ui/Icon';
@@ -27,6 +29,7 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
   const palette = usePalette();
   const { opened, move } = usePad();
   const entry = usePadEntry(field);
+  const left = useFollowed(hand) === 'left';
   const latest = useRef(entry);
   useEffect(() => {
     latest.current = entry;
@@ -67,8 +70,8 @@ function OpenPad({ field, close }: { field: Field; close: () => void }) {
       {entry.error ? (
         <Fault entry={entry} take={() => entry.perhaps && entry.commit(entry.perhaps.value) && close()} />
       ) : null}
-      <Keys fractions={hasFractions(entry.unit)} signed={field.min < 0} onKey={onKey} />
-      <View style={{ flexDirection: 'row', gap: GAP }}>
+      <Keys fractions={hasFractions(entry.unit)} signed={field.min < 0} left={left} onKey={onKey} />
+      <View style={{ flexDirection: left ? 'row-reverse' : 'row', gap: GAP }}>
         <Key
           label={`less by ${stepOf(field, entry.unit).text}`}
           shown={`− ${stepOf(field, entry.unit).text}`}
@@ -157,18 +160,23 @@ function Fault({ entry, take }: { entry: PadEntry; take: () => void }) {
 interface KeysProps {
   fractions: boolean;
   signed: boolean;
+  /** The fractions to the left of the digits, for the thumb that is there. */
+  left: boolean;
   onKey: (key: string) => void;
 }
 
 /** The same keys as long as they are the same: what is typed draws none of them anew. */
-const Keys = memo(function Keys({ fractions, signed, onKey }: KeysProps) {
+const Keys = memo(function Keys({ fractions, signed, left, onKey }: KeysProps) {
   const extra = fractions ? [...FRACTIONS] : ['', '', '', '', '', '', ''];
   const rows = [
     ['7', '8', '9', extra[3] ?? '', extra[0] ?? ''],
     ['4', '5', '6', extra[1] ?? '', extra[2] ?? ''],
     ['1', '2', '3', extra[5] ?? '', extra[4] ?? ''],
     ['.', '0', 'back', signed ? 'sign' : '', extra[6] ?? ''],
-  ].map((row) => row.filter((k, i) => i < 3 || k !== ''));
+  ].map((row) => {
+    const [digits, others] = [row.slice(0, 3), row.slice(3).filter((k) => k !== '')];
+    return left ? [...others.toReversed(), ...digits] : [...digits, ...others];
+  });
   return (
     <>
       {rows.map((row, i) => (

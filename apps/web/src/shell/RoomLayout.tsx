@@ -1,6 +1,8 @@
 import { memo, useEffect, useRef, type RefObject } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Canvas } from '../canvas/Canvas';
+import { useFollowed } from '../data/device';
+import { hand } from '../data/hand';
 import type { RoomState } from '../data/rooms';
 import type { EditTurn } from '../data/useRoom';
 import { KeptNotices, noticesOf } from '../features/kept/KeptNotices';
@@ -13,6 +15,7 @@ import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Header } from './Header';
+import { HelpSheet } from './HelpSheet';
 import { lateText } from './lateText';
 import { SkipLink } from './SkipLink';
 import { STAGE } from './stages';
@@ -38,6 +41,7 @@ export const RoomLayout = memo(function RoomLayout(props: LayoutProps) {
       <SkipLink />
       <Arranged {...props} />
       <WorkingSheet />
+      <HelpSheet stage={stage} keys={posture === 'wide'} />
     </View>
   );
 });
@@ -72,8 +76,9 @@ function Wide({ stage, state, turn }: LayoutProps) {
 
 /** A phone on its side: the drawing with name, stages and figures, and beside it the inputs in all the height there is. */
 function Sideways({ stage, state, turn }: LayoutProps) {
+  const left = useFollowed(hand) === 'left';
   return (
-    <View style={{ flex: 1, flexDirection: 'row' }}>
+    <View style={{ flex: 1, flexDirection: left ? 'row-reverse' : 'row' }}>
       <View style={{ flex: 1, minWidth: 0 }}>
         <Header state={state} wide={false} />
         <StageStrip stage={stage} />

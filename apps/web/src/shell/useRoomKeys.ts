@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { rooms } from '../data/shared';
 import { usePad } from '../pad/PadContext';
 import { useCanvas } from '../state/canvasState';
+import { useHelp } from '../state/helpState';
 import { useJob, useRoomContext } from '../state/roomState';
 import { STAGES, type BuiltStage } from '../state/stageIds';
 
@@ -11,6 +12,7 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
   const units = useJob((j) => j.units);
   const { isEntering } = usePad();
   const { zoomer } = useCanvas();
+  const { show } = useHelp();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       const inInput = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
@@ -23,6 +25,7 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
         return;
       }
       if (isEntering()) return;
+      if (key === '?') show();
       if (key === '+' || key === '=') zoomer.current?.closer();
       if (key === '-') zoomer.current?.further();
       if (key === '0') zoomer.current?.fitted();
@@ -37,5 +40,5 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [stage, id, goTo, dispatch, units, readOnly, isEntering, zoomer]);
+  }, [stage, id, goTo, dispatch, units, readOnly, isEntering, zoomer, show]);
 }

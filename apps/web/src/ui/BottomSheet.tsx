@@ -6,6 +6,9 @@ import { Overlay } from './Overlay';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
 
+/** No shadow: rules part things here. */
+export const FLAT = { boxShadow: 'none' } as const;
+
 /** A sheet over the lower part of the screen, whatever scrolls below it; Back, Escape, its cross or a tap beside it close it. */
 export function BottomSheet({
   title,
@@ -35,6 +38,7 @@ export function BottomSheet({
           maxWidth: 560,
           alignSelf: 'center',
           justifyContent: 'flex-start',
+          ...FLAT,
         }}
       >
         <View

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Button, Dialog, HelperText, TextInput } from 'react-native-paper';
+import { FLAT } from './BottomSheet';
 import { Overlay } from './Overlay';
 import { usePalette } from './tokens';
 
@@ -34,7 +35,7 @@ export function NameDialog({
       <Dialog
         visible
         onDismiss={onClose}
-        style={{ backgroundColor: palette.sheet, maxWidth: 480, width: '92%', alignSelf: 'center' }}
+        style={{ backgroundColor: palette.sheet, maxWidth: 480, width: '92%', alignSelf: 'center', ...FLAT }}
       >
         <Dialog.Title>{title}</Dialog.Title>
         <Dialog.Content>

@@ -8,6 +8,8 @@
  */
 const open: (() => void)[] = [];
 const LINGER_MS = 60;
+const MARK = 'steddoOpen';
+const isOurs = (state: unknown): boolean => typeof state === 'object' && state !== null && MARK in state;
 let entry = false;
 let goingBack = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -15,10 +17,12 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 function settle(): void {
   if (goingBack) return;
   if (open.length > 0 && !entry) {
-    window.history.pushState(window.history.state, '');
+    window.history.pushState({ ...(window.history.state as object), [MARK]: true }, '');
     entry = true;
   } else if (open.length === 0 && entry) {
     entry = false;
+    // whoever left the page from what was open is further on, and stays there
+    if (!isOurs(window.history.state)) return;
     goingBack = true;
     window.history.back();
   }

@@ -45,7 +45,7 @@ function coloursOf(p: Palette): MD3Theme['colors'] {
     outlineVariant: p.hairline,
     inverseSurface: p.ink,
     inverseOnSurface: p.ground,
-    inversePrimary: p.tape,
+    inversePrimary: p.ground,
     shadow: p.ink,
     scrim: p.shade,
     backdrop: p.shade,

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Working } from '@steddo/contract';
-import { opWord, sourceWords, termOf, workingLine, type Wording } from '@steddo/text';
+import { opWord, sentenceFor, sourceWords, termOf, workingLine, type Wording } from '@steddo/text';
 import { useRoomContext } from '../state/roomState';
 import { BottomSheet } from '../ui/BottomSheet';
 import { data } from '../ui/data';
@@ -17,12 +17,18 @@ export function WorkingSheet() {
   const { opened, close } = useWorking();
   const { say } = useRoomContext();
   if (!opened) return null;
+  const sentence = sentenceFor(opened.title);
   return (
     <BottomSheet title={`how ${opened.title} came`} onClose={close} testID="working-sheet">
       <Txt kind="bold" style={{ marginBottom: 8 }} testID="working-line">
         {workingLine(opened.working, say)}
       </Txt>
       <WorkingNode working={opened.working} say={say} depth={0} />
+      {sentence ? (
+        <View style={{ paddingTop: 12 }} testID="word">
+          <Txt soft>{sentence}</Txt>
+        </View>
+      ) : null}
     </BottomSheet>
   );
 }

@@ -14,6 +14,7 @@ import { Txt } from '../../ui/Txt';
 import { catalogueWorker } from '../../worker/catalogue';
 import { chooseMount } from '../../state/chooseMount';
 import { LabelFields } from './MountFields';
+import { MountDrawing } from './MountDrawing';
 import { MountHistory } from './MountHistory';
 import { EMPTY, mountSchema, type MountTyped } from './mountForm';
 import { idFor, keepUntouched, typedOf } from './mountToForm';
@@ -110,6 +111,7 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
           <PlateGuide control={control} units={units} mount={shown} onDone={() => setMeasuring(false)} />
         ) : (
           <>
+            {preview.success ? <MountDrawing mount={preview.data} units={units} /> : null}
             <Choice label="numbers are" options={UNITS} value={units} onChoose={change} />
             <LabelFields control={control} units={units} />
             <View style={{ padding: 12, gap: 8 }}>

@@ -5,8 +5,10 @@ import { mutate } from 'swr';
 import { askStoring, useFollowed, type Storing } from '../../data/device';
 import { device, localStore, renameDevice, rooms } from '../../data/shared';
 import { useRoomList, type RoomLists } from '../../data/useLists';
+import { chooseHand, hand, type Hand } from '../../data/hand';
 import { Action, IconTap } from '../../ui/Action';
 import { download } from '../../ui/download';
+import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { NameDialog } from '../../ui/NameDialog';
 import { Notice } from '../../ui/Notice';
@@ -30,6 +32,7 @@ export function DevicePage() {
         </View>
         <ScrollView style={{ flex: 1 }} tabIndex={0} testID="device">
           <NamePart />
+          <HandPart />
           <KeepingPart lists={lists} />
           <Fold name="rooms as files" start>
             <RoomFiles />
@@ -46,6 +49,16 @@ export function DevicePage() {
       </View>
     </View>
   );
+}
+
+const HANDS: readonly { value: Hand; name: string }[] = [
+  { value: 'right', name: 'right' },
+  { value: 'left', name: 'left' },
+];
+
+function HandPart() {
+  const now = useFollowed(hand);
+  return <Choice label="tapped with the hand on the" options={HANDS} value={now} onChoose={chooseHand} />;
 }
 
 function NamePart() {

@@ -4,6 +4,7 @@ import { TROUBLE_TEXT } from '../../data/device';
 import { syncOf, type RoomState } from '../../data/rooms';
 import { obstacleText } from '../../data/sendResult';
 import { rooms } from '../../data/shared';
+import { useHelp } from '../../state/helpState';
 import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
 import { Txt } from '../../ui/Txt';
@@ -12,6 +13,11 @@ import { saveRoomFile } from './roomFile';
 /** Where the room is kept, and what can be done with the whole of it. */
 export function RoomSheet({ state, editable, onClose }: { state: RoomState; editable: boolean; onClose: () => void }) {
   const { id, job } = state;
+  const { show } = useHelp();
+  const help = () => {
+    onClose();
+    show();
+  };
   const remove = async () => {
     onClose();
     await rooms.remove(id);
@@ -21,6 +27,7 @@ export function RoomSheet({ state, editable, onClose }: { state: RoomState; edit
     <BottomSheet title="This room" onClose={onClose} testID="room-sheet">
       <View style={{ gap: 12 }}>
         <Txt>{whereText(state)}</Txt>
+        <Action quiet icon="help" testID="to-help" label="words of this stage" onPress={help} />
         <Action quiet testID="to-history" label="earlier versions" onPress={() => router.push(`/room/${id}/history`)} />
         <Action quiet testID="room-file" label="save as a file" onPress={() => saveRoomFile(job)} />
         {editable ? (

@@ -59,6 +59,8 @@ export function RoomsScreen() {
       <Snackbar
         visible={removed !== undefined}
         duration={UNDO_MS}
+        // over the bar, not on it
+        wrapperStyle={{ bottom: 130, maxWidth: LIST_PX }}
         onDismiss={() => setRemoved(undefined)}
         action={{ label: 'take it back', onPress: () => removed && void takeBack(removed.id) }}
       >
@@ -118,9 +120,36 @@ function Notices({ noServer, lost }: { noServer: boolean; lost: readonly string[
         </Notice>
       ) : null}
       {lost.length > 0 ? <LostRooms ids={lost} /> : null}
+      <Welcome />
     </>
   );
 }
+
+/** Three lines at the first visit, and never again. */
+function Welcome() {
+  const [seen, setSeen] = useState(() => localChoice.get('welcomed') !== undefined);
+  if (seen) return null;
+  const read = () => {
+    localChoice.set('welcomed', 'yes');
+    setSeen(true);
+  };
+  return (
+    <Notice tone="note" testID="welcome" text={WELCOME[0]!}>
+      {WELCOME.slice(1).map((line) => (
+        <Txt key={line} kind="small">
+          {line}
+        </Txt>
+      ))}
+      <Action quiet label="good" testID="welcomed" onPress={read} />
+    </Notice>
+  );
+}
+
+const WELCOME = [
+  'A room is one wall and one set: the stages along the tape go from measuring to the level.',
+  'Tap any number to see how it came; a guess is marked as one until you measure.',
+  'Everything is kept on this device first, and works without a signal.',
+];
 
 interface ListProps {
   rooms: readonly ListedRoom[];
