@@ -59,6 +59,8 @@ export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, u
     if (handed) handed.current = zoomer;
   });
   const low = usePosture() === 'low';
+  // the large one of its page: the wheel over it is not for scrolling
+  const main = handed !== undefined;
   const under = useLayer(scene, (s) => !MOVING.has(s.role) && !ON_TOP.has(s.role));
   const moving = useLayer(scene, (s) => MOVING.has(s.role));
   const onTop = useLayer(scene, (s) => !MOVING.has(s.role) && ON_TOP.has(s.role));
@@ -83,10 +85,14 @@ export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, u
           aria-label={label}
           data-scale={view.scale}
           data-testid={testID}
-          ref={wheel}
+          ref={main ? wheel : undefined}
           {...gestures}
-          // where the page scrolls as a whole a finger on a drawing that fits scrolls it
-          style={{ display: 'block', touchAction: low && !closer ? 'pan-y' : 'none', cursor: closer ? 'grab' : 'auto' }}
+          // in what scrolls a finger on a drawing that fits scrolls it, and two bring the drawing closer
+          style={{
+            display: 'block',
+            touchAction: closer || (main && !low) ? 'none' : 'pan-y',
+            cursor: closer ? 'grab' : 'auto',
+          }}
         >
           <Shapes shapes={under} view={view} palette={palette} />
           <Shapes shapes={moving} view={view} palette={palette} />
