@@ -53,7 +53,7 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean;
   { path: '/room/guest-room/set', shown: 'set-back', open: ['view-screw', 'guide'] },
   { path: '/room/attic-snug/room', shown: 'face', open: ['view-above'] },
   { path: '/room/guest-room/mount', shown: 'mount-louvre-2', open: ['why-louvre-2'] },
-  { path: '/room/guest-room/height', shown: 'school-eyes', dark: true },
+  { path: '/room/guest-room/height', shown: 'school-eyes' },
   { path: '/room/attic-snug/reach', shown: 'seat-v2', open: ['coverage'] },
   { path: '/room/guest-room/wall', shown: 'face' },
   {
@@ -69,7 +69,7 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean;
   { path: '/catalogue/new', shown: 'form-maxMass', open: ['measure-plate'] },
   { path: '/device', shown: 'keeping' },
   { path: '/room/guest-room/history', shown: 'revision-1', open: ['revision-1'] },
-  { path: '/room/guest-room/level', shown: 'face', dark: true },
+  { path: '/room/guest-room/level', shown: 'face' },
 ];
 
 const HALF = Math.ceil(PAGES.length / 2);
@@ -101,7 +101,7 @@ for (const [which, pages] of [
       if (which === 'first') return;
       await own.getByTestId('figure').first().click();
       await expect(own.getByTestId('working-sheet')).toBeVisible();
-      await clean('working', true);
+      await clean('working');
       await own.keyboard.press('Escape');
       await own.getByTestId('add-reading').click();
       await expect(own.getByTestId('pad')).toBeVisible();
