@@ -58,6 +58,7 @@ export function RoomsScreen() {
       {wide && shown?.job ? <RoomPreview key={shown.id} room={shown} document={shown.job} /> : null}
       <Snackbar
         visible={removed !== undefined}
+        elevation={0}
         duration={UNDO_MS}
         // over the bar, not on it
         wrapperStyle={{ bottom: 130, maxWidth: LIST_PX }}
