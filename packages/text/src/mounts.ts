@@ -1,4 +1,4 @@
-import type { Advice } from '@steddo/contract';
+import type { Advice, Job } from '@steddo/contract';
 import type { Compared } from '@steddo/core';
 import { typeName } from './names';
 import { rounded, type Wording } from './wording';
@@ -57,3 +57,10 @@ export const COMPARED_ROWS: readonly ComparedRow[] = [
   row('mass to spare', (c) => c.massMargin, 'mass'),
   row('price', (c) => c.price, 'plain'),
 ];
+
+/** The set and what it hangs on, in one line: "43 in · 19 lb · 200 x 200 · Louvre 2". */
+export function setLine({ screen, mount }: Pick<Job, 'screen' | 'mount'>, say: Wording): string {
+  const { diagonal, mass, pattern } = screen;
+  const parts = [say.diagonal(diagonal), say.mass(mass), `${pattern.width} x ${pattern.height}`, mount?.name];
+  return parts.filter(Boolean).join(' · ');
+}

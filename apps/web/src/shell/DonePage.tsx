@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Hole, Job, Plan } from '@steddo/contract';
-import { findingText, holeName, resultName } from '@steddo/text';
+import { findingText, holeName, resultName, setLine } from '@steddo/text';
 import { momentText } from '../ui/moment';
 import { saveRoomFile } from '../features/kept/roomFile';
 import { heightNumbers } from '../state/barNumbers';
@@ -24,7 +24,6 @@ function Summary({ id }: { id: string }) {
   const palette = usePalette();
   const { job, plan, say, dispatch, readOnly } = useRoomContext();
   const done = job.record?.done;
-  const { diagonal, mass, pattern } = job.screen;
   const finish = () => {
     const at = new Date().toISOString();
     if (dispatch({ do: 'put', path: 'record.done', value: at }).length === 0) router.replace('/');
@@ -44,7 +43,7 @@ function Summary({ id }: { id: string }) {
       </View>
       <ScrollView style={{ flex: 1 }} tabIndex={0}>
         <Row name="set">
-          <Txt>{`${say.diagonal(diagonal)} · ${say.mass(mass)} · ${pattern.width} x ${pattern.height}`}</Txt>
+          <Txt>{setLine({ screen: job.screen }, say)}</Txt>
         </Row>
         <Row name="mount">
           <Txt>{job.mount?.name ?? 'none picked'}</Txt>

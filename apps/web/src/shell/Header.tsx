@@ -1,4 +1,5 @@
 import { memo, useState } from 'react';
+import { setLine } from '@steddo/text';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { RoomState } from '../data/rooms';
@@ -45,9 +46,7 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
       </Tap>
       {wide ? (
         <View style={{ marginLeft: 24, flexDirection: 'row', gap: 16, alignItems: 'center' }}>
-          <Txt
-            soft
-          >{`${say.diagonal(job.screen.diagonal)} · ${say.mass(job.screen.mass)} · ${job.screen.pattern.width} x ${job.screen.pattern.height}${job.mount ? ` · ${job.mount.name}` : ''}`}</Txt>
+          <Txt soft>{setLine(job, say)}</Txt>
         </View>
       ) : null}
       <View style={{ flex: 1 }} />

@@ -33,7 +33,13 @@ export interface RoomParts {
 /** A room that is open: its document, plan and turn, for whatever page shows it. */
 export function RoomFrame({ id, children }: { id: string; children: (parts: RoomParts) => ReactNode }) {
   const { state, opening } = useRoom(id);
-  if (state && state.deletedAt === undefined) return <OpenRoom state={state}>{children}</OpenRoom>;
+  if (state && state.deletedAt === undefined)
+    // another room has a planner of its own: nothing of the one before is ever its last good plan
+    return (
+      <OpenRoom key={state.id} state={state}>
+        {children}
+      </OpenRoom>
+    );
   return <NoRoom opening={state?.deletedAt === undefined ? opening : 'deleted'} />;
 }
 

@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
 import { faceScene } from '@steddo/drawing';
-import { stageName } from '@steddo/text';
+import { setLine, stageName } from '@steddo/text';
 import { Drawing } from '../../canvas/Drawing';
 import type { ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
@@ -11,7 +11,7 @@ import { FindingNote } from '../../ui/FindingNote';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
-import { setLine, useListedPlan } from './listedPlan';
+import { useListedPlan } from './listedPlan';
 import { openAt } from './RoomRow';
 
 const MOST_SAID = 3;

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
+import { setLine } from '@steddo/text';
 import { bringSeen, type ListedRoom } from '../../data/useLists';
 import { IconTap } from '../../ui/Action';
 import { Tap } from '../../ui/Tap';
@@ -10,7 +11,7 @@ import { Txt } from '../../ui/Txt';
 import { useSeen } from '../../ui/useSeen';
 import { Verdict } from '../../ui/Verdict';
 import { momentText } from '../../ui/moment';
-import { setLine, useListedPlan } from './listedPlan';
+import { useListedPlan } from './listedPlan';
 import { RoomMenu } from './RoomMenu';
 import { WallSketch } from './WallSketch';
 

@@ -62,10 +62,3 @@ function stepText(next: NextStep): string {
       return 'all drilled';
   }
 }
-
-/** What hangs where, in one line: "43 in · 19 lb · 200 x 200 · Louvre 2". */
-export function setLine({ screen, mount }: Job, say: Wording): string {
-  const { diagonal, mass, pattern } = screen;
-  const parts = [say.diagonal(diagonal), say.mass(mass), `${pattern.width} x ${pattern.height}`, mount?.name];
-  return parts.filter(Boolean).join(' · ');
-}
