@@ -30,7 +30,7 @@ export default defineConfig({
     trace: 'off',
   },
   projects: [
-    { name: 'phone', use: { viewport: PHONE, hasTouch: true }, testIgnore: /\.wide\.spec/ },
+    { name: 'phone', use: { viewport: PHONE, hasTouch: true }, testIgnore: /(journey|\.wide)\.spec/ },
     { name: 'wide', use: { viewport: WIDE }, testMatch: /(journey|\.wide)\.spec/ },
   ],
 });

@@ -97,7 +97,7 @@ test.describe('command line and start', () => {
       ['bytes.json', 'is not JSON'],
       ['lines.json', 'two\\u000alines: is not a field'],
     ] as const) {
-      const run = await runToEnd('npm', ['run', '--silent', 'plan', '--', join(folder, file)]);
+      const run = await runToEnd('node', [join(ROOT, 'scripts/plan.mjs'), join(folder, file)]);
       expect(run.code).toBe(2);
       expect(run.err).toContain(words);
       expect(run.err.split('\n').filter((l) => l !== '' && !l.startsWith('npm '))).toHaveLength(1);

@@ -143,7 +143,10 @@ export class Thumb {
   byId = (id: string): Locator => this.page.getByTestId(id);
   /** Types on the pad, key by key, and takes it with `next` or `done`. */
   async keys(keys: string, then: 'next' | 'done'): Promise<void> {
-    for (const key of keys.split(' ').flatMap((part) => (/^\d+$|^\.$/.test(part) ? part.split('') : [part])))
+    for (const key of keys
+      .split(' ')
+      .filter(Boolean)
+      .flatMap((part) => (/^\d+$|^\.$/.test(part) ? part.split('') : [part])))
       await this.tap(this.byId(`key-${key}`));
     await this.tap(this.byId(`key-${then}`));
   }
@@ -151,7 +154,8 @@ export class Thumb {
 
 /** The room as the server has it. */
 export async function savedJob(page: Page, server: TestServer, id: string): Promise<{ version: number; job: Job }> {
-  const response = await page.request.get(`${server.url}/api/rooms/${id}`);
+  // a connection that the server has closed meanwhile is opened again
+  const response = await page.request.get(`${server.url}/api/rooms/${id}`, { maxRetries: 2 });
   expect(response.ok()).toBe(true);
   return (await response.json()) as { version: number; job: Job };
 }

@@ -67,6 +67,9 @@ test('three mounts side by side, and one of them picked', async ({ page, empty }
       .getByRole('cell')
       .allTextContents();
   await expect(sheet.getByRole('columnheader')).toHaveText([/^\s*$/, 'Batten 2', 'Pintle 1', 'Louvre 3']);
+  // the pillow needs 12.4 degrees of tilt, and a fixed mount has none
+  expect(await cells('verdict')).toEqual(['mind', 'go', 'go']);
+  await expect(sheet.locator('svg[data-mount]')).toHaveCount(3);
   expect(await cells('type')).toEqual(['fixed', 'full motion', 'tilt']);
   expect(await cells('tilts down')).toEqual(['–', '15°', '15°']);
   // folded 26 + 4, 58 + 4, 52 + 9 mm; out 400 + 60 mm

@@ -7,14 +7,14 @@ import { expect, test } from './fixtures';
 import { MAIN, ROOT, freePort, runToEnd, testServer } from './server';
 
 /** Times that the server is killed under load; the long run does it a thousand times. */
-const KILLS = Number(process.env.STEDDO_SERVER_KILLS ?? 40);
+const KILLS = Number(process.env.STEDDO_SERVER_KILLS ?? 12);
 
 test(`the server killed ${KILLS} times under load loses nothing that it had acknowledged`, async () => {
   test.setTimeout(60_000 + KILLS * 3000);
   const server = await testServer('catalogue');
   const acknowledged = new Map<string, number[]>();
   const latest = new Map<string, number>();
-  let n = 0;
+  let [n, answered] = [0, 0];
   let loading = true;
   const load = async (room: string) => {
     while (loading) {
@@ -33,7 +33,10 @@ test(`the server killed ${KILLS} times under load loses nothing that it had ackn
           signal: AbortSignal.timeout(3000),
         });
         const said = (await answer.json()) as { version?: number; theirs?: { version: number } };
-        if (answer.status === 200) acknowledged.set(room, [...(acknowledged.get(room) ?? []), edit]);
+        if (answer.status === 200) {
+          acknowledged.set(room, [...(acknowledged.get(room) ?? []), edit]);
+          answered += 1;
+        }
         latest.set(room, said.version ?? said.theirs?.version ?? 0);
       } catch {
         // killed in the middle: nothing was acknowledged
@@ -43,7 +46,10 @@ test(`the server killed ${KILLS} times under load loses nothing that it had ackn
   };
   const loads = ['k1', 'k2', 'k3'].map(load);
   for (let kill = 0; kill < KILLS; kill++) {
-    await new Promise((resolve) => setTimeout(resolve, 40 + ((kill * 29) % 90)));
+    // under load each time: something was acknowledged since it started, and then at any moment
+    const before = answered;
+    await expect.poll(() => answered, { intervals: [10] }).toBeGreaterThan(before);
+    await new Promise((resolve) => setTimeout(resolve, (kill * 29) % 90));
     await server.kill();
     await server.start();
   }
@@ -56,8 +62,7 @@ test(`the server killed ${KILLS} times under load loses nothing that it had ackn
     const kept = new Set(revisions.map((r) => r.editId));
     expect(edits.filter((e) => !kept.has(`e${e}`))).toEqual([]);
   }
-  const all = [...acknowledged.values()].reduce((sum, edits) => sum + edits.length, 0);
-  expect(all).toBeGreaterThan(KILLS);
+  expect(answered).toBeGreaterThanOrEqual(KILLS);
   await server.kill();
 });
 

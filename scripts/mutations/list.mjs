@@ -305,6 +305,7 @@ export const MUTATIONS = [
       ['fixing/lagYield.ts', 'return (1 + angleDeg / 360) * straight;', 'return straight;'],
       ['load/groupForces.ts', '...twist(y - p.y)', '...twist(p.y - y)'],
       ['load/fastenerGroup.ts', 'if (!solid && !oneLine)', 'if (!oneLine)'],
+      ['load/fastenerGroup.ts', 'const ONE_LINE_MM = 20;', 'const ONE_LINE_MM = 1;'],
       [
         'load/worstLoad.ts',
         'out: laneOf(poses, (p) => p.standoff + at.packing)',
@@ -339,6 +340,7 @@ export const MUTATIONS = [
         'const play = (at.slot.height - fastener.diameter) / 2;',
         'const play = at.slot.height - fastener.diameter;',
       ],
+      ['plate/chooseSlots.ts', 's.slot.x) <= s.travel + SLOT_END_MM', 's.slot.x) <= s.travel'],
       ['wall/drilledHoles.ts', 'Math.hypot(s.x - x, s.y - y) >= s.keepOff', 'Math.hypot(s.x - x, s.y - y) >= 0'],
       [
         'wall/drilledHoles.ts',

@@ -59,7 +59,7 @@ export { fitContext, type FitContext } from './mount/fitContext';
 export { comparePlaces, placeOf, rankMounts, rankOne, searchFirst, type RankPlace } from './mount/rankMounts';
 export { SCHEMED, schemeRule } from './mount/schemeRule';
 export { estimateUtilisation } from './mount/estimateUtilisation';
-export { comparedOf, type Compared } from './mount/compareMounts';
+export { comparedOf, loadOf, mountFacts, type Compared, type MountFacts } from './mount/compareMounts';
 export { judgeLift, liftOf, type JudgedLift } from './lift/judgeLift';
 export { liftLimitKg } from './lift/liftLimit';
 export { toMeasure } from './mount/toMeasure';
@@ -85,7 +85,7 @@ export { riseOver } from './level/readLevel';
 // what an arm can do
 export { armOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './arm/arm';
 export type { Arm, Joints } from './arm/arm';
-export { armDrawn, furthest, outWorking, wayTo, yawWorking } from './arm/armDrawn';
+export { armDrawn, furthest, linkagePlaces, outWorking, wayTo, yawWorking } from './arm/armDrawn';
 export { cornerOut } from './reach/cornerOut';
 export { coverage, coverageRow, coverageStands, gridOver, leastOff, type FloorGrid } from './reach/coverage';
 export { obstaclesAt, outOf, standingIn, type Obstacle } from './arm/obstacles';
@@ -112,6 +112,7 @@ export { meetsOnWay, motionTo, turnAt, wallTurn, waysTo } from './arm/sweep';
 // instruments, real or simulated, and practice
 export { hiddenWall, type HiddenWall, type Run } from './instruments/hiddenWall';
 export { seeded } from './instruments/random';
+export { edgeSlope, simulatedSlope, steadyAngle, type LevelSample, type LiveLevel } from './instruments/liveLevel';
 export { simulated } from './instruments/simulated';
 export type { CameraView, FinderKind, Instruments, Pass, Poked, Signal } from './instruments/instruments';
 export { practiceWall, untouched } from './practice/practiceWall';

@@ -9,6 +9,7 @@ import {
   moveFloor,
   offeredHeights,
   plan,
+  rankMounts,
   removeEntry,
   snapBox,
   tapeOf,
@@ -127,14 +128,19 @@ describe('mounts side by side', () => {
   it('margin is rating less mass, swivel the lesser side, and the label’s silence stays silence', () => {
     const arm = demoCatalogue.mounts.find((m) => m.id === 'pintle-2')!;
     const lame = { ...arm, swivel: { left: 60, right: 45 } };
-    expect(comparedOf(lame, 8.6)).toMatchObject({
+    const [ranked] = rankMounts([lame], guestRoom);
+    expect(comparedOf(lame, 8.6, ranked!)).toMatchObject({
       folded: 66,
       extended: 520,
       swivel: 45,
       studs: 1,
       massMargin: 35 - 8.6,
+      verdict: ranked!.verdict,
     });
     const label = demoCatalogue.mounts.find((m) => !m.plate && !m.tilt)!;
-    expect(comparedOf(label, 8.6)).not.toHaveProperty('tiltDown');
+    const silent = comparedOf(label, 8.6, rankMounts([label], guestRoom)[0]!);
+    expect(silent).not.toHaveProperty('tiltDown');
+    // its plate is not measured: nothing is said of its fixings
+    expect(silent).not.toHaveProperty('load');
   });
 });

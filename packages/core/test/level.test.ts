@@ -1,5 +1,5 @@
 import { checkFile, job as jobFormat, type LevelReading } from '@steddo/contract';
-import { plan, riseOver } from '../src';
+import { edgeSlope, plan, riseOver, simulatedSlope, steadyAngle } from '../src';
 import { readLevel } from '../src/level/readLevel';
 import { testJob, testMount } from './jobs';
 
@@ -114,5 +114,50 @@ describe('a spirit level as its owner reads it', () => {
     expect(faults({ instrument: 'spirit', lifted: 1, high: 'left' })).toEqual(['levelReadings.0.span']);
     expect(faults({ instrument: 'spirit', bubble: 1, gap: 1, length: 600, high: 'left' })).toEqual(['levelReadings.0']);
     expect(faults({ instrument: 'spirit' })).toEqual(['levelReadings.0.length', 'levelReadings.0.gap']);
+  });
+});
+
+describe('a phone as a level', () => {
+  /** Turns a device that stands upright facing somebody: so many degrees against the clock, then leaned back. */
+  const held = (turnedDeg: number, backDeg: number) => {
+    const [t, l] = [turnedDeg, backDeg].map((d) => (d * Math.PI) / 180) as [number, number];
+    // the world's up in the device's frame, and from it the angles as W3C Device Orientation defines them
+    const up = { x: Math.sin(t) * Math.cos(l), y: Math.cos(t) * Math.cos(l), z: Math.sin(l) };
+    const beta = Math.asin(up.y);
+    const gamma = Math.atan2(-up.x, up.z);
+    const deg = (rad: number) => (rad * 180) / Math.PI;
+    return edgeSlope(deg(beta), deg(gamma));
+  };
+  it.each([0, 90, -90, 180])('on whichever edge it stands (%i degrees), by so much as it slopes', (edge) => {
+    for (const slope of [0, 0.3, -1.2, 7])
+      for (const back of [0, 5, -20]) expect(held(edge + slope, back)).toBeCloseTo(slope, 9);
+  });
+  it('says nothing on its back', () => {
+    expect(held(0, 80)).toBeUndefined();
+    expect(edgeSlope(0, 0)).toBeUndefined();
+  });
+  const samples = (count: number, deg: (i: number) => number) =>
+    Array.from({ length: count }, (_, i) => ({ at: i * 60, deg: deg(i) }));
+  it('is read once it lies still for a second and a half', () => {
+    expect(steadyAngle([])).toBeUndefined();
+    expect(steadyAngle(samples(20, () => 0.5))).toBeUndefined();
+    expect(steadyAngle(samples(30, () => 0.5))).toBeCloseTo(0.5, 9);
+    expect(steadyAngle(samples(30, (i) => i * 0.02))).toBeUndefined();
+    // what it did before it came to rest does not count
+    expect(steadyAngle(samples(60, (i) => (i < 30 ? i : 0.4)))).toBeCloseTo(0.4, 9);
+    // a second and a half with hardly a telling is no rest
+    expect(
+      steadyAngle([
+        { at: 0, deg: 1 },
+        { at: 1600, deg: 1 },
+      ]),
+    ).toBeUndefined();
+  });
+  it('read and turned end for end it gives slope and own error as any level does', () => {
+    const tell = simulatedSlope(0.5, 0.2, 7);
+    const read = (turned: boolean) => steadyAngle(samples(30, () => tell(turned)))!;
+    const [a, b] = [read(false), -read(true)];
+    expect(Math.abs((a + b) / 2 - 0.5)).toBeLessThan(0.02);
+    expect(Math.abs((a - b) / 2 - 0.2)).toBeLessThan(0.02);
   });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Anchor, Drilled, Evidence, Hole, Job, Mount, Plan } from '@steddo/contract';
+import { demoCatalogue } from '@steddo/samples';
 import { fixingPolicies, plan } from '../src';
 import { markedJoints } from '../src/wall/markedJoints';
 import { unitChance } from '../src/wall/solidChance';
@@ -393,6 +394,47 @@ describe('in mid-job', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 0, y: 1.5 })] });
     expect(p.findings.find((f) => f.code === 'plate-follows-holes')!.values.liftMm).toBeCloseTo(1.5, 9);
   });
+  it('one stud at the very end of the slots: a hole in it is under its slot afterwards too', () => {
+    const arm = demoCatalogue.mounts.find((m) => m.id === 'pintle-2')!;
+    const one = (drilled: Drilled[], by = 0) => {
+      const evidence = [mark('edge-left', 1606.55, 'e1'), mark('edge-right', 1644.65, 'e2')];
+      const screen = { ...testJob().screen, diagonal: 812.8, width: 723.9, height: 419.1, mass: 5.44 };
+      // the set's middle so far aside that slide and slot are used up: it hangs 127 aside, slides 30, slots of 40
+      const centreX = 1625.6 + 127 - 30 - (40 - 7.94) / 2 + by;
+      return plan(testJob({ mount: arm, screen, evidence, drilled, choices: { centreX } }));
+    };
+    const stud = one([]).studs![0]!.centre;
+    const before = one([], stud - 1625.6);
+    expect(before.holes).toHaveLength(3);
+    const first = before.holes![0]!;
+    const after = one([tick(first, 'good')], stud - 1625.6);
+    expect(after.holes!.map((h) => [h.id, h.done])).toEqual([
+      ['h1', true],
+      ['h2', false],
+      ['h3', false],
+    ]);
+    expect(codes(after)).not.toContain('hole-unusable');
+  });
+  it.each([
+    { x: 1e-5, y: 0 },
+    { x: -1e-5, y: 0 },
+    { x: 3, y: 0 },
+    { x: -3, y: 0 },
+  ])(
+    'one stud, a hole %j aside: what it holds changes by little, for no plate turns about a lever of no length',
+    (by) => {
+      const arm = demoCatalogue.mounts.find((m) => m.id === 'pintle-2')!;
+      const screen = { ...testJob().screen, diagonal: 812.8, width: 723.9, height: 419.1, mass: 5.44 };
+      const job = testJob({ mount: arm, screen, evidence: edgesAt(1873) });
+      const whole = plan(job);
+      const result = Math.abs(by.x) < 1 ? 'good' : 'drifted';
+      const p = plan({ ...job, drilled: [tick(whole.holes![0]!, result, by)] });
+      expect(p.holes!.map((h) => h.done)).toEqual([true, false, false]);
+      const ratio = p.loads!.worst / whole.loads!.worst;
+      expect(ratio).toBeGreaterThan(0.8);
+      expect(ratio).toBeLessThan(1.2);
+    },
+  );
   it('6 mm aside: it stays, and says how much wood is left beside it', () => {
     const p = plan({ ...base, drilled: [tick(holes[0]!, 'drifted', { x: 6, y: 0 })] });
     const [first] = p.holes!;

@@ -8,7 +8,10 @@ export { MAP_FAIR_DEG, MAP_GOOD_DEG, type FloorMap, type Swung } from './armShap
 export { setScene, type SetAsk } from './setScene';
 export { screwScene, type ScrewDrawn } from './screwScene';
 export { fitView, scaleBar, type View } from './fitView';
+export { edgesOf, namedThings } from './namesOf';
+export { placeNames, type NamedThing, type NameRules, type PlacedName } from './placeNames';
 export { overlap, placeLabels, type PlacedLabel, type PxBox } from './placeLabels';
-export type { Box, Label, Role, Scene, Shape } from './scene';
+export { join, type Box, type Label, type Role, type Scene, type Shape } from './scene';
+export { mountAboveScene } from './mountAboveScene';
 export { mountSideScene } from './mountSideScene';
 export { plateScene, type PlateAsk } from './plateScene';

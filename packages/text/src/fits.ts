@@ -1,6 +1,6 @@
 import type { Fit, FitOf } from '@steddo/contract';
 import { buildName } from './names';
-import { rounded, type Wording } from './wording';
+import { rounded, shareText, type Wording } from './wording';
 
 /** A fit rule in words with its margin: `11 mm short in pattern height`. */
 export function fitText(fit: Fit, say: Wording): string {
@@ -38,13 +38,13 @@ export function fitText(fit: Fit, say: Wording): string {
       return peopleWords(fit);
     case 'holds':
       return fit.ok
-        ? `its fixings have ${percent(fit.value)} of what they may hold at worst`
-        : `its fixings would have ${percent(fit.value)} of what they may hold`;
+        ? `its fixings have ${shareText(fit.value)} of what they may hold at worst`
+        : `its fixings would have ${shareText(fit.value)} of what they may hold`;
     case 'scheme':
       if (fit.value === 'none') return 'searched: no holes that hold on this wall';
       return fit.ok
-        ? `searched: holes found, ${percent(fit.value)} of what they may hold`
-        : `searched: ${percent(fit.value)} of what its fixings may hold`;
+        ? `searched: holes found, ${shareText(fit.value)} of what they may hold`
+        : `searched: ${shareText(fit.value)} of what its fixings may hold`;
     case 'stud-spacing':
       return fit.ok ? 'stud spacing fits' : `stud spacing off by ${say.length(by)}`;
   }
@@ -55,8 +55,6 @@ function peopleWords({ ok, value, people }: FitOf<'people'>): string {
   const who = people === 1 ? 'one can lift the set' : 'two people lift the set';
   return ok ? who : `${who}, ${rounded(value, 1)} times what they should`;
 }
-
-const percent = (use: number): string => `${Math.ceil(use * 100)} %`;
 
 /** The mount's pattern is short of a larger set; a smaller set is short of the mount. */
 const short = ({ value, limit }: FitOf<'pattern'>): string => (value < limit ? 'too small' : 'short');

@@ -30,7 +30,8 @@ export { shareText, capital, rounded, type Wording } from './wording';
 export { termOf } from './terms';
 export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';
-export { COMPARED_ROWS, adviceText, setLine, type ComparedRow } from './mounts';
+export { COMPARED_ROWS, adviceText, mountLines, rankedLine, setLine, type ComparedRow } from './mounts';
+export { correctionWay, levelLine, raiseText, readingText } from './level';
 export { comfortText, customerNotes, offerTitle } from './customer';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {

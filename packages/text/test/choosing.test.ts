@@ -1,5 +1,5 @@
 import type { Advice, Height, Misfit } from '@steddo/contract';
-import { comparedOf, plan, withKit } from '@steddo/core';
+import { comparedOf, plan, rankMounts, withKit } from '@steddo/core';
 import { atticSnug, demoCatalogue, guestRoom } from '@steddo/samples';
 import {
   COMPARED_ROWS,
@@ -12,6 +12,7 @@ import {
   measuredName,
   misfitText,
   offerTitle,
+  rankedLine,
   wordingFor,
   screwName,
   washersText,
@@ -68,11 +69,26 @@ describe('mounts in words', () => {
   });
   it('side by side in the units of the job, a dash where the label is silent', () => {
     const label = demoCatalogue.mounts.find((m) => !m.plate && !m.tilt)!;
-    const of = (name: string, s = say) => COMPARED_ROWS.find((r) => r.name === name)!.text(comparedOf(label, 10), s);
+    const of = (name: string, s = say) =>
+      COMPARED_ROWS.find((r) => r.name === name)!.text(comparedOf(label, 10, rankMounts([label], atticSnug)[0]!), s);
     expect(of('tilts down')).toBe('–');
     expect(of('off the wall, folded', metric)).toBe(`${label.depth.folded} mm`);
     expect(of('mass to spare', metric)).toBe(`${label.maxMass - 10} kg`);
+    expect(of('its fixings have')).toBe('–');
     expect(new Set(COMPARED_ROWS.map((r) => r.name)).size).toBe(COMPARED_ROWS.length);
+  });
+  it('a row of the list says what it has to spare or lacks, its studs and its load; studs only where there are some', () => {
+    const mounts = ['louvre-2', 'pintle-1', 'perch-1'].map((id) => demoCatalogue.mounts.find((m) => m.id === id)!);
+    const line = (at: number, onStuds = true) => {
+      const [ranked] = rankMounts([mounts[at]!], withKit(guestRoom, demoCatalogue));
+      return rankedLine(ranked!, mounts[at]!, onStuds, metric);
+    };
+    // 40 kg rated, 8.6 hung; patterns from 100 x 100
+    expect(line(0)).toMatch(/^carries it with 31\.4 kg to spare · pattern fits .* · 2 studs · fixings at \d+ %$/);
+    expect(line(0, false)).not.toContain('stud');
+    expect(line(1)).toContain(' · 1 stud · ');
+    // made for sets up to 27 in: 43 less 27, in mm
+    expect(line(2)).toMatch(/^406 mm over its largest size/);
   });
   it('every rule of every demo mount has its sentence, in either unit', () => {
     const { ranking } = plan(withKit(atticSnug, demoCatalogue), { mounts: demoCatalogue.mounts });

@@ -50,9 +50,9 @@ export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, u
     () => fitView({ left, right, bottom, top }, { width, height, padPx: 16, stands }),
     [left, right, bottom, top, width, height, stands],
   );
-  const { view: held, hold } = useHeld(fitted);
+  const { view: steady, held, hold } = useHeld(fitted);
   const { zoom, zoomer, wheel, gestures } = useZoom(size, hold.isTaken);
-  const view = useMemo(() => zoomed(held, zoom), [held, zoom]);
+  const view = useMemo(() => zoomed(steady, zoom), [steady, zoom]);
   const closer = zoom.factor > 1;
   useEffect(() => onZoomed?.(closer), [onZoomed, closer]);
   useEffect(() => {
@@ -97,7 +97,7 @@ export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, u
           <Shapes shapes={under} view={view} palette={palette} />
           <Shapes shapes={moving} view={view} palette={palette} />
           <Shapes shapes={onTop} view={view} palette={palette} />
-          <Names shapes={still} view={view} width={width} taken={placed} />
+          <Names shapes={still} around={held ? still : scene.shapes} view={view} size={size} taken={placed} />
           <ScaleBar view={view} width={width} units={units} />
           {placed.map((l) => (
             <MarkLabel key={l.id} label={l} />
@@ -125,7 +125,7 @@ function useHeld(fitted: SceneView) {
     }),
     [],
   );
-  return { view: taken ?? fitted, hold };
+  return { view: taken ?? fitted, held: taken !== undefined, hold };
 }
 
 const MOVING = new Set(['set', 'picture', 'plate', 'open', 'slot', 'hook', 'centre-line']);

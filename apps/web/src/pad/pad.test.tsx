@@ -28,8 +28,8 @@ describe('every field', () => {
         const opener = () => screen.getByTestId(dataset.testid!);
         fireEvent.click(opener());
         await settled();
-        // every kind of nonsense on some, two and the last on each
-        for (const text of at % 8 === 0 ? NONSENSE : [...NONSENSE.slice(1, 3), NONSENSE.at(-1)!]) {
+        // every kind of nonsense on some, another and the last on each
+        for (const text of at % 8 === 0 ? NONSENSE : [NONSENSE[at % 7]!, NONSENSE.at(-1)!]) {
           fireEvent.change(screen.getByTestId('pad-text'), { target: { value: text } });
           fireEvent.click(screen.getByTestId('key-done'));
           expect(screen.getByTestId('pad-error').textContent).toMatch(/[Tt]akes|Write|write|go up to|cannot be less/);

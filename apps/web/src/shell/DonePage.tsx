@@ -1,14 +1,17 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Hole, Job, Plan } from '@steddo/contract';
-import { findingText, holeName, resultName, setLine } from '@steddo/text';
+import { faceScene } from '@steddo/drawing';
+import { findingText, holeName, levelLine, resultName, setLine } from '@steddo/text';
+import { Drawing } from '../canvas/Drawing';
 import { momentText } from '../ui/moment';
 import { saveRoomFile } from '../features/kept/roomFile';
 import { heightNumbers } from '../state/barNumbers';
 import { useRoomContext } from '../state/roomState';
 import { Action, IconTap } from '../ui/Action';
 import { usePalette } from '../ui/tokens';
+import { isBeside, type Posture } from '../ui/usePosture';
 import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { Figure } from '../work/Figure';
@@ -17,10 +20,10 @@ import { RoomFrame } from './RoomScreen';
 
 /** The end of a job: what hangs where, what it hangs on, and the word that it is done. */
 export function DonePage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{() => <Summary id={id} />}</RoomFrame>;
+  return <RoomFrame id={id}>{({ posture }) => <Summary id={id} posture={posture} />}</RoomFrame>;
 }
 
-function Summary({ id }: { id: string }) {
+function Summary({ id, posture }: { id: string; posture: Posture }) {
   const palette = usePalette();
   const { job, plan, say, dispatch, readOnly } = useRoomContext();
   const done = job.record?.done;
@@ -41,49 +44,61 @@ function Summary({ id }: { id: string }) {
           <Verdict verdict={plan.verdict} />
         </View>
       </View>
-      <ScrollView style={{ flex: 1 }} tabIndex={0}>
-        <Row name="set">
-          <Txt>{setLine({ screen: job.screen }, say)}</Txt>
-        </Row>
-        <Row name="mount">
-          <Txt>{job.mount?.name ?? 'none picked'}</Txt>
-        </Row>
-        <Row name="height">
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>
-            {heightNumbers(job, plan).map((n) =>
-              n.working ? <Figure key={n.label} label={n.label} working={n.working} size={20} /> : null,
-            )}
+      <View style={{ flex: 1, flexDirection: isBeside(posture) ? 'row' : 'column' }}>
+        {isBeside(posture) ? (
+          <View style={{ flex: 1 }}>
+            <WallDone />
           </View>
-        </Row>
-        <Row name="holes">
-          {holeLines(plan, job.drilled).map((line) => (
-            <Txt key={line}>{line}</Txt>
-          ))}
-        </Row>
-        {plan.level ? (
-          <Row name="level">
-            <Txt>{levelLine(plan.level)}</Txt>
-          </Row>
         ) : null}
-        <Stands plan={plan} text={(f) => findingText(f, say)} />
-        <View style={{ padding: 16 }}>
-          <Txt kind="small" soft>
-            A check of arithmetic on what was entered, not an engineer’s approval. Follow the leaflet and local codes;
-            fixed wiring, gas and structure are for licensed trades.
-          </Txt>
-        </View>
-        <View style={{ paddingHorizontal: 16, paddingBottom: 16, gap: 10 }}>
-          <Action quiet label="save as a file" onPress={() => saveRoomFile(job)} />
-          {done !== undefined && !readOnly ? (
-            <Action
-              quiet
-              label="open it again"
-              testID="reopen"
-              onPress={() => dispatch({ do: 'drop', path: 'record.done' })}
-            />
+        <ScrollView style={{ flex: 1 }} tabIndex={0}>
+          {isBeside(posture) ? null : (
+            <View style={{ height: DRAWING_PX }}>
+              <WallDone />
+            </View>
+          )}
+          <Row name="set">
+            <Txt>{setLine({ screen: job.screen }, say)}</Txt>
+          </Row>
+          <Row name="mount">
+            <Txt>{job.mount?.name ?? 'none picked'}</Txt>
+          </Row>
+          <Row name="height">
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>
+              {heightNumbers(job, plan).map((n) =>
+                n.working ? <Figure key={n.label} label={n.label} working={n.working} size={20} /> : null,
+              )}
+            </View>
+          </Row>
+          <Row name="holes">
+            {holeLines(plan, job.drilled).map((line) => (
+              <Txt key={line}>{line}</Txt>
+            ))}
+          </Row>
+          {plan.level ? (
+            <Row name="level">
+              <Txt>{levelLine(plan.level.corrections)}</Txt>
+            </Row>
           ) : null}
-        </View>
-      </ScrollView>
+          <Stands plan={plan} text={(f) => findingText(f, say)} />
+          <View style={{ padding: 16 }}>
+            <Txt kind="small" soft>
+              A check of arithmetic on what was entered, not an engineer’s approval. Follow the leaflet and local codes;
+              fixed wiring, gas and structure are for licensed trades.
+            </Txt>
+          </View>
+          <View style={{ paddingHorizontal: 16, paddingBottom: 16, gap: 10 }}>
+            <Action quiet label="save as a file" onPress={() => saveRoomFile(job)} />
+            {done !== undefined && !readOnly ? (
+              <Action
+                quiet
+                label="open it again"
+                testID="reopen"
+                onPress={() => dispatch({ do: 'drop', path: 'record.done' })}
+              />
+            ) : null}
+          </View>
+        </ScrollView>
+      </View>
       <View
         style={{ padding: 6, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink, gap: 4 }}
       >
@@ -98,6 +113,23 @@ function Summary({ id }: { id: string }) {
       </View>
       <WorkingSheet />
     </View>
+  );
+}
+
+const DRAWING_PX = 220;
+
+/** The wall as it was done, to scale. */
+function WallDone() {
+  const { job, plan } = useRoomContext();
+  const scene = useMemo(() => faceScene(job, plan, 'holes'), [job, plan]);
+  return (
+    <Drawing
+      scene={scene}
+      box={scene.focus}
+      units={job.units}
+      label={`the wall as it was done, to scale: ${job.title}`}
+      testID="done-face"
+    />
   );
 }
 
@@ -140,9 +172,4 @@ function holeLines({ holes = [] }: Plan, came: Job['drilled'] = []): string[] {
 function nameOf(id: string, holes: readonly Hole[]): string {
   const hole = holes.find((h) => h.id === id);
   return hole ? holeName(hole, holes) : id;
-}
-
-function levelLine({ corrections }: NonNullable<Plan['level']>): string {
-  const [first] = corrections;
-  return first ? `raise the ${first.where} end` : 'level';
 }

@@ -25,7 +25,7 @@ import { ladderAt, otherResults, tick, type LadderAt } from '../features/ladder/
 import { keepLevelled, levelledFrom } from '../features/ladder/levelled';
 import { MarkFace } from '../features/ladder/MarkFace';
 import { MovedSheet } from '../features/ladder/MovedSheet';
-import { useSpeech } from '../features/ladder/useSpeech';
+import { useSpeech } from '../ui/useSpeech';
 import { useWakeLock } from '../features/ladder/useWakeLock';
 
 /** At the wall: one mark at a time, readable from a step-ladder, one thumb. */
@@ -248,6 +248,6 @@ function OtherTicks({
 
 const Small = (props: { label: string; testID: string; disabled: boolean; onPress: () => void }) => (
   <View style={{ flexGrow: 1, flexShrink: 1, flexBasis: rem(128) }}>
-    <Action quiet {...props} />
+    <Action quiet fill {...props} />
   </View>
 );

@@ -49,6 +49,12 @@ describe('the next step', () => {
     expect(stageState('reach', atticSnug, plan(atticSnug)).needs).toBe(false);
     expect(to('height', { ...atticSnug, mount: guestRoom.mount! })).toBe('wall');
   });
+  it('a wall of units is set out from a joint first; once one is marked the way goes on to the holes', () => {
+    expect(to('height', breakfastBar)).toBe('reach');
+    const unmarked = { ...breakfastBar, mount: guestRoom.mount!, evidence: [] };
+    expect(to('height', unmarked)).toBe('wall');
+    expect(to('wall', unmarked)).toBe('holes');
+  });
   it('never leads to where one is', () => {
     for (const job of [fresh, measured, guestRoom, atticSnug, breakfastBar])
       for (const stage of STAGES) expect(to(stage, job)).not.toBe(stage);

@@ -16,8 +16,11 @@ export const LACKS: Record<BuiltStage, (job: Job, plan: Plan) => boolean> = {
   mount: (job) => !job.mount,
   height: (job, plan) => guessed(job, 'aim.height') || !plan.placement || Boolean(plan.placement.conflict),
   reach: (job, plan) => moves(job) && !plan.reach,
-  // a wall without studs is looked at, and lacks none
-  wall: ({ room }, plan) => room.wall.build.kind !== 'masonry' && (plan.studs ?? []).length === 0,
+  // a wall without studs lacks none, and is set out from a joint
+  wall: ({ room }, plan) =>
+    room.wall.build.kind === 'masonry'
+      ? plan.findings.some((f) => f.code === 'mark-a-joint-first')
+      : (plan.studs ?? []).length === 0,
   holes: (_, plan) => (plan.holes ?? []).length === 0,
   level: (_, plan) => !plan.level,
 };

@@ -1,3 +1,4 @@
+import { Followed } from '../data/device';
 import { Journal } from '../data/journal';
 
 /** What of the device's store parts of a room use, in memory: jsdom has no IndexedDB. */
@@ -11,5 +12,6 @@ export function memoryStore() {
     },
     journal: new Journal(globalThis.localStorage),
     rooms: {},
+    device: new Followed('test phone'),
   };
 }

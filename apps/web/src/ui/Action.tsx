@@ -9,11 +9,13 @@ export interface ActionProps {
   icon?: IconName;
   quiet?: boolean;
   disabled?: boolean;
+  /** As tall as what stands beside it. */
+  fill?: boolean;
   testID?: string;
 }
 
 /** The one thing that the hand does next; `quiet` for what stands beside it. */
-export function Action({ label, onPress, icon, quiet, disabled, testID }: ActionProps) {
+export function Action({ label, onPress, icon, quiet, disabled, fill, testID }: ActionProps) {
   const palette = usePalette();
   return (
     <Button
@@ -33,6 +35,7 @@ export function Action({ label, onPress, icon, quiet, disabled, testID }: Action
         borderColor: palette.ink,
         opacity: disabled ? 0.35 : 1,
         justifyContent: 'center',
+        ...(fill ? { flexGrow: 1 } : {}),
       }}
     >
       {label}

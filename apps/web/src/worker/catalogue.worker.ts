@@ -8,6 +8,7 @@ import {
   withOwn,
   type MountQuery,
   type Progress,
+  type RankedMount,
   type RankedPage,
   type ReadResult,
 } from './catalogueJob';
@@ -74,6 +75,8 @@ const api = {
     const mine = turn;
     return ranking.page(mounts, job, query, () => mine === turn, progress);
   },
+  /** Some of the list that was last asked for. */
+  some: (ids: readonly string[]): RankedMount[] => ranking.some(ids),
   find: (id: string): Mount | undefined => mounts.find((m) => m.id === id),
   /** Names for the catalogue's own list, archived ones on request. */
   list({ text, types, from, count, archived }: MountQuery) {

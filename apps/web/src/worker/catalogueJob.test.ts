@@ -1,21 +1,22 @@
 import type { Mount } from '@steddo/contract';
 import { rankMounts } from '@steddo/core';
 import { demoCatalogue, guestRoom } from '@steddo/samples';
-import { MountRanking, matches, withOwn, type MountQuery } from './catalogueJob';
+import { MountRanking, matches, withOwn, type MountQuery, type RankedPage } from './catalogueJob';
 
 const ALL: MountQuery = { text: '', types: [], fitting: false, from: 0, count: 1000 };
 const { mounts } = demoCatalogue;
 const always = () => true;
 const nothing = () => undefined;
+const idsOf = ({ mounts: shown }: RankedPage) => shown.map((m) => m.ranked.id);
 
 describe('the ranking in the worker', () => {
   it('has the order of the plan, page by page', async () => {
     const ranking = new MountRanking();
     const all = await ranking.page(mounts, guestRoom, ALL, always, nothing);
     const order = rankMounts(mounts, guestRoom).map((r) => r.id);
-    expect(all!.ranked.map((r) => r.id)).toEqual(order);
+    expect(idsOf(all!)).toEqual(order);
     const second = await ranking.page(mounts, guestRoom, { ...ALL, from: 5, count: 4 }, always, nothing);
-    expect(second!.ranked.map((r) => r.id)).toEqual(order.slice(5, 9));
+    expect(idsOf(second!)).toEqual(order.slice(5, 9));
     expect([second!.total, second!.of]).toEqual([order.length, order.length]);
   });
   it('filters by words, by type, by what nothing stops; archived ones are out', async () => {
@@ -24,12 +25,21 @@ describe('the ranking in the worker', () => {
     const page = async (change: Partial<MountQuery>) =>
       (await ranking.page(archived, guestRoom, { ...ALL, ...change }, always, nothing))!;
     expect((await page({})).of).toBe(mounts.length - 1);
-    expect((await page({ text: 'LOUVRE 2' })).ranked.map((r) => r.id)).toEqual(['louvre-2']);
-    const types = (await page({ types: ['corner'] })).ranked.map((r) => r.type);
+    expect(idsOf(await page({ text: 'LOUVRE 2' }))).toEqual(['louvre-2']);
+    const types = (await page({ types: ['corner'] })).mounts.map((m) => m.ranked.type);
     expect(new Set(types)).toEqual(new Set(['corner']));
-    const fitting = (await page({ fitting: true })).ranked;
+    const fitting = (await page({ fitting: true })).mounts;
     expect(fitting.length).toBeGreaterThan(0);
-    expect(fitting.some((r) => r.verdict === 'stop')).toBe(false);
+    expect(fitting.some((m) => m.ranked.verdict === 'stop')).toBe(false);
+  });
+  it('gives some of the list as they stand in it, whatever the filter lets through', async () => {
+    const ranking = new MountRanking();
+    expect(ranking.some(['louvre-2'])).toEqual([]);
+    await ranking.page(mounts, guestRoom, { ...ALL, text: 'batten' }, always, nothing);
+    const wanted = rankMounts(mounts, guestRoom);
+    const found = ranking.some(['perch-1', 'nothing', 'louvre-2']);
+    expect(found.map((m) => m.mount.id)).toEqual(['perch-1', 'louvre-2']);
+    for (const { ranked } of found) expect(ranked).toEqual(wanted.find((r) => r.id === ranked.id));
   });
   it('judges again when the room changes, not when only the page does', async () => {
     const ranking = new MountRanking();
@@ -41,7 +51,7 @@ describe('the ranking in the worker', () => {
     const heavy = { ...guestRoom, screen: { ...guestRoom.screen, mass: 70 } };
     const page = await ranking.page(mounts, heavy, { ...ALL, fitting: true }, always, count);
     expect(judged).toBe(2);
-    expect(page!.ranked.every((r) => mounts.find((m) => m.id === r.id)!.maxMass >= 70)).toBe(true);
+    expect(page!.mounts.every(({ mount }) => mount.maxMass >= 70)).toBe(true);
   });
   it('gives nothing when it is called off, and tells how far it is', async () => {
     const many = Array.from({ length: 2500 }, (_, i): Mount => ({ ...mounts[0]!, id: `m${i}` }));

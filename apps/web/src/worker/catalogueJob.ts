@@ -23,8 +23,14 @@ export interface MountQuery {
   archived?: boolean;
 }
 
+/** A mount, and what the list says of it. */
+export interface RankedMount {
+  mount: Mount;
+  ranked: Ranked;
+}
+
 export interface RankedPage {
-  ranked: Ranked[];
+  mounts: RankedMount[];
   /** All that the filter lets through. */
   total: number;
   /** All that were judged. */
@@ -51,6 +57,7 @@ export class MountRanking {
   private places: RankPlace[] = [];
   private key = '';
   private memory = newMemory();
+  private ranked?: (place: RankPlace) => RankedMount;
 
   forget(): void {
     this.key = '';
@@ -75,11 +82,19 @@ export class MountRanking {
     }
     const passing = this.places.filter((p) => passes(p, query));
     const shown = passing.slice(query.from, query.from + query.count);
-    return {
-      ranked: shown.map((p) => rankOne(p.mount, asked, context, p.searched ? found : undefined)),
-      total: passing.length,
-      of: this.places.length,
-    };
+    this.ranked = ({ mount, searched }) => ({
+      mount,
+      ranked: rankOne(mount, asked, context, searched ? found : undefined),
+    });
+    return { mounts: shown.map(this.ranked), total: passing.length, of: this.places.length };
+  }
+
+  /** Mounts of the list that was last asked for, by their ids, whatever its filter lets through. */
+  some(ids: readonly string[]): RankedMount[] {
+    return ids.flatMap((id) => {
+      const place = this.places.find((p) => p.mount.id === id);
+      return place && this.ranked ? [this.ranked(place)] : [];
+    });
   }
 
   private async judge(

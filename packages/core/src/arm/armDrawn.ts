@@ -2,7 +2,7 @@ import type { Working } from '@steddo/contract';
 import type { Point } from '../primitives/convex';
 import { toRad } from '../primitives/convert';
 import { leaf, sum } from '../primitives/working';
-import { jointsFor, reachedBy } from './arm';
+import { jointsFor, reachedBy, type Arm } from './arm';
 import { poseOf, posed, type ReachModel, type SetPoseMm } from './reachModel';
 import { standAt } from './reachTable';
 import { cornersOf, setPoint } from './setShape';
@@ -20,16 +20,22 @@ export interface ArmDrawn {
 export function armDrawn({ reach }: ReachModel, at: SetPoseMm): ArmDrawn {
   const { arm, shape } = reach;
   const pose = poseOf(at);
-  const pivot = { x: at.x, z: at.z };
-  const elbow = arm.kind === 'two' ? [elbowAt(arm, pivot)] : [];
   return {
-    links: [arm.root, ...elbow, pivot, setPoint(pose, 0, shape.head)],
+    links: [...linkagePlaces(arm, { x: at.x, z: at.z }), setPoint(pose, 0, shape.head)],
     corners: cornersOf(shape, pose),
     face: setPoint(pose, shape.aside, shape.head + shape.thickness),
   };
 }
 
-function elbowAt(arm: ReachModel['reach']['arm'], pivot: Point): Point {
+/**
+ * Where an arm's joints are for a place of its pivot, mm: root, elbow where there is one, pivot. The elbow stays on
+ * the side where it is when folded. Links 100 and 50, folded left, pivot 150 straight out: (0, 0), (0, 100), (0, 150).
+ */
+export function linkagePlaces(arm: Arm, pivot: Point): Point[] {
+  return [arm.root, ...(arm.kind === 'two' ? [elbowAt(arm, pivot)] : []), pivot];
+}
+
+function elbowAt(arm: Arm, pivot: Point): Point {
   const like = Math.sign(arm.foldedJoints.elbow);
   const found = jointsFor(arm, pivot);
   const joints = found.find((j) => Math.sign(j.elbow) === like) ?? found[0] ?? arm.foldedJoints;

@@ -1,5 +1,3 @@
-import { SAME_MM } from '../primitives/epsilons';
-
 /** Fasteners of one plate and what the plate bears against. Lengths mm, on the wall. */
 export interface FastenerGroup {
   points: readonly { x: number; y: number }[];
@@ -19,11 +17,17 @@ export const middleOf = (points: FastenerGroup['points']): { x: number; y: numbe
 /** Which way the plate is pulled off the wall: at its top, or at one side. */
 export type Pulled = 'up' | 'left' | 'right';
 
+/**
+ * Holes of one row or one stud are never drilled quite in line: fasteners no further apart than that are one line, and
+ * the plate bears at its edge. About the outermost of them it would turn on a lever of no length. Ours, mm.
+ */
+const ONE_LINE_MM = 20;
+
 /** Each fastener above the line that the plate turns about, or to one side of it, mm; undefined where there is none. */
 export function leverArms({ points, plate, solid }: FastenerGroup, pulled: Pulled): number[] | undefined {
   const along = points.map((p) => (pulled === 'up' ? p.y : pulled === 'left' ? -p.x : p.x));
   const outer = Math.min(...along);
-  const oneLine = Math.max(...along) - outer < SAME_MM;
+  const oneLine = Math.max(...along) - outer < ONE_LINE_MM;
   if (!solid && !oneLine) return along.map((a) => a - outer);
   if (!plate) return undefined;
   const edge = pulled === 'up' ? plate.bottom : pulled === 'left' ? -plate.right : plate.left;

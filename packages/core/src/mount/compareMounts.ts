@@ -1,7 +1,7 @@
-import type { Mount } from '@steddo/contract';
+import type { Mount, Ranked, Verdict } from '@steddo/contract';
 
-/** What installers hold side by side. Lengths mm, angles degrees; undefined where the label is silent. */
-export interface Compared {
+/** What a label says. Lengths mm, angles degrees; undefined where it is silent. */
+export interface MountFacts {
   id: string;
   name: string;
   type: Mount['type'];
@@ -14,9 +14,16 @@ export interface Compared {
   trim?: number;
   roll?: number;
   studs?: number;
+  price?: number;
+}
+
+/** What installers hold side by side. */
+export interface Compared extends MountFacts {
   /** Rating less the set's mass, kg. */
   massMargin: number;
-  price?: number;
+  verdict: Verdict;
+  /** What its worst fastener has of what it may hold, as a share; undefined where it cannot be said. */
+  load?: number;
 }
 
 const put = <K extends string>(key: K, value: number | undefined): Partial<Record<K, number>> =>
@@ -26,10 +33,14 @@ const put = <K extends string>(key: K, value: number | undefined): Partial<Recor
 const swivelOf = ({ swivel }: Mount): number | undefined =>
   swivel && Math.min(Math.abs(swivel.left), Math.abs(swivel.right));
 
-/**
- * One column of the comparison. A mount rated 40 kg for an 8.6 kg set has a margin of 31.4.
- */
-export const comparedOf = (mount: Mount, massKg: number): Compared => ({
+/** What the list found for its fixings: by the whole search where it was given one, else in closed form. */
+export function loadOf({ reasons }: Pick<Ranked, 'reasons'>): number | undefined {
+  const found = reasons.find((r) => r.rule === 'scheme') ?? reasons.find((r) => r.rule === 'holds');
+  return typeof found?.value === 'number' ? found.value : undefined;
+}
+
+/** What a label says, swivel by its lesser side: 60 left and 45 right is 45. */
+export const mountFacts = (mount: Mount): MountFacts => ({
   id: mount.id,
   name: mount.name,
   type: mount.type,
@@ -42,6 +53,15 @@ export const comparedOf = (mount: Mount, massKg: number): Compared => ({
   ...put('trim', mount.trim?.height),
   ...put('roll', mount.trim?.roll),
   ...put('studs', mount.studs?.count),
-  massMargin: mount.maxMass - massKg,
   ...put('price', mount.price),
+});
+
+/**
+ * One column of the comparison, with what the list found. A mount rated 40 kg for an 8.6 kg set has a margin of 31.4.
+ */
+export const comparedOf = (mount: Mount, massKg: number, ranked: Ranked): Compared => ({
+  ...mountFacts(mount),
+  massMargin: mount.maxMass - massKg,
+  verdict: ranked.verdict,
+  ...put('load', loadOf(ranked)),
 });

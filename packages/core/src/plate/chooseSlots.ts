@@ -3,7 +3,7 @@ import type { Fastener } from '../fixing/kit';
 import type { Screw } from '../fixing/screw';
 import { mayDrill, type DoneHole, type DrilledHoles } from '../wall/drilledHoles';
 import type { UsableSlot } from './usableSlots';
-import { SAME_MM } from '../primitives/epsilons';
+import { SAME_MM, SLOT_END_MM } from '../primitives/epsilons';
 
 /** One way of holding a plate: what goes into the timber or the solid wall, and what into the hollow. */
 export interface FixingWay {
@@ -110,7 +110,7 @@ function holdDone(here: PlateHere): DoneHeld {
     const fastener = done.into === 'board' ? way.board : way.main;
     if (!fastener || (done.into !== 'board' && done.into !== way.into)) continue;
     const slots = slotsFor(here, fastener).filter((s) => !held.some((h) => h.at.index === s.index));
-    const over = slots.filter((s) => Math.abs(done.x - x - s.slot.x) <= s.travel + SAME_MM);
+    const over = slots.filter((s) => Math.abs(done.x - x - s.slot.x) <= s.travel + SLOT_END_MM);
     const at = nearest(over, (s) => Math.abs(done.y - bottom - s.slot.y));
     if (!at) continue;
     const play = (at.slot.height - fastener.diameter) / 2;
@@ -143,7 +143,7 @@ function overStud(here: PlateHere, { held, lift }: DoneHeld, stud: number, wante
   const rows = new Map<number, HolePlace>();
   for (const s of slotsFor(here, fastener)) {
     const off = Math.abs(aim.x.value - x - s.slot.x);
-    if (off > s.travel + SAME_MM) continue;
+    if (off > s.travel + SLOT_END_MM) continue;
     const y = bottom + lift + s.slot.y;
     if (!mayDrill(setting.drilled, way.into, { x: aim.x.value, y }, fastener.diameter)) continue;
     if (!setting.isWallFor(way.into, aim.x.value, y)) continue;

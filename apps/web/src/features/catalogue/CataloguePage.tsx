@@ -12,9 +12,14 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { catalogueWorker } from '../../worker/catalogue';
+import { chosenRow } from '../../ui/chosenRow';
+import { usePosture } from '../../ui/usePosture';
+import { MountSketch } from '../../work/MountSketch';
 import { FilesPart } from './FilesPart';
+import { MountPreview } from './MountPreview';
 
 const PAGE = 40;
+const LIST_PX = 520;
 type TypeChoice = MountType | 'all';
 const TYPES: readonly { value: TypeChoice; name: string }[] = [
   { value: 'all', name: 'all' },
@@ -30,6 +35,9 @@ export function CataloguePage() {
   const [archived, setArchived] = useState(false);
   const [count, setCount] = useState(PAGE);
   const [found, setFound] = useState<{ mounts: Mount[]; total: number }>();
+  const [looked, setLooked] = useState<string>();
+  const wide = usePosture() === 'wide';
+  const shown = found?.mounts.find((m) => m.id === looked) ?? found?.mounts[0];
   useEffect(() => {
     if (revision === 0) return;
     let here = true;
@@ -42,8 +50,14 @@ export function CataloguePage() {
     };
   }, [revision, text, type, archived, count]);
   return (
-    <View style={{ flex: 1, backgroundColor: palette.ground, alignItems: 'center' }}>
-      <View style={{ flex: 1, width: '100%', maxWidth: 760 }}>
+    <View
+      style={{
+        flex: 1,
+        backgroundColor: palette.ground,
+        ...(wide ? { flexDirection: 'row' } : { alignItems: 'center' }),
+      }}
+    >
+      <View style={{ flex: 1, width: '100%', maxWidth: wide ? LIST_PX : 760 }}>
         <View style={{ flexDirection: 'row', alignItems: 'center' }}>
           <IconTap icon="back" label="all rooms" onPress={() => router.replace('/')} />
           <Txt kind="title" level={1}>
@@ -69,18 +83,24 @@ export function CataloguePage() {
               role="link"
               label={`${m.name}, ${typeName[m.type]}`}
               testID={`entry-${m.id}`}
-              onPress={() => router.push(`/catalogue/${encodeURIComponent(m.id)}`)}
+              onPress={() => (wide ? setLooked(m.id) : router.push(`/catalogue/${encodeURIComponent(m.id)}`))}
               style={{
+                ...chosenRow(palette, wide && m.id === shown?.id),
                 paddingHorizontal: 16,
-                minHeight: 52,
+                minHeight: 60,
                 borderBottomWidth: 1,
                 borderBottomColor: palette.hairline,
               }}
             >
-              <Txt kind="bold">
-                {m.name}
-                <Txt soft>{`  ${typeName[m.type]}`}</Txt>
-              </Txt>
+              <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
+                <MountSketch mount={m} />
+                <View style={{ flex: 1 }}>
+                  <Txt kind="bold">
+                    {m.name}
+                    <Txt soft>{`  ${typeName[m.type]}`}</Txt>
+                  </Txt>
+                </View>
+              </View>
             </Tap>
           ))}
           {found ? (
@@ -108,6 +128,7 @@ export function CataloguePage() {
           />
         </View>
       </View>
+      {wide && shown ? <MountPreview mount={shown} /> : null}
     </View>
   );
 }

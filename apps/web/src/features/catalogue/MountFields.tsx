@@ -1,4 +1,4 @@
-import { Controller } from 'react-hook-form';
+import { Controller, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import type { BuildKind, MountType, Units } from '@steddo/contract';
 import { WALL_KINDS } from '@steddo/core';
@@ -7,16 +7,59 @@ import { Choice } from '../../ui/Choice';
 import { Switch } from '../../ui/Switch';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Fold } from '../../ui/Fold';
 import { FormField } from './FormField';
+import { FormFold, type FormLine } from './FormFold';
 import type { MountControl } from './mountForm';
+import { hasArm } from './formToMount';
+import { WALL_FIXINGS, measuresOf, ratingsOf, type WallFixing } from './wallFixings';
 
 const TYPES = (Object.entries(typeName) as [MountType, string][]).map(([value, name]) => ({ value, name }));
 const WALLS = (Object.keys(WALL_KINDS) as BuildKind[]).filter((wall) => WALL_KINDS[wall].main !== undefined);
 
+const movesOf = (long: string): readonly FormLine[] => [
+  { name: 'extended', label: 'out, at most', hint: long },
+  { name: 'swivel', label: 'turns, each way', hint: 'degrees' },
+  { name: 'tiltDown', label: 'tilts down', hint: 'degrees' },
+  { name: 'tiltUp', label: 'tilts up', hint: 'degrees' },
+  { name: 'slide', label: 'set slides, each way', hint: long },
+  { name: 'studs', label: 'studs it needs' },
+  { name: 'price', label: 'price' },
+];
+
+const ARM: readonly FormLine[] = [
+  { name: 'armLinks', label: 'links, pin to pin', hint: 'mm, from the wall out: 230; 230', words: true },
+  { name: 'armHead', label: 'last pin to the set’s back', hint: 'mm' },
+  { name: 'armRoot', label: 'first pin off the plate’s middle', hint: 'mm, minus to the left' },
+  { name: 'foldOffset', label: 'set aside when folded', hint: 'mm, as measured' },
+];
+
+const BAG: readonly FormLine[] = [
+  { name: 'bagScrews', label: 'screws', hint: 'M6 x 12; M8 x 25', words: true },
+  { name: 'bagSpacers', label: 'spacers', hint: 'mm: 5; 10', words: true },
+  { name: 'bagWashers', label: 'washers, thick', hint: 'mm: 1.6; 2', words: true },
+  { name: 'bracket', label: 'bracket, thick', hint: 'mm, under the screw' },
+];
+
+function fixingOf(fixing: WallFixing): FormLine[] {
+  const [diameter, length, count] = measuresOf(fixing);
+  const [tension, shear] = ratingsOf(fixing);
+  const all: FormLine[] = [
+    { name: diameter!, label: 'diameter', hint: 'mm' },
+    { name: length!, label: 'length', hint: 'mm' },
+    { name: count!, label: 'how many' },
+  ];
+  if (!fixing.rated) return all;
+  return [
+    ...all,
+    { name: tension!, label: 'pull it may hold', hint: 'N, by its leaflet' },
+    { name: shear!, label: 'shear it may hold', hint: 'N, by its leaflet' },
+  ];
+}
+
 /** What is on the label: enough to rank it. */
 export function LabelFields({ control, units }: { control: MountControl; units: Units }) {
   const long = units === 'imperial' ? 'in' : 'mm';
+  const [type, walls] = useWatch({ control, name: ['type', 'walls'] });
   return (
     <>
       <FormField control={control} name="name" label="name on the label" words />
@@ -38,19 +81,12 @@ export function LabelFields({ control, units }: { control: MountControl; units: 
           <WallChoices value={field.value} onChange={field.onChange} fault={fieldState.error?.message} />
         )}
       />
-      <Fold name="reach, tilt, price, lags">
-        <FormField control={control} name="extended" label="out, at most" hint={long} />
-        <FormField control={control} name="swivel" label="turns, each way" hint="degrees" />
-        <FormField control={control} name="tiltDown" label="tilts down" hint="degrees" />
-        <FormField control={control} name="tiltUp" label="tilts up" hint="degrees" />
-        <FormField control={control} name="slide" label="set slides, each way" hint={long} />
-        <FormField control={control} name="studs" label="studs it needs" />
-        <FormField control={control} name="lagDiameter" label="its lags: diameter" hint="mm" />
-        <FormField control={control} name="lagLength" label="its lags: length" hint="mm" />
-        <FormField control={control} name="lagCount" label="its lags: how many" />
-        <FormField control={control} name="bracket" label="thickness of its bracket" hint="mm, for the screws" />
-        <FormField control={control} name="price" label="price" />
-      </Fold>
+      <FormFold control={control} name="reach, tilt, price" lines={movesOf(long)} />
+      <FormFold control={control} name="its arm, from above" lines={ARM} asked={hasArm(type)} />
+      {WALL_FIXINGS.map((f) => (
+        <FormFold key={f.prefix} control={control} name={f.name} lines={fixingOf(f)} asked={walls.includes(f.wall)} />
+      ))}
+      <FormFold control={control} name="its bag of screws" lines={BAG} />
     </>
   );
 }

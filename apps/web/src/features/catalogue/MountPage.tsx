@@ -5,11 +5,13 @@ import { router } from 'expo-router';
 import { useForm } from 'react-hook-form';
 import type { Mount, Units } from '@steddo/contract';
 import { fieldName, wordingFor } from '@steddo/text';
+import { lastUnits } from '../../data/lastUnits';
 import { ownMounts, rooms } from '../../data/shared';
 import { useCatalogue } from '../../state/useCatalogue';
 import { Action, IconTap } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { usePalette } from '../../ui/tokens';
+import { usePosture } from '../../ui/usePosture';
 import { Txt } from '../../ui/Txt';
 import { catalogueWorker } from '../../worker/catalogue';
 import { chooseMount } from '../../state/chooseMount';
@@ -39,9 +41,10 @@ export function MountPage({ id, room }: { id: string; room: string | undefined }
         .then((found) => setMount(found ?? 'none'));
   }, [id, revision]);
   const palette = usePalette();
+  const wide = usePosture() === 'wide';
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground, alignItems: 'center' }}>
-      <View style={{ flex: 1, width: '100%', maxWidth: 760 }}>
+      <View style={{ flex: 1, width: '100%', maxWidth: wide ? undefined : 760 }}>
         {mount === undefined ? (
           <View style={{ padding: 24 }}>
             <Txt>Fetching the mount…</Txt>
@@ -54,16 +57,22 @@ export function MountPage({ id, room }: { id: string; room: string | undefined }
             <Action label="the catalogue" onPress={() => router.replace('/catalogue')} />
           </View>
         ) : (
-          <MountEditor key={id} before={mount === 'none' ? undefined : mount} room={room} />
+          <MountEditor key={id} before={mount === 'none' ? undefined : mount} room={room} wide={wide} />
         )}
       </View>
     </View>
   );
 }
 
-function MountEditor({ before, room }: { before: Mount | undefined; room: string | undefined }) {
+interface MountEditorProps {
+  before: Mount | undefined;
+  room: string | undefined;
+  wide: boolean;
+}
+
+function MountEditor({ before, room, wide }: MountEditorProps) {
   const palette = usePalette();
-  const [units, setUnits] = useState<Units>(() => (room ? rooms.get(room)?.job.units : undefined) ?? 'imperial');
+  const [units, setUnits] = useState<Units>(() => (room ? rooms.get(room)?.job.units : undefined) ?? lastUnits());
   const [measuring, setMeasuring] = useState(false);
   const start = before ? typedOf(before, units) : EMPTY;
   const form = useForm<MountTyped, unknown, Mount>({
@@ -106,31 +115,34 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
           {before ? before.name : 'A mount, from its label'}
         </Txt>
       </View>
-      <ScrollView style={{ flex: 1 }} tabIndex={0} keyboardShouldPersistTaps="handled">
-        {measuring ? (
-          <PlateGuide control={control} units={units} mount={shown} onDone={() => setMeasuring(false)} />
-        ) : (
-          <>
-            {preview.success ? <MountDrawing mount={preview.data} units={units} /> : null}
-            <Choice label="numbers are" options={UNITS} value={units} onChoose={change} />
-            <LabelFields control={control} units={units} />
-            <View style={{ padding: 12, gap: 8 }}>
-              {missing.length > 0 ? (
-                <Txt kind="small" soft testID="still-to-measure">
-                  {`Enough to rank it. For holes measure: ${missing.map((f) => fieldName(f, say)).join(', ')}.`}
-                </Txt>
-              ) : null}
-              <Action
-                quiet
-                testID="measure-plate"
-                label="measure the plate, step by step"
-                onPress={() => setMeasuring(true)}
-              />
-            </View>
-            {before ? <MountHistory mount={before} units={units} /> : null}
-          </>
-        )}
-      </ScrollView>
+      <View style={{ flex: 1, flexDirection: 'row' }}>
+        <ScrollView style={{ flex: 1 }} tabIndex={0} keyboardShouldPersistTaps="handled">
+          {measuring ? (
+            <PlateGuide control={control} units={units} mount={shown} onDone={() => setMeasuring(false)} />
+          ) : (
+            <>
+              {preview.success && !wide ? <MountDrawing mount={preview.data} units={units} /> : null}
+              <Choice label="numbers are" options={UNITS} value={units} onChoose={change} />
+              <LabelFields control={control} units={units} />
+              <View style={{ padding: 12, gap: 8 }}>
+                {missing.length > 0 ? (
+                  <Txt kind="small" soft testID="still-to-measure">
+                    {`Enough to rank it. For holes measure: ${missing.map((f) => fieldName(f, say)).join(', ')}.`}
+                  </Txt>
+                ) : null}
+                <Action
+                  quiet
+                  testID="measure-plate"
+                  label="measure the plate, step by step"
+                  onPress={() => setMeasuring(true)}
+                />
+              </View>
+              {before ? <MountHistory mount={before} units={units} /> : null}
+            </>
+          )}
+        </ScrollView>
+        {wide ? <Beside mount={preview.success ? preview.data : before} units={units} /> : null}
+      </View>
       <View
         style={{ padding: 8, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink, gap: 4 }}
       >
@@ -156,6 +168,24 @@ function MountEditor({ before, room }: { before: Mount | undefined; room: string
         />
       </View>
     </>
+  );
+}
+
+const BESIDE_PX = 240;
+
+/** At a desk the drawing stands beside the form, and follows what is typed. */
+function Beside({ mount, units }: { mount: Mount | undefined; units: Units }) {
+  const palette = usePalette();
+  return (
+    <ScrollView style={{ flex: 1, borderLeftWidth: 2, borderLeftColor: palette.ink }} tabIndex={0}>
+      {mount ? (
+        <MountDrawing mount={mount} units={units} stacked high={BESIDE_PX} />
+      ) : (
+        <View style={{ padding: 24 }}>
+          <Txt soft>It is drawn here from its own numbers as soon as the label is read.</Txt>
+        </View>
+      )}
+    </ScrollView>
   );
 }
 

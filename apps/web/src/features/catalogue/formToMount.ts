@@ -1,7 +1,8 @@
-import type { BuildKind, Extent, Mount, MountType, Slot } from '@steddo/contract';
+import type { BuildKind, Extent, Fixing, Mount, MountType, Slot } from '@steddo/contract';
+import { WALL_FIXINGS, type FixingField, type WallFixing } from './wallFixings';
 
 /** The form as it was read: mm, kg, degrees; what was left empty is absent. */
-export interface Read {
+export interface Read extends Partial<Record<FixingField, number | undefined>> {
   name: string;
   type: MountType;
   walls: BuildKind[];
@@ -18,9 +19,6 @@ export interface Read {
   slide?: number | undefined;
   studs?: number | undefined;
   price?: number | undefined;
-  lagDiameter?: number | undefined;
-  lagLength?: number | undefined;
-  lagCount?: number | undefined;
   plateWidth?: number | undefined;
   plateHeight?: number | undefined;
   plateThickness?: number | undefined;
@@ -31,6 +29,13 @@ export interface Read {
   hook?: number | undefined;
   armHoles?: number[] | undefined;
   bracket?: number | undefined;
+  armLinks?: number[] | undefined;
+  armHead?: number | undefined;
+  armRoot?: number | undefined;
+  foldOffset?: number | undefined;
+  bagScrews?: { thread: string; length: number }[] | undefined;
+  bagSpacers?: number[] | undefined;
+  bagWashers?: number[] | undefined;
 }
 
 /** The mount of a form; what the form does not know stays as it was before. */
@@ -62,23 +67,54 @@ export function toMount(v: Read, id: string, before: Mount | undefined): Mount {
   set('plate', plate && { ...plate, ...(slots ? { slots } : {}) });
   set('hook', v.hook === undefined ? undefined : { ...before?.hook, above: v.hook });
   set('patternAboveHook', v.armHoles);
-  set('bag', v.bracket === undefined ? before?.bag : { ...before?.bag, bracket: v.bracket });
+  set('arm', armOf(v, before));
+  set('bag', bagOf(v));
   return base;
 }
 
 function wallsOf(v: Read, before: Mount | undefined): Mount['walls'] {
-  const { lagDiameter, lagLength, lagCount } = v;
-  const lag =
-    lagDiameter !== undefined && lagLength !== undefined && lagCount !== undefined
-      ? { kind: 'lag' as const, diameter: lagDiameter, length: lagLength, count: lagCount }
-      : undefined;
   return Object.fromEntries(
-    v.walls.map((kind) => {
-      const known = before?.walls[kind] ?? {};
-      return [kind, kind === 'timber-stud' && lag ? { ...known, fixing: { ...known.fixing, ...lag } } : known];
+    v.walls.map((wall) => {
+      const known = before?.walls[wall] ?? {};
+      const asked = WALL_FIXINGS.find((f) => f.wall === wall);
+      const fixing = asked && fixingOf(v, asked);
+      return [wall, fixing ? { ...known, fixing: { ...known.fixing, ...fixing } } : known];
     }),
   );
 }
+
+/** What was typed of a wall's fixing; absent until all of its measures are there. */
+function fixingOf(v: Read, { prefix, kind }: WallFixing): Fixing | undefined {
+  const [diameter, length, count] = [v[`${prefix}Diameter`], v[`${prefix}Length`], v[`${prefix}Count`]];
+  if (diameter === undefined || length === undefined || count === undefined) return undefined;
+  const [tension, shear] = [v[`${prefix}Tension`], v[`${prefix}Shear`]];
+  return { kind, diameter, length, count, ...given({ tension, shear }) };
+}
+
+/** Those with an arm to measure; of the others the form asks for none. */
+const ARMS = new Set<MountType>(['full-motion', 'corner', 'vehicle', 'monitor-arm']);
+export const hasArm = (type: MountType): boolean => ARMS.has(type);
+
+/** Links make an arm; a scissor, which the form does not ask for, stays as it was. */
+function armOf(v: Read, before: Mount | undefined): Mount['arm'] {
+  if (!hasArm(v.type)) return undefined;
+  const measures = given({ head: v.armHead, rootX: v.armRoot, foldOffset: v.foldOffset });
+  if (v.armLinks) return { ...limitsOf(before), kind: 'links', links: v.armLinks, ...measures };
+  return before?.arm?.kind === 'scissor' ? { ...before.arm, ...measures } : undefined;
+}
+
+const limitsOf = (before: Mount | undefined) => given({ limits: before?.arm?.limits });
+
+function bagOf({ bracket, bagScrews: screws, bagSpacers: spacers, bagWashers: washers }: Read): Mount['bag'] {
+  const bag = given({ bracket, screws, spacers, washers });
+  return Object.keys(bag).length > 0 ? bag : undefined;
+}
+
+type Given<T> = { [K in keyof T]?: Exclude<T[K], undefined> };
+
+/** Without what is undefined. */
+const given = <T extends object>(all: T): Given<T> =>
+  Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined)) as Given<T>;
 
 /** Rows and columns of like slots, hole to hole, are all that a label-only plate needs for its slots. */
 function plateOf(v: Read, before: Mount | undefined): { plate: Mount['plate']; slots: Slot[] | undefined } {

@@ -51,6 +51,9 @@ describe('a mount from its label', () => {
     ['tiltDown', '91', /./],
     ['studs', '1.5', /whole number/],
     ['rows', '40; high', /"high" is no length/],
+    ['bagScrews', 'M6 x 12; wood', /M6 x 12; M8 x 25/],
+    ['armHead', '-5', /./],
+    ['sleeveTension', '2 kN', /./],
   ])('%s with "%s" is refused at its field', (field, text, message) => {
     expect(faults({ [field]: text })).toEqual({ [field]: expect.stringMatching(message) as string });
   });
@@ -62,6 +65,9 @@ describe('a mount from its label', () => {
     [{ plateWidth: '10', plateHeight: '8', rows: '40', columns: '0' }, ['slotLength', 'slotHeight']],
     [{ rows: '40', columns: '0', slotLength: '50', slotHeight: '9' }, ['plateWidth']],
     [{ lagDiameter: '8' }, ['lagLength', 'lagCount']],
+    [{ sleeveTension: '2000' }, ['sleeveDiameter', 'sleeveLength', 'sleeveCount']],
+    [{ type: 'full-motion', armHead: '60' }, ['armLinks']],
+    [{ type: 'full-motion', armLinks: '1; 2; 3; 4; 5' }, ['armLinks']],
     [{ walls: [] }, ['walls']],
   ])('%j is refused at %j', (change, fields) => {
     expect(Object.keys(faults(change)).sort()).toEqual([...fields].sort());
@@ -81,6 +87,49 @@ describe('a mount from its label', () => {
       [-200, 160],
       [200, 160],
     ]);
+  });
+});
+
+describe('an arm, a bag and fixings from the label', () => {
+  const typed = {
+    type: 'full-motion',
+    walls: ['timber-stud', 'masonry', 'metal-stud'],
+    ...{ extended: '20 1/2', swivel: '60', armLinks: '250; 200', armHead: '60', armRoot: '-20', foldOffset: '127' },
+    ...{ bagScrews: 'm6 x 12; M8x25.5', bagSpacers: '10; 5', bagWashers: '1.6', bracket: '2.5' },
+    ...{ sleeveDiameter: '10', sleeveLength: '60', sleeveCount: '4', sleeveTension: '2000', sleeveShear: '3000' },
+    ...{ tapperDiameter: '5.5', tapperLength: '25', tapperCount: '4' },
+  } as const;
+  const mount = read({ ...typed, walls: [...typed.walls] }).data!;
+  it('links in their order from the wall out, and what the set hangs aside by', () => {
+    expect(mount.arm).toEqual({ kind: 'links', links: [250, 200], head: 60, rootX: -20, foldOffset: 127 });
+  });
+  it('screws, spacers and washers', () => {
+    expect(mount.bag).toEqual({
+      bracket: 2.5,
+      screws: [
+        { thread: 'M6', length: 12 },
+        { thread: 'M8', length: 25.5 },
+      ],
+      spacers: [5, 10],
+      washers: [1.6],
+    });
+  });
+  it('sleeves and self-tappers for the walls that it is made for, ratings as the leaflet has them', () => {
+    expect(mount.walls).toEqual({
+      'timber-stud': {},
+      masonry: {
+        fixing: { kind: 'masonry-sleeve', diameter: 10, length: 60, count: 4, tension: 2000, shear: 3000 },
+      },
+      'metal-stud': { fixing: { kind: 'self-tapping', diameter: 5.5, length: 25, count: 4 } },
+    });
+    expect(checkFile(format, mount).ok).toBe(true);
+  });
+  it('is typed back as it was', () => {
+    const again = typedOf(mount, 'imperial');
+    expect(mountSchema('imperial', mount.id, undefined).parse(again)).toEqual(mount);
+  });
+  it('what a type cannot have is not kept of it', () => {
+    expect(read({ ...typed, walls: ['masonry'], type: 'tilt' }).data!.arm).toBeUndefined();
   });
 });
 

@@ -3,10 +3,11 @@ import { z } from 'zod';
 import type { BuildKind, Mount, MountType, Units } from '@steddo/contract';
 import { fromKg, parseAmount, parseTape, toKg, type LengthUnit } from '@steddo/core';
 import { amountFaultText, rounded, wordingFor, tapeFaultText, type Wording } from '@steddo/text';
-import { toMount } from './formToMount';
+import { hasArm, toMount } from './formToMount';
+import { WALL_FIXINGS, eachFixing, measuresOf, ratingsOf, type FixingField } from './wallFixings';
 
 /** Everything of the form as it was typed. */
-export interface MountTyped {
+export interface MountTyped extends Record<FixingField, string> {
   name: string;
   type: MountType;
   maxMass: string;
@@ -23,9 +24,6 @@ export interface MountTyped {
   slide: string;
   studs: string;
   price: string;
-  lagDiameter: string;
-  lagLength: string;
-  lagCount: string;
   plateWidth: string;
   plateHeight: string;
   plateThickness: string;
@@ -36,6 +34,13 @@ export interface MountTyped {
   hook: string;
   armHoles: string;
   bracket: string;
+  armLinks: string;
+  armHead: string;
+  armRoot: string;
+  foldOffset: string;
+  bagScrews: string;
+  bagSpacers: string;
+  bagWashers: string;
 }
 export type MountField = keyof MountTyped;
 export type MountControl = Control<MountTyped, unknown, Mount>;
@@ -57,9 +62,6 @@ export const EMPTY: MountTyped = {
   slide: '',
   studs: '',
   price: '',
-  lagDiameter: '',
-  lagLength: '',
-  lagCount: '',
   plateWidth: '',
   plateHeight: '',
   plateThickness: '',
@@ -70,6 +72,14 @@ export const EMPTY: MountTyped = {
   hook: '',
   armHoles: '',
   bracket: '',
+  armLinks: '',
+  armHead: '',
+  armRoot: '',
+  foldOffset: '',
+  bagScrews: '',
+  bagSpacers: '',
+  bagWashers: '',
+  ...eachFixing(() => ''),
 };
 
 const UNITS = { imperial: 'in', metric: 'mm' } as const;
@@ -95,7 +105,8 @@ export function mountSchema(units: Units, id: string, before: Mount | undefined)
       return z.NEVER;
     });
   const number = (least: number, most: number, whole = false) => amountText(least, most, whole);
-  const list = (negative = false) => listText(mm(3000, negative));
+  const list = (negative = false) => inOrder(listText(mm(3000, negative)));
+  const asTyped = () => listText(mm(3000));
   return z
     .object({
       name: z.string().trim().min(1, 'needs the name that is on its label').max(80),
@@ -114,9 +125,11 @@ export function mountSchema(units: Units, id: string, before: Mount | undefined)
       slide: maybe(tape(500)),
       studs: maybe(number(1, 6, true)),
       price: maybe(number(0, 100_000)),
-      lagDiameter: maybe(mm(20)),
-      lagLength: maybe(mm(200)),
-      lagCount: maybe(number(1, 40, true)),
+      ...eachFixing((field) => {
+        if (field.endsWith('Diameter')) return maybe(mm(20));
+        if (field.endsWith('Length')) return maybe(mm(200));
+        return maybe(field.endsWith('Count') ? number(1, 40, true) : number(1, 1_000_000));
+      }),
       plateWidth: maybe(tape(2000)),
       plateHeight: maybe(tape(1500)),
       plateThickness: maybe(mm(40)),
@@ -127,6 +140,13 @@ export function mountSchema(units: Units, id: string, before: Mount | undefined)
       hook: maybe(tape(1500)),
       armHoles: maybe(list(true)),
       bracket: maybe(mm(30)),
+      armLinks: maybe(asTyped()),
+      armHead: maybe(mm(500)),
+      armRoot: maybe(mm(1000, true)),
+      foldOffset: maybe(mm(1000, true)),
+      bagScrews: maybe(screwsText),
+      bagSpacers: maybe(list()),
+      bagWashers: maybe(list()),
     })
     .superRefine((v, ctx) => {
       const fault = (path: MountField, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
@@ -141,10 +161,16 @@ export function mountSchema(units: Units, id: string, before: Mount | undefined)
       if (given.length > 0 && given.length < slots.length)
         for (const s of slots.filter((o) => !given.includes(o))) fault(s, 'is needed with the other slot measures');
       if (given.length > 0 && v.plateWidth === undefined) fault('plateWidth', 'is needed before its slots');
-      const lag: MountField[] = ['lagDiameter', 'lagLength', 'lagCount'];
-      const lags = lag.filter((s) => v[s as 'lagCount'] !== undefined);
-      if (lags.length > 0 && lags.length < lag.length)
-        for (const s of lag.filter((o) => !lags.includes(o))) fault(s, 'is needed with the other lag measures');
+      for (const fixing of WALL_FIXINGS) {
+        const lacking = measuresOf(fixing).filter((f) => v[f] === undefined);
+        const given = [...measuresOf(fixing), ...ratingsOf(fixing)].some((f) => v[f] !== undefined);
+        if (given) for (const f of lacking) fault(f, `is needed with the other measures of ${fixing.name}`);
+      }
+      if (v.armLinks && v.armLinks.length > MOST_LINKS) fault('armLinks', `has at most ${MOST_LINKS} links`);
+      if (v.armLinks?.some((l) => l === 0)) fault('armLinks', 'a link is longer than nothing');
+      const arm = [v.armHead, v.armRoot, v.foldOffset].some((l) => l !== undefined);
+      if (hasArm(v.type) && arm && !v.armLinks && before?.arm?.kind !== 'scissor')
+        fault('armLinks', 'is needed with the other measures of the arm');
     })
     .transform((v): Mount => toMount(v, id, before));
 }
@@ -193,7 +219,22 @@ const amountText = (least: number, most: number, whole: boolean) =>
     return z.NEVER;
   });
 
-/** Several lengths with `;` between them, lowest first. */
+const MOST_LINKS = 4;
+
+/** `M6 x 12; M8 x 25`: thread and length in mm. */
+const screwsText = z.string().transform((text, ctx): { thread: string; length: number }[] => {
+  const parts = text.split(';').map((p) => p.trim());
+  const screws = parts.flatMap((part) => {
+    const [, thread, long] = /^(M\d+(?:\.\d+)?)\s*[x×*]\s*(\d+(?:\.\d+)?)$/i.exec(part) ?? [];
+    const length = Number(long);
+    return thread && length > 0 && length <= 300 ? [{ thread: thread.toUpperCase(), length }] : [];
+  });
+  if (screws.length === parts.length) return screws;
+  ctx.addIssue({ code: 'custom', message: 'takes thread x length in mm, with ; between: M6 x 12; M8 x 25' });
+  return z.NEVER;
+});
+
+/** Several lengths with `;` between them. */
 const listText = (one: z.ZodType<number, string>) =>
   z.string().transform((text, ctx): number[] => {
     const parts = text.split(';').map((p) => one.safeParse(p.trim()));
@@ -206,5 +247,8 @@ const listText = (one: z.ZodType<number, string>) =>
       });
       return z.NEVER;
     }
-    return parts.map((p) => p.data ?? 0).sort((a, b) => a - b);
+    return parts.map((p) => p.data ?? 0);
   });
+
+/** Lowest first. */
+const inOrder = (all: z.ZodType<number[], string>) => all.transform((lengths) => [...lengths].sort((a, b) => a - b));

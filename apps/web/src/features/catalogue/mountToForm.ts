@@ -1,7 +1,8 @@
-import type { BuildKind, Mount, Units } from '@steddo/contract';
+import type { BuildKind, Fixing, Mount, Units } from '@steddo/contract';
 import { armHoles, formatTape, fromKg, tapeOf } from '@steddo/core';
 import { rounded } from '@steddo/text';
 import { EMPTY, type MountField, type MountTyped } from './mountForm';
+import { WALL_FIXINGS, measuresOf, ratingsOf, type FixingField, type WallFixing } from './wallFixings';
 
 /** A mount as it would be typed. */
 export function typedOf(mount: Mount, units: Units): MountTyped {
@@ -11,7 +12,6 @@ export function typedOf(mount: Mount, units: Units): MountTyped {
   const list = (all: readonly number[] | undefined) => (all ? all.map((n) => rounded(n, 2)).join('; ') : '');
   const pattern = (p: { width: number; height: number }) => `${rounded(p.width, 1)} x ${rounded(p.height, 1)}`;
   const slots = mount.plate?.slots ?? [];
-  const lag = mount.walls['timber-stud']?.fixing;
   const unique = (all: number[]) => [...new Set(all)].sort((a, b) => a - b);
   const kg = mount.maxMass;
   return {
@@ -32,9 +32,6 @@ export function typedOf(mount: Mount, units: Units): MountTyped {
     slide: long(mount.slide),
     studs: plain(mount.studs?.count),
     price: plain(mount.price),
-    lagDiameter: lag?.kind === 'lag' ? plain(lag.diameter) : '',
-    lagLength: lag?.kind === 'lag' ? plain(lag.length) : '',
-    lagCount: lag?.kind === 'lag' ? plain(lag.count) : '',
     plateWidth: long(mount.plate?.width),
     plateHeight: long(mount.plate?.height),
     plateThickness: plain(mount.plate?.thickness),
@@ -45,6 +42,30 @@ export function typedOf(mount: Mount, units: Units): MountTyped {
     hook: long(mount.hook?.above),
     armHoles: list(armHoles(mount).length > 0 ? armHoles(mount) : undefined),
     bracket: plain(mount.bag?.bracket),
+    armLinks: list(mount.arm?.links),
+    armHead: plain(mount.arm?.head),
+    armRoot: plain(mount.arm?.rootX),
+    foldOffset: plain(mount.arm?.foldOffset),
+    bagScrews: (mount.bag?.screws ?? []).map((s) => `${s.thread} x ${rounded(s.length, 2)}`).join('; '),
+    bagSpacers: list(mount.bag?.spacers),
+    bagWashers: list(mount.bag?.washers),
+    ...Object.assign({}, ...WALL_FIXINGS.map((f) => typedFixing(f, mount.walls[f.wall]?.fixing, plain))),
+  };
+}
+
+/** A wall's fixing as typed; one of another kind is not for the form to show. */
+function typedFixing(
+  { prefix, kind }: WallFixing,
+  fixing: Fixing | undefined,
+  plain: (value: number | undefined) => string,
+): Partial<Record<FixingField, string>> {
+  if (fixing?.kind !== kind) return {};
+  return {
+    [`${prefix}Diameter`]: plain(fixing.diameter),
+    [`${prefix}Length`]: plain(fixing.length),
+    [`${prefix}Count`]: plain(fixing.count),
+    [`${prefix}Tension`]: plain(fixing.tension),
+    [`${prefix}Shear`]: plain(fixing.shear),
   };
 }
 
@@ -70,12 +91,13 @@ const PARTS: readonly [fields: MountField[], path: string][] = [
   [['swivel'], 'swivel'],
   [['slide'], 'slide'],
   [['studs'], 'studs'],
-  [['walls', 'lagDiameter', 'lagLength', 'lagCount'], 'walls'],
+  [['walls', ...WALL_FIXINGS.flatMap((f) => [...measuresOf(f), ...ratingsOf(f)])], 'walls'],
   [['plateWidth', 'plateHeight', 'plateThickness', 'rows', 'columns', 'slotLength', 'slotHeight'], 'plate'],
   [['rows', 'columns', 'slotLength', 'slotHeight'], 'plate.slots'],
   [['hook'], 'hook'],
   [['armHoles'], 'patternAboveHook'],
-  [['bracket'], 'bag'],
+  [['armLinks', 'armHead', 'armRoot', 'foldOffset'], 'arm'],
+  [['bracket', 'bagScrews', 'bagSpacers', 'bagWashers'], 'bag'],
 ];
 
 /**

@@ -1,8 +1,8 @@
-import { freeId, type Command } from '@steddo/core';
+import { freeId, type Command, type LiveLevel } from '@steddo/core';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Correction, Job, LevelReading } from '@steddo/contract';
-import { rounded, type Wording } from '@steddo/text';
+import type { Job, LevelReading } from '@steddo/contract';
+import { correctionWay, raiseText, readingText } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
@@ -15,9 +15,18 @@ import { VerdictShape } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
 import { Findings } from '../../work/Findings';
 import { useRoomContext } from '../../state/roomState';
+import { useFollowed } from '../../data/device';
+import { device } from '../../data/shared';
+import { phoneLevel, type NoLevel } from './phoneLevel';
+import { PhoneLevelSheet } from './PhoneLevelSheet';
 
 /** How a level is read: its number, its bubble by the lines or lifted until it is centred, or the gap under its low end. */
-type Way = 'digital' | 'lines' | 'lifted' | 'gap';
+type Way = 'digital' | 'lines' | 'lifted' | 'gap' | 'phone';
+
+/** What somebody reads and types. */
+interface Typed extends Draft {
+  way: Exclude<Way, 'phone'>;
+}
 
 interface Draft {
   way: Way;
@@ -36,6 +45,7 @@ const WAYS: readonly { value: Way; name: string }[] = [
   { value: 'lines', name: 'bubble, by its lines' },
   { value: 'lifted', name: 'lifted until centred' },
   { value: 'gap', name: 'gap under an end' },
+  { value: 'phone', name: 'this phone' },
 ];
 const TURNED = [
   { value: 'no', name: 'no' },
@@ -54,9 +64,16 @@ const HELD_ON = [
 export function LevelStage() {
   const { job, say, readOnly } = useRoomContext();
   const { open } = usePad();
-  const [draft, setDraft] = useState<Draft>({ way: 'digital', turned: 'no', high: 'right', on: 'plate', span: '600' });
+  const [rest, setDraft] = useState<Omit<Draft, 'turned'>>({ way: 'digital', high: 'right', on: 'plate', span: '600' });
   const [level, setLevel] = useState(() => job.levelReadings?.at(-1)?.level ?? USUAL);
-  const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
+  const [turned, setTurned] = useTurned(job, level);
+  const draft = { ...rest, turned };
+  const typed = isTyped(draft) ? draft : undefined;
+  const phone = typed === undefined;
+  const [live, setLive] = useState<LiveLevel | NoLevel>();
+  // another phone is another level, with an error of its own
+  const named = useFollowed(device).slice(0, LONGEST_LEVEL);
+  const set = (change: Partial<typeof rest>) => setDraft({ ...rest, ...change });
   const spans = (Object.keys(SPANS_MM) as Draft['span'][]).map((value) => ({
     value,
     name: say.length(SPANS_MM[value]),
@@ -64,30 +81,45 @@ export function LevelStage() {
   return (
     <View>
       <Choice label="read by" options={WAYS} value={draft.way} onChoose={(way) => set({ way })} />
-      <Choice label="turned end for end" options={TURNED} value={draft.turned} onChoose={(turned) => set({ turned })} />
-      {draft.way === 'digital' ? null : (
+      {phone ? null : <Choice label="turned end for end" options={TURNED} value={turned} onChoose={setTurned} />}
+      {draft.way === 'digital' || phone ? null : (
         <Choice label="high end" options={ENDS} value={draft.high} onChoose={(high) => set({ high })} />
       )}
       {draft.way === 'lifted' ? (
         <Choice label="lifted over" options={spans} value={draft.span} onChoose={(span) => set({ span })} />
       ) : null}
       <Choice label="held on the" options={HELD_ON} value={draft.on} onChoose={(on) => set({ on })} />
-      <WhichLevel level={level} onChoose={setLevel} />
+      {phone ? null : <WhichLevel level={level} onChoose={setLevel} />}
       <View style={{ padding: 10 }}>
-        <Action
-          quiet
-          label="add the reading"
-          disabled={readOnly}
-          testID="add-reading"
-          onPress={() => open([fieldFor(draft, level, job)], 0)}
-        />
+        {!typed ? (
+          <Action
+            quiet
+            label="read with this phone"
+            disabled={readOnly}
+            testID="read-phone"
+            onPress={() => void phoneLevel().then(setLive)}
+          />
+        ) : (
+          <Action
+            quiet
+            label="add the reading"
+            disabled={readOnly}
+            testID="add-reading"
+            onPress={() => open(runOf(typed, level, job), 0)}
+          />
+        )}
       </View>
       <Corrections />
       <Findings stage="level" />
       <Readings />
+      {live ? <PhoneLevelSheet level={live} on={draft.on} name={named} onClose={() => setLive(undefined)} /> : null}
     </View>
   );
 }
+
+const isTyped = (draft: Draft): draft is Typed => draft.way !== 'phone';
+
+const LONGEST_LEVEL = 40;
 
 /** The level of somebody who has only one. */
 const USUAL = 'level';
@@ -108,7 +140,13 @@ function WhichLevel({ level, onChoose }: { level: string; onChoose: (level: stri
         onChoose={(name) => (name === ANOTHER ? setNaming(true) : onChoose(name))}
       />
       {naming ? (
-        <NameDialog title="name of the level" value="" most={40} onTake={onChoose} onClose={() => setNaming(false)} />
+        <NameDialog
+          title="name of the level"
+          value=""
+          most={LONGEST_LEVEL}
+          onTake={onChoose}
+          onClose={() => setNaming(false)}
+        />
       ) : null}
     </>
   );
@@ -116,9 +154,25 @@ function WhichLevel({ level, onChoose }: { level: string; onChoose: (level: stri
 
 const ANOTHER = ' another';
 
-/** What is asked for one reading, and the reading that it becomes. */
-function fieldFor(draft: Draft, level: string, job: Job): Field {
+/** As said for the next reading; else the other way round than this level's last, since they are taken in pairs. */
+function useTurned({ levelReadings = [] }: Job, level: string): [Draft['turned'], (turned: Draft['turned']) => void] {
+  const [said, setSaid] = useState<{ turned: Draft['turned']; of: number }>();
+  const last = levelReadings.findLast((r) => (r.level ?? USUAL) === level);
+  const usual = last && !last.turned ? 'yes' : 'no';
+  const turned = said?.of === levelReadings.length ? said.turned : usual;
+  return [turned, (wished) => setSaid({ turned: wished, of: levelReadings.length })];
+}
+
+/** The next reading; a digital level says which end is high, so that its turned one is asked for at once. */
+function runOf(draft: Typed, level: string, job: Job): Field[] {
   const id = freeId(job, 'r');
+  const first = fieldFor(draft, level, id);
+  if (draft.way !== 'digital' || draft.turned === 'yes') return [first];
+  return [first, fieldFor({ ...draft, turned: 'yes' }, level, `${id}t`)];
+}
+
+/** What is asked for one reading, and the reading that it becomes. */
+function fieldFor(draft: Typed, level: string, id: string): Field {
   const { high, on } = draft;
   const named = level === USUAL ? {} : { level };
   const base = { turned: draft.turned === 'yes', on, when: on === 'plate' ? 'snug' : 'hung', ...named };
@@ -128,7 +182,7 @@ function fieldFor(draft: Draft, level: string, job: Job): Field {
     case 'digital':
       return {
         path: `${path}.angle`,
-        label: 'angle, right end high is plus',
+        label: `angle, right end high is plus${draft.turned === 'yes' ? ', turned' : ''}`,
         kind: 'angle',
         min: -45,
         max: 45,
@@ -169,14 +223,6 @@ function fieldFor(draft: Draft, level: string, job: Job): Field {
   }
 }
 
-const KIND_WORDS: Record<Correction['kind'], string> = {
-  slots: 'with the play of the slots',
-  hole: 'with a new hole beside',
-  shim: 'with paper between hook and rail',
-  trim: 'with the levelling screws',
-  roll: 'by turning the head',
-};
-
 function Corrections() {
   const { plan } = useRoomContext();
   const palette = usePalette();
@@ -198,20 +244,16 @@ function Corrections() {
         >
           <VerdictShape verdict={c.fits ? 'go' : 'stop'} />
           <View style={{ flex: 1 }}>
-            <Txt kind="bold">{`raise the ${c.where} end`}</Txt>
-            <Txt kind="small" soft>{`${KIND_WORDS[c.kind]}${limitWords(c)}`}</Txt>
+            <Txt kind="bold">{raiseText(c)}</Txt>
+            <Txt kind="small" soft>
+              {correctionWay(c)}
+            </Txt>
           </View>
           {c.working ? <Figure label="by" working={c.working} as={c.kind === 'roll' ? 'tape' : 'small'} /> : null}
         </View>
       ))}
     </>
   );
-}
-
-function limitWords(c: Correction): string {
-  if (c.limit === undefined) return '';
-  const most = c.kind === 'roll' ? `${rounded(c.limit, 1)}°` : `${rounded(c.limit, 1)} mm`;
-  return c.fits ? `: within ${most}` : `: beyond its ${most}`;
 }
 
 function Readings() {
@@ -228,7 +270,7 @@ function Readings() {
       {readings.map((r, i) => (
         <RemovableRow
           key={r.id ?? i}
-          text={readingWords(r, say)}
+          text={readingText(r, say)}
           removeLabel={`take away reading ${i + 1}`}
           disabled={readOnly}
           onRemove={() => dispatch({ do: 'drop', path: `levelReadings.${r.id ?? i}` })}
@@ -236,14 +278,4 @@ function Readings() {
       ))}
     </View>
   );
-}
-
-function readingWords(r: LevelReading, say: Wording): string {
-  const where = ` on the ${r.on ?? 'plate'}${r.turned ? ', turned' : ''}${r.level ? `, ${r.level}` : ''}`;
-  const high = `, ${r.high ?? 'neither'} high`;
-  if (r.instrument === 'digital') return `${say.degrees(r.angle ?? 0)}${where}`;
-  if (r.bubble !== undefined)
-    return r.bubble === 0 ? `bubble centred${where}` : `bubble ${rounded(r.bubble, 2)} lines off${high}${where}`;
-  if (r.lifted !== undefined) return `lifted ${rounded(r.lifted, 1)} mm over ${rounded(r.span ?? 0, 0)}${high}${where}`;
-  return `${rounded(r.gap ?? 0, 1)} mm in ${rounded(r.length ?? 0, 0)}${high}${where}`;
 }

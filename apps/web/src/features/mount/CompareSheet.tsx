@@ -1,14 +1,18 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import type { Mount } from '@steddo/contract';
 import { comparedOf } from '@steddo/core';
+import { join } from '@steddo/drawing';
 import { COMPARED_ROWS } from '@steddo/text';
 import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
+import { MountSketch, tellingScene } from '../../work/MountSketch';
 import { catalogueWorker } from '../../worker/catalogue';
+import type { RankedMount } from '../../worker/catalogueJob';
 import { useRoomContext } from '../../state/roomState';
+
+const SKETCH = { width: 78, height: 84 } as const;
 
 /** Up to three mounts side by side, on what installers hold against each other. */
 export function CompareSheet({
@@ -22,18 +26,19 @@ export function CompareSheet({
 }) {
   const { job, say, readOnly } = useRoomContext();
   const palette = usePalette();
-  const [mounts, setMounts] = useState<Mount[]>([]);
+  const [found, setFound] = useState<RankedMount[]>([]);
   const key = ids.join();
   useEffect(() => {
     let here = true;
-    void Promise.all(key.split(',').map((id) => catalogueWorker().find(id))).then((found) => {
-      if (here) setMounts(found.filter((m) => m !== undefined));
-    });
+    void catalogueWorker()
+      .some(key.split(','))
+      .then((some) => here && setFound(some));
     return () => {
       here = false;
     };
   }, [key]);
-  const columns = mounts.map((m) => comparedOf(m, job.screen.mass));
+  const columns = found.map(({ mount, ranked }) => comparedOf(mount, job.screen.mass, ranked));
+  const all = found.map(({ mount }) => tellingScene(mount).bounds);
   return (
     <BottomSheet title="side by side" onClose={onClose} testID="compare-sheet">
       <View role="table" aria-label="mounts side by side">
@@ -44,6 +49,18 @@ export function CompareSheet({
           {columns.map((c) => (
             <View key={c.id} role="columnheader" style={{ flex: 1 }}>
               <Txt kind="bold">{c.name}</Txt>
+            </View>
+          ))}
+        </View>
+        <View role="row" style={{ flexDirection: 'row', paddingBottom: 6 }}>
+          <View role="rowheader" style={{ flex: 1, paddingRight: 6 }}>
+            <Txt kind="small" soft>
+              drawn at one scale
+            </Txt>
+          </View>
+          {found.map(({ mount }) => (
+            <View key={mount.id} role="cell" aria-label={`${mount.name}, drawn`} style={{ flex: 1 }}>
+              <MountSketch mount={mount} box={all.reduce(join)} size={SKETCH} />
             </View>
           ))}
         </View>

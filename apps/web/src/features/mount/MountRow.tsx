@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Ranked } from '@steddo/contract';
-import { fieldName, fitText, typeName, type Wording } from '@steddo/text';
+import type { Mount, Ranked } from '@steddo/contract';
+import { fieldName, fitText, rankedLine, typeName, type Wording } from '@steddo/text';
 import { Icon } from '../../ui/Icon';
 import { Switch } from '../../ui/Switch';
 import { Tap } from '../../ui/Tap';
@@ -9,9 +9,13 @@ import { chosenRow } from '../../ui/chosenRow';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict, VerdictShape } from '../../ui/Verdict';
+import { MountSketch } from '../../work/MountSketch';
 
 export interface MountRowProps {
+  mount: Mount;
   ranked: Ranked;
+  /** The wall has studs, so that how many it needs matters. */
+  onStuds: boolean;
   chosen: boolean;
   compared: boolean;
   onChoose: () => void;
@@ -20,9 +24,10 @@ export interface MountRowProps {
 }
 
 /** One mount of the list: pick it, or open why it is where it is. */
-export function MountRow({ ranked, chosen, compared, onChoose, onCompare, say }: MountRowProps) {
+export function MountRow({ mount, ranked, onStuds, chosen, compared, onChoose, onCompare, say }: MountRowProps) {
   const palette = usePalette();
   const [open, setOpen] = useState(false);
+  const line = rankedLine(ranked, mount, onStuds, say);
   return (
     <View
       testID={`mount-${ranked.id}`}
@@ -34,19 +39,19 @@ export function MountRow({ ranked, chosen, compared, onChoose, onCompare, say }:
         <Tap
           role="radio"
           selected={chosen}
-          label={`${ranked.name}, ${typeName[ranked.type]}, ${lineFor(ranked, say)}`}
+          label={`${ranked.name}, ${typeName[ranked.type]}, ${line}`}
           onPress={onChoose}
           style={{ flex: 1, paddingLeft: 10, paddingVertical: 7 }}
         >
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
+            <MountSketch mount={mount} />
             <View style={{ flex: 1 }}>
               <Txt kind="bold">
                 {ranked.name}
                 <Txt soft>{`  ${typeName[ranked.type]}`}</Txt>
-                {compared ? <Txt soft>{'  · compared'}</Txt> : null}
               </Txt>
               <Txt kind="small" soft>
-                {lineFor(ranked, say)}
+                {compared ? `compared · ${line}` : line}
               </Txt>
             </View>
             <Verdict verdict={ranked.verdict} word={ranked.verdict !== 'go'} />
@@ -70,14 +75,6 @@ export function MountRow({ ranked, chosen, compared, onChoose, onCompare, say }:
       ) : null}
     </View>
   );
-}
-
-/** For a mount that fails the rule nearest to passing; else its tightest margin. */
-function lineFor(ranked: Ranked, say: Wording): string {
-  if (ranked.nearest) return fitText(ranked.nearest, say);
-  const mass = ranked.reasons.find((r) => r.rule === 'mass');
-  const pattern = ranked.reasons.find((r) => r.rule === 'pattern');
-  return [mass, pattern].flatMap((r) => (r ? [fitText(r, say)] : [])).join(', ');
 }
 
 /** Every rule, what fails first; the one nearest to passing is named as that. */

@@ -13,6 +13,7 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
 import { catalogueWorker } from '../../worker/catalogue';
+import type { RankedPage } from '../../worker/catalogueJob';
 import { FoldedFindings } from '../../work/Findings';
 import { Fold } from '../../ui/Fold';
 import { useRoomContext } from '../../state/roomState';
@@ -41,6 +42,8 @@ export function MountStage() {
   const [compared, setCompared] = useState<readonly string[]>([]);
   const [comparing, setComparing] = useState(false);
   const types = type === 'all' ? [] : [type];
+  const wall = job.room.wall.build.kind;
+  const onStuds = wall === 'timber-stud' || wall === 'metal-stud';
   const { page, progress, cancel } = useRanking(job, { text, types, fitting, from: 0, count }, revision);
   const choose = async (mountId: string) => {
     const mount = await catalogueWorker().find(mountId);
@@ -57,30 +60,27 @@ export function MountStage() {
       {plan.advice ? <AdviceLine advice={plan.advice} /> : null}
       {job.mount ? <Picked name={job.mount.name} /> : null}
       {progress === undefined ? null : <ProgressBar share={progress} label="judging the mounts" onCancel={cancel} />}
-      {compared.length > 1 ? (
-        <View style={{ padding: 10 }}>
-          <Action quiet testID="compare" label={`compare ${compared.length}`} onPress={() => setComparing(true)} />
-        </View>
-      ) : null}
-      <View role="radiogroup" aria-label="mounts, best first">
-        {page.ranked.map((r) => (
-          <MountRow
-            key={r.id}
-            ranked={r}
-            chosen={job.mount?.id === r.id}
-            compared={compared.includes(r.id)}
-            onChoose={() => void choose(r.id)}
-            onCompare={() => mark(r.id)}
-            say={say}
-          />
-        ))}
-      </View>
-      <Shown page={page} onMore={() => setCount(count + PAGE)} />
       <Fold name="look for one" start={page.of > PAGE}>
         <SearchField value={text} onChange={setText} label="part of its name" testID="mount-search" />
         <Choice label="type" options={TYPES} value={type} onChoose={setType} />
         <Switch label="only those that nothing stops" testID="only-fitting" on={fitting} onChange={setFitting} />
       </Fold>
+      <View role="radiogroup" aria-label="mounts, best first">
+        {page.mounts.map(({ mount, ranked }) => (
+          <MountRow
+            key={mount.id}
+            mount={mount}
+            ranked={ranked}
+            onStuds={onStuds}
+            chosen={job.mount?.id === mount.id}
+            compared={compared.includes(mount.id)}
+            onChoose={() => void choose(mount.id)}
+            onCompare={() => mark(mount.id)}
+            say={say}
+          />
+        ))}
+      </View>
+      <Shown page={page} onMore={() => setCount(count + PAGE)} />
       <View style={{ padding: 12, gap: 8 }}>
         <Action
           quiet
@@ -90,6 +90,9 @@ export function MountStage() {
         />
         <Action quiet testID="to-catalogue" label="the catalogue" onPress={() => router.push('/catalogue')} />
       </View>
+      {compared.length > 0 ? (
+        <CompareBar count={compared.length} onCompare={() => setComparing(true)} onClear={() => setCompared([])} />
+      ) : null}
       {comparing ? (
         <CompareSheet ids={compared} onClose={() => setComparing(false)} onChoose={(m) => void choose(m)} />
       ) : null}
@@ -110,14 +113,40 @@ function Waiting({ noServer, progress }: { noServer: boolean; progress: number |
   );
 }
 
-function Shown({
-  page,
-  onMore,
-}: {
-  page: { ranked: readonly unknown[]; total: number; of: number };
-  onMore: () => void;
-}) {
-  const shown = page.ranked.length;
+/** What is compared, in reach while the list scrolls. */
+function CompareBar({ count, onCompare, onClear }: { count: number; onCompare: () => void; onClear: () => void }) {
+  const palette = usePalette();
+  return (
+    <View
+      testID="compare-bar"
+      style={{
+        // the web target takes `sticky`, of which the types do not know
+        position: 'sticky' as 'relative',
+        bottom: 0,
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 8,
+        paddingHorizontal: 12,
+        paddingVertical: 6,
+        backgroundColor: palette.raised,
+        borderTopWidth: 1,
+        borderTopColor: palette.ink,
+      }}
+    >
+      <View style={{ flex: 1 }}>
+        {count > 1 ? (
+          <Action quiet testID="compare" label={`compare ${count}`} onPress={onCompare} />
+        ) : (
+          <Txt>One to compare: mark another.</Txt>
+        )}
+      </View>
+      <Action quiet testID="compare-none" label="none" onPress={onClear} />
+    </View>
+  );
+}
+
+function Shown({ page, onMore }: { page: RankedPage; onMore: () => void }) {
+  const shown = page.mounts.length;
   return (
     <View style={{ padding: 12, gap: 8 }}>
       <Txt kind="small" soft testID="mount-count">

@@ -154,9 +154,9 @@ function Serving() {
   const { job } = useRoomContext();
   const { revision } = useCatalogue();
   const { page } = useRanking(job, QUERY, revision);
-  const serving = (page?.ranked ?? []).filter((r) => r.reasons.some((f) => f.rule === 'reach' && f.ok));
+  const serving = (page?.mounts ?? []).filter(({ ranked }) => ranked.reasons.some((f) => f.rule === 'reach' && f.ok));
   if (!page) return null;
-  const names = serving.slice(0, MOST_NAMED).map((r) => r.name);
+  const names = serving.slice(0, MOST_NAMED).map(({ mount }) => mount.name);
   return (
     <View style={{ paddingHorizontal: 16, paddingVertical: 8 }} testID="serving">
       <Txt kind="small">

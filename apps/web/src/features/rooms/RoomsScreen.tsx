@@ -5,6 +5,7 @@ import { mutate } from 'swr';
 import { Snackbar } from 'react-native-paper';
 import type { Units } from '@steddo/contract';
 import { useFollowed } from '../../data/device';
+import { lastUnits } from '../../data/lastUnits';
 import { freeTitle, newRoom } from '../../data/newRoom';
 import { newVersion } from '../../data/newVersion';
 import { localChoice, rooms } from '../../data/shared';
@@ -207,7 +208,7 @@ const FIRST =
 /** A new room in one tap, in the units of the last one. */
 function NewRoomBar({ titles }: { titles: readonly string[] }) {
   const palette = usePalette();
-  const [units, setUnits] = useState<Units>(() => (localChoice.get('units') === 'metric' ? 'metric' : 'imperial'));
+  const [units, setUnits] = useState(lastUnits);
   const choose = (wished: Units) => {
     setUnits(wished);
     localChoice.set('units', wished);
