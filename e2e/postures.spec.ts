@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { guestRoom } from '@steddo/samples';
+import { seriousFaults } from './axe';
 import { expect, isReady, putRoom, test } from './fixtures';
 
 /** How a phone is held, or how large its owner reads. */
@@ -89,6 +90,8 @@ for (const { name, width, height, root, ...rest } of POSTURES)
         const id = (await finding.getAttribute('data-testid'))!;
         expect([stage, id, await isReachable(page, id)]).toEqual([stage, id, true]);
       }
+      expect([stage, await seriousFaults(page, 'light', false)]).toEqual([stage, []]);
+      if ('dark' in rest) expect([stage, await seriousFaults(page, 'dark', true)]).toEqual([stage, []]);
     }
   });
 

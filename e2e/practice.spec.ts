@@ -82,8 +82,13 @@ test('a hidden wall: its studs found with the finder, every hole in wood, nothin
   await expect(score).toContainText('100 of 100');
   // the wall laid open: each hole drawn inside a stud
   await expect(page.locator('[data-shape^="hole-"][data-state="go"]')).toHaveCount(4);
+  await expect(page.getByTestId('drawn-key')).toContainText('hole in wood');
+  await expect(page.getByTestId('drawn-key')).not.toContainText('hole beside it');
   // kept as the best of this wall, on this device
   await page.getByTestId('practice-again').click();
+  // block has no studs to find
+  await page.getByRole('button', { name: /^not to practise in/ }).click();
+  await expect(page.getByTestId('unfit-rooms')).toContainText('Breakfast bar: a masonry wall');
   await expect(page.getByTestId('best-scores')).toContainText('wall 14 · Guest room');
   await page.reload();
   await expect(page.getByTestId('best-scores')).toContainText('100');
@@ -145,7 +150,11 @@ test('magnet, poke, keys, and a wall in hand that a reload does not lose', async
   await expect(page.getByRole('button', { name: /^take away the board screw at/ })).toBeVisible();
   await expect(page.getByTestId('tools')).toBeVisible();
   // left for another: the setup is there again
-  await page.getByRole('button', { name: 'leave this wall' }).click();
+  // left, and taken up again as it was; left for good
+  await page.getByTestId('leave-practice').click();
+  await page.getByTestId('practice-back').click();
+  await expect(page.getByTestId('tools')).toBeVisible();
+  await page.getByTestId('leave-practice').click();
   await expect(page.getByTestId('practice-start')).toBeVisible();
 });
 

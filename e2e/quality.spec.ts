@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { seriousFaults } from './axe';
 import { expect, quick, test } from './fixtures';
 
 const STAGES = ['set', 'room', 'mount', 'height', 'reach', 'wall', 'holes', 'level'];
@@ -22,30 +22,6 @@ async function smallTargets(page: Page): Promise<string[]> {
           `${e.getAttribute('aria-label') ?? e.textContent} ${Math.round(box.width)}x${Math.round(box.height)}`,
       );
   }, SMALLEST_PX);
-}
-
-/**
- * What axe finds of some weight. Colours are the tokens', whose contrast a unit test computes: gone through on a few
- * pages with all of them, in the light and in the dark; they take most of axe's time.
- */
-async function seriousFaults(page: Page, scheme: 'light' | 'dark', colours: boolean) {
-  await page.emulateMedia({ colorScheme: scheme });
-  // until the page wears them
-  if (colours)
-    await page.waitForFunction(
-      (ink) => getComputedStyle(document.querySelector('[role=heading]')!).color === ink,
-      scheme === 'dark' ? 'rgb(240, 237, 230)' : 'rgb(37, 35, 31)',
-    );
-  // the lines of a drawing are no part of the page's structure; the drawing itself is
-  const axe = new AxeBuilder({ page }).exclude('svg > *').options({ resultTypes: ['violations'] });
-  // no page has frames: all of it in the one, without a page of axe's own for each
-  axe.setLegacyMode(true);
-  if (scheme === 'dark') axe.withRules(['color-contrast']);
-  else if (!colours) axe.disableRules(['color-contrast']);
-  const { violations } = await axe.analyze();
-  return violations
-    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    .map((v) => `${scheme}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join('; ')}`);
 }
 
 /** What has to be there before a page counts as shown, and what to open on it. */
@@ -144,4 +120,35 @@ test('rooms that are not ready say what they lack', async ({ page, demo }) => {
   await page.goto(`${demo.url}/room/attic-snug/holes`);
   await expect(page.getByTestId('finding-find-the-stud-first')).toBeVisible();
   await expect(page.getByText('No holes yet')).toBeVisible();
+});
+
+/** Moved about by itself, without anybody having touched it: the browser's own score, 0.1 is its bound of "good". */
+const MOST_SHIFT = 0.05;
+
+test('pages do not jump while they come: the layout shifts by less than 0.05', async ({ page, demo }) => {
+  for (const [path, shown] of [
+    ['', 'room-guest-room'],
+    ['/room/guest-room/set', 'field-screen.diagonal'],
+    ['/room/guest-room/mount', 'mount-louvre-2'],
+    ['/room/guest-room/holes', 'hole-h1'],
+    ['/room/guest-room/ladder', 'mark-face'],
+    ['/room/guest-room/customer', 'offer-tab-0'],
+    ['/catalogue', 'catalogue-count'],
+  ] as const) {
+    await page.goto(`${demo.url}${path}`);
+    await expect(page.getByTestId(shown).first()).toBeVisible();
+    await page.waitForTimeout(700);
+    const shift = await page.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          let sum = 0;
+          new PerformanceObserver((list) => {
+            for (const entry of list.getEntries() as (PerformanceEntry & { value: number; hadRecentInput: boolean })[])
+              if (!entry.hadRecentInput) sum += entry.value;
+          }).observe({ type: 'layout-shift', buffered: true });
+          setTimeout(() => resolve(sum), 100);
+        }),
+    );
+    expect([path, shift < MOST_SHIFT ? 'still' : shift]).toEqual([path, 'still']);
+  }
 });

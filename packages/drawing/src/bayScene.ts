@@ -45,36 +45,40 @@ function runShape(r: Run, id: string, { left, right, bottom, top }: Box): Shape 
 export function hiddenScene(wall: HiddenWall, log: PracticeLog): Scene {
   const { width, height } = wall;
   const bounds = { left: 0, right: width, bottom: 0, top: height };
+  // the studs go on in the next room; what is drawn ends with the wall
+  const within = (x: number) => Math.min(width, Math.max(0, x));
   const shapes: Shape[] = [
     { kind: 'rect', role: 'wall', id: 'wall', ...bounds },
     ...wall.studs.flatMap((s, i) =>
-      Array.from({ length: s.plies }, (_, k): Shape => {
+      Array.from({ length: s.plies }, (_, k) => k).flatMap((k): Shape[] => {
         const at = s.left + k * s.ply;
-        return {
-          kind: 'poly',
-          role: 'backing',
-          id: `stud-${i}-${k}`,
-          closed: true,
-          points: [
-            [at, 0],
-            [at + s.ply, 0],
-            [at + s.ply + s.lean, height],
-            [at + s.lean, height],
-          ],
-        };
+        const right = at + s.ply;
+        if (Math.max(right, right + s.lean) <= 0 || Math.min(at, at + s.lean) >= width) return [];
+        const corners = [
+          [at, 0],
+          [right, 0],
+          [right + s.lean, height],
+          [at + s.lean, height],
+        ] as const;
+        const points = corners.map(([x, y]) => [within(x), y] as const);
+        return [{ kind: 'poly', role: 'backing', id: `stud-${i}-${k}`, closed: true, points }];
       }),
     ),
-    ...wall.noggings.map((n, i): Shape => ({
-      kind: 'rect',
-      role: 'nogging',
-      id: `nogging-${i}`,
-      left: n.left,
-      right: n.right,
-      bottom: n.y - 19,
-      top: n.y + 19,
-    })),
+    ...wall.noggings
+      .filter((n) => n.right > 0 && n.left < width)
+      .map((n, i): Shape => ({
+        kind: 'rect',
+        role: 'nogging',
+        id: `nogging-${i}`,
+        left: within(n.left),
+        right: within(n.right),
+        bottom: n.y - 19,
+        top: n.y + 19,
+      })),
     ...wall.runs.map((r, i): Shape => runShape(r, `run-${i}`, bounds)),
-    ...wall.screws.map((s, i): Shape => ({ kind: 'circle', role: 'arm-hole', id: `screw-${i}`, x: s.x, y: s.y, r: 4 })),
+    ...wall.screws
+      .filter((s) => s.x >= 0 && s.x <= width && s.y >= 0 && s.y <= height)
+      .map((s, i): Shape => ({ kind: 'circle', role: 'arm-hole', id: `screw-${i}`, x: s.x, y: s.y, r: 4 })),
     ...log.looks.map((k, i): Shape => ({ kind: 'circle', role: 'look', id: `look-${i}`, x: k.x, y: k.y, r: 16 })),
     ...log.pokes.map((p, i): Shape => ({ kind: 'circle', role: 'poke', id: `poke-${i}`, x: p.x, y: p.y, r: 9 })),
     ...log.holes.map((h, i): Shape => ({

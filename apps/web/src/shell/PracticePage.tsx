@@ -2,7 +2,8 @@ import { useCallback, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import { usePalette } from '../ui/tokens';
-import { IconTap } from '../ui/Action';
+import { Action, IconTap } from '../ui/Action';
+import { Notice } from '../ui/Notice';
 import { Txt } from '../ui/Txt';
 import { keepPractice, keptPractice, type Practice } from '../features/practice/practiceStore';
 import { PracticeRun } from './PracticeRun';
@@ -21,6 +22,11 @@ export function PracticePage() {
     setPractice(next);
     void keepPractice(next);
   }, []);
+  const [left, setLeft] = useState<Practice>();
+  const leave = (wall: Practice) => {
+    setLeft(wall);
+    change(undefined);
+  };
   const inHand = practice !== undefined && practice !== 'loading' ? practice : undefined;
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
@@ -39,10 +45,25 @@ export function PracticePage() {
           </Txt>
           {inHand ? <Txt kind="small" soft>{`wall ${inHand.seed} · ${inHand.job.title}`}</Txt> : null}
         </View>
-        {inHand ? <IconTap icon="trash" label="leave this wall" onPress={() => change(undefined)} /> : null}
+        {inHand && !inHand.score ? (
+          <View style={{ paddingRight: 8 }}>
+            <Action quiet label="leave" testID="leave-practice" onPress={() => leave(inHand)} />
+          </View>
+        ) : null}
       </View>
       {practice === 'loading' ? null : !inHand ? (
-        <PracticeSetup onStart={change} />
+        <>
+          {left ? (
+            <Notice
+              tone="note"
+              testID="left-practice"
+              text={`Wall ${left.seed} is left, and what was found on it with it.`}
+            >
+              <Action quiet label="take it up again" testID="practice-back" onPress={() => change(left)} />
+            </Notice>
+          ) : null}
+          <PracticeSetup onStart={change} />
+        </>
       ) : inHand.score ? (
         <PracticeScoreCard practice={inHand} score={inHand.score} onAgain={() => change(undefined)} />
       ) : (

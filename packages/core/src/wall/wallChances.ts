@@ -7,17 +7,24 @@ import { TOGGLE_ROOM_MM } from './drilledHoles';
  * as much less a stud for a lag, and as much less a hollow for an anchor.
  */
 export function wallChances(belief: WallBelief, sheet = 0): WallChances {
-  const kept = new Map<number, Map<number, Chance>>();
   let sums: Float64Array[] | undefined;
   return {
-    at(x, diameter) {
-      const own = kept.get(diameter) ?? new Map<number, Chance>();
-      if (own.size === 0) kept.set(diameter, own);
-      const known = own.get(x) ?? lessSheet(chanceAt(belief, x, diameter), sheet);
-      own.set(x, known);
-      return known;
-    },
-    clear: (x, holeMm) => (1 - sheet) * clearAt(belief, (sums ??= sumsOf(belief)), x, holeMm),
+    at: byPlace((x, diameter) => lessSheet(chanceAt(belief, x, diameter), sheet)),
+    clear: byPlace((x, holeMm) => (1 - sheet) * clearAt(belief, (sums ??= sumsOf(belief)), x, holeMm)),
+  };
+}
+
+/** Kept by size and place: a plate is tried at the same places again at every height. */
+function byPlace<T>(work: (x: number, sizeMm: number) => T): (x: number, sizeMm: number) => T {
+  const kept = new Map<number, Map<number, T>>();
+  return (x, sizeMm) => {
+    let own = kept.get(sizeMm);
+    if (!own) kept.set(sizeMm, (own = new Map<number, T>()));
+    const known = own.get(x);
+    if (known !== undefined) return known;
+    const answer = work(x, sizeMm);
+    own.set(x, answer);
+    return answer;
   };
 }
 

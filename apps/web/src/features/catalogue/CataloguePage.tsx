@@ -117,7 +117,8 @@ export function CataloguePage() {
               ) : null}
             </View>
           ) : null}
-          <FilesPart />
+          {/* under the list, and not before it is there: nothing jumps under a finger */}
+          {found || noServer ? <FilesPart /> : null}
         </ScrollView>
         <View style={{ padding: 8, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}>
           <Action

@@ -3,6 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { hiddenScene } from '@steddo/drawing';
 import type { PracticeScore } from '@steddo/core';
 import { Drawing } from '../../canvas/Drawing';
+import { DrawnKey, type KeyEntry } from '../../canvas/DrawnKey';
 import { Action } from '../../ui/Action';
 import { Txt } from '../../ui/Txt';
 import { BestScores } from './PracticeSetup';
@@ -14,6 +15,20 @@ const RUNS: Record<string, string> = {
   'plastic-pipe': 'a plastic pipe',
 };
 const BY = { poke: 'with a poke', hole: 'with a lag', look: "with the camera's hole" } as const;
+
+/** What the opened wall shows, as far as there is any of it. */
+const KEY: readonly KeyEntry[] = [
+  { role: 'backing', name: 'stud' },
+  { role: 'nogging', name: 'nogging' },
+  { role: 'run-cable', name: 'cable' },
+  { role: 'run-metal', name: 'metal pipe' },
+  { role: 'run-plastic', name: 'plastic pipe' },
+  { role: 'arm-hole', name: 'board screw' },
+  { role: 'poke', name: 'your poke' },
+  { role: 'look', name: 'your camera’s hole' },
+  { role: 'hole', state: 'go', name: 'hole in wood' },
+  { role: 'hole', state: 'stop', name: 'hole beside it' },
+];
 
 /** What was really in the wall, where the holes went, and what it is worth. */
 export function PracticeScoreCard({
@@ -43,6 +58,7 @@ export function PracticeScoreCard({
           testID="hidden"
         />
       </View>
+      <DrawnKey shapes={scene.shapes} entries={KEY} />
       <View style={{ padding: 16, gap: 6 }}>
         <Txt kind="title" level={2}>{`${score.points} of 100`}</Txt>
         <Txt>{`${score.landed} of ${score.holes} holes all in wood.`}</Txt>

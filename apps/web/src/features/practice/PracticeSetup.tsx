@@ -2,9 +2,12 @@ import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
 import { untouched } from '@steddo/core';
-import { useRoomList } from '../../data/useLists';
+import type { Job } from '@steddo/contract';
+import { buildName } from '@steddo/text';
+import { useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
+import { Fold } from '../../ui/Fold';
 import { Switch } from '../../ui/Switch';
 import { Txt } from '../../ui/Txt';
 import { usePalette } from '../../ui/tokens';
@@ -31,9 +34,7 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
   const [building, setBuilding] = useState(false);
   const [best, setBest] = useState<BestScore[]>([]);
   useEffect(() => void bestScores().then(setBest), []);
-  const fit = rooms.flatMap(({ id, job }) =>
-    job?.mount?.plate?.slots && job.room.wall.build.kind === 'timber-stud' ? [{ id, job }] : [],
-  );
+  const fit = rooms.flatMap(({ id, job }) => (job && whyNot(job) === undefined ? [{ id, job }] : []));
   // a room that was asked for and is not on this device yet is waited for
   const wanted = fit.find((r) => r.id === room);
   const coming = !wanted && (asking || rooms.some((r) => r.id === room && !r.job));
@@ -80,6 +81,7 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
           onChoose={setRoom}
         />
       )}
+      <Unfit rooms={rooms} />
       <View
         style={{
           flexDirection: 'row',
@@ -121,6 +123,34 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
       </View>
       <BestScores scores={best} />
     </ScrollView>
+  );
+}
+
+/** Why a room is no practice wall; undefined where it is one. */
+function whyNot({ mount, room }: Job): string | undefined {
+  const { kind } = room.wall.build;
+  if (kind !== 'timber-stud') return `a ${buildName(kind)}: there are no studs to find`;
+  if (!mount) return 'no mount is picked';
+  return mount.plate?.slots ? undefined : `the plate of ${mount.name} is not measured`;
+}
+
+/** Rooms that cannot be practised in, each with its reason. */
+function Unfit({ rooms }: { rooms: readonly ListedRoom[] }) {
+  const unfit = rooms.flatMap(({ id, job }) => {
+    const why = job && whyNot(job);
+    return why ? [{ id, text: `${job.title}: ${why}.` }] : [];
+  });
+  if (unfit.length === 0) return null;
+  return (
+    <Fold name={`not to practise in, ${unfit.length}`}>
+      <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 4 }} testID="unfit-rooms">
+        {unfit.map(({ id, text }) => (
+          <Txt key={id} kind="small" soft>
+            {text}
+          </Txt>
+        ))}
+      </View>
+    </Fold>
   );
 }
 

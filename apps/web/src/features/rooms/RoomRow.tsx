@@ -23,7 +23,7 @@ export interface RoomRowProps {
   onRemoved: (room: ListedRoom) => void;
 }
 
-const ROW_PX = 112;
+const ROW_PX = 124;
 
 /** A line of the list; it is worked out, or fetched, when it comes into sight. */
 export function RoomRow({ room, titles, onLook, onRemoved }: RoomRowProps) {
