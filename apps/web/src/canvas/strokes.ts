@@ -101,7 +101,8 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
         strokeLinejoin: 'round',
       };
     case 'run-cable':
-      return { fill: palette.stop, fillOpacity: 0.7, stroke: ink, strokeWidth: 1 };
+      // a cable is hardly thicker than its outline: that has its colour too
+      return { fill: palette.stop, fillOpacity: 0.7, stroke: palette.stop, strokeWidth: 1.4 };
     case 'run-metal':
       return { fill: soft, stroke: ink, strokeWidth: 1.4 };
     case 'run-plastic':

@@ -109,8 +109,14 @@ function Display({
   // what stands there is replaced by what is typed
   useEffect(() => {
     input.current?.focus();
-    const typed = document.activeElement;
-    if (typed instanceof HTMLInputElement) typed.select();
+    const select = () => {
+      const typed = document.activeElement;
+      if (typed instanceof HTMLInputElement) typed.select();
+    };
+    select();
+    // the next field's number comes into the same line a moment later
+    const later = setTimeout(select, 0);
+    return () => clearTimeout(later);
   }, [field.path]);
   const units = unitsFor(field);
   return (

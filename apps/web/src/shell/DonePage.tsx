@@ -116,7 +116,7 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
   );
 }
 
-const DRAWING_PX = 220;
+const DRAWING_PX = 260;
 
 /** The wall as it was done, to scale. */
 function WallDone() {

@@ -14,6 +14,7 @@ import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
+import { Announced } from './Announced';
 import { Header } from './Header';
 import { HelpSheet } from './HelpSheet';
 import { lateText } from './lateText';
@@ -39,6 +40,7 @@ export const RoomLayout = memo(function RoomLayout(props: LayoutProps) {
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
       <SkipLink />
+      <Announced />
       <Arranged {...props} />
       <WorkingSheet />
       <HelpSheet stage={stage} keys={posture === 'wide'} />
@@ -211,6 +213,13 @@ function LastGood({ stage, turn, wide = false }: { stage: BuiltStage; turn: Edit
   );
 }
 
+/** The big button, from which another stage has been come to, or nothing any more: the next key belongs to the inputs. */
+const isLeft = (e: Element | null): boolean =>
+  e === null || e === document.body || e.closest('[data-testid="primary-action"]') !== null;
+
+const focusPanel = () =>
+  document.querySelector<HTMLElement>('[data-testid="panel"]')?.focus({ preventScroll: true });
+
 /** What a stage asks and says; it scrolls by itself, or with the `page` where that scrolls as a whole. */
 const Panel = memo(function Panel({ stage, state, turn, page }: PanelProps & { page?: RefObject<ScrollView | null> }) {
   const palette = usePalette();
@@ -218,7 +227,12 @@ const Panel = memo(function Panel({ stage, state, turn, page }: PanelProps & { p
   const scroller = page ?? own;
   const Body = STAGE[stage].body;
   const notices = noticesOf(state);
-  useEffect(() => scroller.current?.scrollTo({ y: 0, animated: false }), [scroller, stage]);
+  const shown = useRef(stage);
+  useEffect(() => {
+    scroller.current?.scrollTo({ y: 0, animated: false });
+    if (shown.current !== stage && isLeft(document.activeElement)) focusPanel();
+    shown.current = stage;
+  }, [scroller, stage]);
   // what has to be read before going on comes into view
   useEffect(() => {
     if (notices !== '') scroller.current?.scrollTo({ y: 0, animated: false });
@@ -239,7 +253,7 @@ const Panel = memo(function Panel({ stage, state, turn, page }: PanelProps & { p
   const edge = { borderTopWidth: 1, borderTopColor: palette.hairline };
   if (page)
     return (
-      <View testID="panel" style={edge}>
+      <View testID="panel" tabIndex={-1} style={edge}>
         {content}
       </View>
     );

@@ -9,7 +9,7 @@ import { VerdictShape } from '../ui/Verdict';
 import { useActions, useShown } from '../state/roomState';
 import { sameContent } from '../ui/useSame';
 import { STAGES, type BuiltStage } from '../state/stageIds';
-import { moveBetweenTabs } from '../ui/moveBetweenTabs';
+import { moveAmong } from '../ui/moveAmong';
 import { stageState } from '../state/stageNeeds';
 
 const STAGE_PX = 92;
@@ -38,7 +38,7 @@ export const StageStrip = memo(function StageStrip({ stage }: { stage: BuiltStag
         showsHorizontalScrollIndicator={false}
         role="tablist"
         aria-label="stages"
-        {...{ onKeyDown: moveBetweenTabs }}
+        {...{ onKeyDown: moveAmong }}
         contentContainerStyle={{ flexGrow: 1 }}
       >
         {STAGES.map((s) => (

@@ -1,4 +1,5 @@
 import { ScrollView, View } from 'react-native';
+import { moveAmong } from './moveAmong';
 import { Tap } from './Tap';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
@@ -11,9 +12,11 @@ export interface ChoiceProps<T extends string> {
   disabled?: boolean;
 }
 
-/** A few words to choose one from, in a row that scrolls. */
+/** A few words to choose one from, in a row that scrolls: one stop of the tab key, arrows walk along it. */
 export function Choice<T extends string>({ label, options, value, onChoose, disabled }: ChoiceProps<T>) {
   const palette = usePalette();
+  // the one that the tab key meets
+  const met = options.find((o) => o.value === value)?.value;
   return (
     <View style={{ borderBottomWidth: 1, borderBottomColor: palette.hairline, paddingVertical: 2 }}>
       <ScrollView
@@ -23,16 +26,18 @@ export function Choice<T extends string>({ label, options, value, onChoose, disa
         showsHorizontalScrollIndicator={false}
         role="radiogroup"
         aria-label={label}
+        {...{ onKeyDown: moveAmong }}
         contentContainerStyle={{ alignItems: 'center', paddingHorizontal: 16, gap: 6 }}
       >
         <Txt style={{ marginRight: 6 }}>{label}</Txt>
-        {options.map((o) => {
+        {options.map((o, i) => {
           const chosen = o.value === value;
           return (
             <Tap
               key={o.value}
               role="radio"
               selected={chosen}
+              roving={o.value !== met && (met !== undefined || i > 0)}
               label={o.name}
               disabled={disabled}
               onPress={() => onChoose(o.value)}

@@ -29,6 +29,8 @@ export function LineInput(props: LineInputProps) {
   return (
     <TextInput
       {...rest}
+      // the web target knows only the older name: a line that is to keep the focus keeps it
+      blurOnSubmit={rest.submitBehavior !== 'submit'}
       ref={inputRef as never}
       mode="flat"
       dense

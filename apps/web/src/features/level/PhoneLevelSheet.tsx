@@ -1,12 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { LiveLevel } from '@steddo/core';
-import { freeId } from '@steddo/core';
+import { type LiveLevel, freeId } from '@steddo/core';
 import { rounded } from '@steddo/text';
 import { useRoomContext } from '../../state/roomState';
 import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
-import { rem } from '../../ui/rem';
 import { font } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { useSpeech } from '../../ui/useSpeech';
@@ -61,7 +59,7 @@ function Reading({ level, on, name, onClose }: PhoneLevelProps & { level: LiveLe
       <Txt>{STEPS[done]}</Txt>
       {done < 2 ? (
         <>
-          <Txt testID="phone-angle" style={{ ...font.figure, fontSize: rem(48), lineHeight: rem(56) }}>
+          <Txt testID="phone-angle" style={{ ...font.bold, fontSize: 48, lineHeight: 56 }}>
             {now === undefined ? 'on its edge' : `${rounded(now, 2)}°`}
           </Txt>
           <Txt kind="small" soft>
