@@ -94,6 +94,46 @@ test('a label that cannot be is refused at the field, and what was typed stays',
   await expect.poll(async () => (await served(page, demo.url)).find((m) => m.id === 'trestle-8')?.maxMass).toBe(20);
 });
 
+test('an arm, its bag and its sleeves from the leaflet; what has to be mended in a folded part opens it', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/catalogue/new`);
+  await fill(page, { ...LABEL, name: 'Trestle 9' });
+  // nobody is asked for the arm of a mount that has none, or for sleeves where it is made for studs
+  await expect(page.getByRole('button', { name: 'its arm, from above, show' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'its masonry sleeves, show' })).toHaveCount(0);
+  await page.getByTestId('choice-full-motion').click();
+  await page.getByTestId('wall-masonry').click();
+  await page.getByRole('button', { name: 'its arm, from above, show' }).click();
+  await fill(page, { armLinks: '230; x', armHead: '60', foldOffset: '120' });
+  await page.getByRole('button', { name: 'its arm, from above, hide' }).click();
+  await page.getByRole('button', { name: 'its masonry sleeves, show' }).click();
+  await fill(page, { sleeveDiameter: '10', sleeveLength: '60', sleeveCount: '4', sleeveTension: '5000' });
+  await page.getByRole('button', { name: 'its bag of screws, show' }).click();
+  await fill(page, { bagScrews: 'M6 x 12; M8 x 25', bagSpacers: '10' });
+  await page.getByTestId('save-mount').click();
+  await expect(page.getByTestId('fault-armLinks')).toContainText('"x" is no length');
+  await fill(page, { armLinks: '230; 200' });
+  await page.getByTestId('save-mount').click();
+  await expect(page).toHaveURL(/catalogue\/trestle-9$/);
+  // drawn from these numbers, from above too
+  await expect(page.getByTestId('mount-above')).toBeVisible();
+  await expect
+    .poll(async () => (await served(page, demo.url)).find((m) => m.id === 'trestle-9'))
+    .toMatchObject({
+      arm: { kind: 'links', links: [230, 200], head: 60, foldOffset: 120 },
+      bag: {
+        screws: [
+          { thread: 'M6', length: 12 },
+          { thread: 'M8', length: 25 },
+        ],
+        spacers: [10],
+      },
+      walls: { masonry: { fixing: { kind: 'masonry-sleeve', diameter: 10, length: 60, count: 4, tension: 5000 } } },
+    });
+});
+
 test('what was typed is there again after leaving, until it is saved or dropped', async ({ page, demo }) => {
   await page.goto(`${demo.url}/catalogue/new`);
   await fill(page, { name: 'Half a mount', maxMass: '4x', folded: '2 1/' });

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { guestRoom } from '@steddo/samples';
+import type { Job } from '@steddo/contract';
+import { atticSnug, guestRoom } from '@steddo/samples';
 import { seriousFaults } from './axe';
 import { expect, isReady, putRoom, test } from './fixtures';
 
@@ -18,7 +19,6 @@ const STAGES = {
   room: 'field-room.wall.width',
   mount: 'mount-louvre-2',
   height: 'school-eyes',
-  reach: 'panel',
   wall: 'mark-edge-left',
   holes: 'to-ladder',
   level: 'add-reading',
@@ -61,38 +61,50 @@ const isReachable = (page: Page, id: string) =>
     return Boolean(element && met && (element.contains(met) || met.contains(element)));
   }, id);
 
+/** The stage that is shown: panel, action, first input and finding, and what axe finds. */
+async function fits(page: Page, stage: string, input: string, dark: boolean): Promise<void> {
+  await expect(page.getByTestId(input).first()).toBeAttached();
+  const box = (await page.getByTestId('panel').boundingBox())!;
+  expect([stage, box.height >= LEAST_PANEL - 0.5]).toEqual([stage, true]);
+  expect([stage, await misplaced(page)]).toEqual([stage, []]);
+  await expect(page.getByTestId('primary-action')).toBeInViewport({ ratio: 0.95 });
+  expect([stage, await isReachable(page, input)]).toEqual([stage, true]);
+  const finding = page.locator('[data-testid="panel"] [data-testid^="finding-"]').first();
+  if ((await finding.count()) > 0) {
+    const id = (await finding.getAttribute('data-testid'))!;
+    expect([stage, id, await isReachable(page, id)]).toEqual([stage, id, true]);
+  }
+  expect([stage, await seriousFaults(page, 'light', false)]).toEqual([stage, []]);
+  if (dark) expect([stage, await seriousFaults(page, 'dark', true)]).toEqual([stage, []]);
+}
+
 for (const { name, width, height, root, ...rest } of POSTURES)
   test(`a phone held ${name}: every stage’s action, first input and findings can be reached, nothing overlaps`, async ({
     page,
     demo,
   }) => {
+    const dark = 'dark' in rest;
     await page.setViewportSize({ width, height });
-    if ('dark' in rest) await page.emulateMedia({ colorScheme: 'dark' });
-    await putRoom(page, demo, 'posture', { ...guestRoom, title: 'A room with a longer name than most' });
-    await page.goto(`${demo.url}/room/posture/set`);
-    await page.evaluate((px) => {
-      document.documentElement.style.fontSize = `${px}px`;
-    }, root);
-    // the page asks again when its window changes
-    await page.setViewportSize({ width: width + 1, height });
-    await page.setViewportSize({ width, height });
-    await isReady(page);
+    if (dark) await page.emulateMedia({ colorScheme: 'dark' });
+    const open = async (id: string, job: Job, stage: string) => {
+      await putRoom(page, demo, id, { ...job, title: 'A room with a longer name than most' });
+      await page.goto(`${demo.url}/room/${id}/${stage}`);
+      await page.evaluate((px) => {
+        document.documentElement.style.fontSize = `${px}px`;
+      }, root);
+      // the page asks again when its window changes
+      await page.setViewportSize({ width: width + 1, height });
+      await page.setViewportSize({ width, height });
+      await isReady(page);
+    };
+    await open(`posture-${width}`, guestRoom, 'set');
     for (const [stage, input] of Object.entries(STAGES)) {
       await page.getByTestId(`stage-${stage}`).click();
-      await expect(page.getByTestId(input).first()).toBeAttached();
-      const box = (await page.getByTestId('panel').boundingBox())!;
-      expect([stage, box.height >= LEAST_PANEL - 0.5]).toEqual([stage, true]);
-      expect([stage, await misplaced(page)]).toEqual([stage, []]);
-      await expect(page.getByTestId('primary-action')).toBeInViewport({ ratio: 0.95 });
-      expect([stage, await isReachable(page, input)]).toEqual([stage, true]);
-      const finding = page.locator('[data-testid="panel"] [data-testid^="finding-"]').first();
-      if ((await finding.count()) > 0) {
-        const id = (await finding.getAttribute('data-testid'))!;
-        expect([stage, id, await isReachable(page, id)]).toEqual([stage, id, true]);
-      }
-      expect([stage, await seriousFaults(page, 'light', false)]).toEqual([stage, []]);
-      if ('dark' in rest) expect([stage, await seriousFaults(page, 'dark', true)]).toEqual([stage, []]);
+      await fits(page, stage, input, dark);
     }
+    // only what moves has a reach
+    await open(`posture-arm-${width}`, atticSnug, 'reach');
+    await fits(page, 'reach', 'stage-reach', dark);
   });
 
 test('at the wall on its side the figures have the height, and every answer is there', async ({ page, demo }) => {

@@ -217,8 +217,7 @@ function LastGood({ stage, turn, wide = false }: { stage: BuiltStage; turn: Edit
 const isLeft = (e: Element | null): boolean =>
   e === null || e === document.body || e.closest('[data-testid="primary-action"]') !== null;
 
-const focusPanel = () =>
-  document.querySelector<HTMLElement>('[data-testid="panel"]')?.focus({ preventScroll: true });
+const focusPanel = () => document.querySelector<HTMLElement>('[data-testid="panel"]')?.focus({ preventScroll: true });
 
 /** What a stage asks and says; it scrolls by itself, or with the `page` where that scrolls as a whole. */
 const Panel = memo(function Panel({ stage, state, turn, page }: PanelProps & { page?: RefObject<ScrollView | null> }) {

@@ -8,9 +8,9 @@ import { Txt } from '../ui/Txt';
 import { VerdictShape } from '../ui/Verdict';
 import { useActions, useShown } from '../state/roomState';
 import { sameContent } from '../ui/useSame';
-import { STAGES, type BuiltStage } from '../state/stageIds';
+import type { BuiltStage } from '../state/stageIds';
 import { moveAmong } from '../ui/moveAmong';
-import { stageState } from '../state/stageNeeds';
+import { stageState, stagesOf } from '../state/stageNeeds';
 
 const STAGE_PX = 92;
 
@@ -19,10 +19,11 @@ export const StageStrip = memo(function StageStrip({ stage }: { stage: BuiltStag
   const palette = usePalette();
   const { goTo } = useActions();
   const scroller = useRef<ScrollView>(null);
+  const stages = useShown((s) => stagesOf(s.job, stage), sameContent);
+  const before = stages.indexOf(stage) - 1;
   useEffect(() => {
-    const x = Math.max(0, (STAGES.indexOf(stage) - 1) * STAGE_PX);
-    scroller.current?.scrollTo({ x, animated: false });
-  }, [stage]);
+    scroller.current?.scrollTo({ x: Math.max(0, before * STAGE_PX), animated: false });
+  }, [before]);
   return (
     <View
       style={{
@@ -41,7 +42,7 @@ export const StageStrip = memo(function StageStrip({ stage }: { stage: BuiltStag
         {...{ onKeyDown: moveAmong }}
         contentContainerStyle={{ flexGrow: 1 }}
       >
-        {STAGES.map((s) => (
+        {stages.map((s) => (
           <StageTab key={s} stage={s} current={s === stage} onPress={() => goTo(s)} />
         ))}
       </ScrollView>

@@ -4,12 +4,15 @@ import { usePad } from '../pad/PadContext';
 import { useCanvas } from '../state/canvasState';
 import { useHelp } from '../state/helpState';
 import { useJob, useRoomContext } from '../state/roomState';
-import { STAGES, type BuiltStage } from '../state/stageIds';
+import type { BuiltStage } from '../state/stageIds';
+import { stagesOf } from '../state/stageNeeds';
+import { sameContent } from '../ui/useSame';
 
 /** Single keys: digits go to stages, u changes units, + - 0 bring the drawing closer and back. Off inside inputs and after an entry. */
 export function useRoomKeys(stage: BuiltStage, id: string): void {
   const { goTo, dispatch, readOnly } = useRoomContext();
   const units = useJob((j) => j.units);
+  const stages = useJob((j) => stagesOf(j, stage), sameContent);
   const { isEntering } = usePad();
   const { zoomer } = useCanvas();
   const { show } = useHelp();
@@ -29,7 +32,7 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
       if (key === '+' || key === '=') zoomer.current?.closer();
       if (key === '-') zoomer.current?.further();
       if (key === '0') zoomer.current?.fitted();
-      const to = STAGES[Number(key) - 1];
+      const to = stages[Number(key) - 1];
       if (to && to !== stage) goTo(to);
       if (key === 'u' && !readOnly)
         dispatch({
@@ -40,5 +43,5 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [stage, id, goTo, dispatch, units, readOnly, isEntering, zoomer, show]);
+  }, [stage, stages, id, goTo, dispatch, units, readOnly, isEntering, zoomer, show]);
 }

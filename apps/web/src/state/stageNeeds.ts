@@ -1,6 +1,6 @@
 import type { Job, Plan, Verdict } from '@steddo/contract';
 import { moves as mountMoves } from '@steddo/core';
-import type { BuiltStage } from './stageIds';
+import { STAGES, type BuiltStage } from './stageIds';
 
 const guessed = (job: Job, ...prefixes: readonly string[]): boolean =>
   (job.guessed ?? []).some((g) => prefixes.some((prefix) => g.startsWith(prefix)));
@@ -24,6 +24,10 @@ export const LACKS: Record<BuiltStage, (job: Job, plan: Plan) => boolean> = {
   holes: (_, plan) => (plan.holes ?? []).length === 0,
   level: (_, plan) => !plan.level,
 };
+
+/** The stages of a job: what cannot matter to it is not there, but where one is. */
+export const stagesOf = (job: Job, current: BuiltStage): BuiltStage[] =>
+  STAGES.filter((s) => s !== 'reach' || s === current || moves(job));
 
 export interface StageState {
   /** Something that this stage is for has not been measured or chosen. */
