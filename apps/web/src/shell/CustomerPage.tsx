@@ -58,11 +58,14 @@ function Offers({ id, wide }: { id: string; wide: boolean }) {
               style={{
                 flex: 1,
                 alignItems: 'center',
+                paddingHorizontal: 10,
                 borderBottomWidth: i === at ? 4 : 1,
                 borderBottomColor: i === at ? palette.action : palette.hairline,
               }}
             >
-              <Txt kind={i === at ? 'bold' : 'text'}>{offerTitle(i, o.heading)}</Txt>
+              <Txt kind={i === at ? 'bold' : 'text'} style={{ textAlign: 'center' }}>
+                {offerTitle(i, o.heading)}
+              </Txt>
             </Tap>
           ))}
         </View>

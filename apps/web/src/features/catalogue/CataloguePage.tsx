@@ -80,7 +80,8 @@ export function CataloguePage() {
           {(found?.mounts ?? []).map((m) => (
             <Tap
               key={m.id}
-              role="link"
+              role={wide ? 'button' : 'link'}
+              {...(wide ? { selected: m.id === shown?.id } : {})}
               label={`${m.name}, ${typeName[m.type]}`}
               testID={`entry-${m.id}`}
               onPress={() => (wide ? setLooked(m.id) : router.push(`/catalogue/${encodeURIComponent(m.id)}`))}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type LiveLevel, freeId } from '@steddo/core';
+import { freeId, type LiveLevel } from '@steddo/core';
 import { rounded } from '@steddo/text';
 import { useRoomContext } from '../../state/roomState';
 import { Action } from '../../ui/Action';
