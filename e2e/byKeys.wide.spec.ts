@@ -45,7 +45,7 @@ test('from a new room to the holes by keys, heard', async ({ page, empty }) => {
   await expect(page.getByRole('button', { name: /, change its name$/ })).toBeEnabled();
   await expect(main).toMatchAriaSnapshot(`
     - button "to the inputs"
-    - status "what it comes to": /mind, \\d+ to mind, no holes yet/
+    - status "what it comes to": /mind, \\d+ to mind, no holes/
     - button "all rooms"
     - button "Room 1, change its name":
       - heading "Room 1" [level=1]
@@ -63,7 +63,7 @@ test('from a new room to the holes by keys, heard', async ({ page, empty }) => {
       - radio "200 x 200"
     - button "Room"
   `);
-  await expect(page.getByTestId('announced')).toContainText('no holes yet');
+  await expect(page.getByTestId('announced')).toContainText('no holes');
   await page.getByTestId('skip').focus();
   await page.keyboard.press('Enter');
   await enter(page, page.getByTestId('field-screen.diagonal'), '50', '44', '25', '25');

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { verdictWord } from '@steddo/text';
 import { useShown } from '../state/roomState';
+import { Txt } from '../ui/Txt';
 
 /** For who cannot see the drawing: what the room comes to, said once each time that it changes. */
 export function Announced() {
@@ -12,7 +13,7 @@ export function Announced() {
     verdictWord[verdict],
     stops > 0 ? `${stops} to stop for` : undefined,
     minds > 0 ? `${minds} to mind` : undefined,
-    holes > 0 ? `${holes} holes` : 'no holes yet',
+    holes > 0 ? `${holes} holes` : 'no holes',
   ];
   return (
     <View
@@ -21,7 +22,7 @@ export function Announced() {
       testID="announced"
       style={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden' }}
     >
-      <span>{parts.filter(Boolean).join(', ')}</span>
+      <Txt kind="small">{parts.filter(Boolean).join(', ')}</Txt>
     </View>
   );
 }

@@ -5,6 +5,7 @@ import { changedFields } from '@steddo/core';
 import { format } from 'date-fns/format';
 import { parseISO } from 'date-fns/parseISO';
 import { fetchHistory } from '../../data/api';
+import { useOwn } from '../../data/ownMounts';
 import { ownMounts } from '../../data/shared';
 import { Action } from '../../ui/Action';
 import { usePalette } from '../../ui/tokens';
@@ -14,7 +15,9 @@ import { Fold } from '../../ui/Fold';
 /** Every version that a mount has had; an earlier one can be taken back. Archiving is such a version too. */
 export function MountHistory({ mount }: { mount: Mount; units: Units }) {
   const palette = usePalette();
-  const { data, error } = useSWR(['history', mount.id], () => fetchHistory(mount.id));
+  // what has not reached the server yet has no versions there to ask for
+  const waits = useOwn(ownMounts).some((m) => m.id === mount.id);
+  const { data, error } = useSWR(waits ? null : ['history', mount.id], () => fetchHistory(mount.id));
   const put = (next: Mount) => void ownMounts.save(next);
   const archive = () => {
     const { archived, ...rest } = mount;
