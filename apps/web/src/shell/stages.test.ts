@@ -67,6 +67,9 @@ describe('the next step', () => {
       .findings.filter((f) => f.level === 'stop')
       .map((f) => f.stage);
     expect(stops).toContain('mount');
+    // from the stop itself nothing leads on, only to be led back
+    expect(to('mount', heavy)).toBe('here');
+    expect([to('wall', atticSnug), to('holes', atticSnug)]).toEqual(['here', 'wall']);
     expect(to('holes', heavy)).toBe('mount');
   });
   it('after the last hole the level, after the level the end', () => {

@@ -15,11 +15,15 @@ const AT_HOLES = STAGES.indexOf('holes');
 
 /**
  * The next thing that is not done: forward through what is still to be measured or chosen, then the holes, the
- * wall, the level, and the end. Never the stage where one is, and never to the wall or on from it past a stop.
+ * wall, the level, and the end. Never the stage where one is, and never past a stop: a stage that has one is where
+ * it is seen to, and would be come back to.
  */
 export function nextStep(current: BuiltStage, job: Job, plan: Plan): NextStep {
   const at = STAGES.indexOf(current);
-  if (at < AT_HOLES) return { to: 'stage', stage: onTheWay(current, job, plan) };
+  if (at < AT_HOLES)
+    return stageState(current, job, plan).worst === 'stop'
+      ? { to: 'here' }
+      : { to: 'stage', stage: onTheWay(current, job, plan) };
   const stopped = STAGES.filter((s) => stageState(s, job, plan).worst === 'stop' || isMissing(s, job, plan));
   const elsewhere = stopped.find((s) => s !== current);
   if (elsewhere) return { to: 'stage', stage: elsewhere };
