@@ -22,7 +22,11 @@ const COUNT_FRAMES = `{
 
 const server = await testServer('demo');
 const browser = await chromium.launch({ executablePath: process.env.STEDDO_CHROMIUM, args: ['--no-sandbox'] });
-const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, serviceWorkers: 'block' });
+const context = await browser.newContext({
+  viewport: { width: 390, height: 844 },
+  hasTouch: true,
+  serviceWorkers: 'block',
+});
 
 async function frames(page: Page, path: string, handle: string, by: { x: number; y: number }): Promise<number[]> {
   await page.goto(`${server.url}${path}`);

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import type { PlacedLabel } from '@steddo/drawing';
 import { font, usePalette } from '../ui/tokens';
+import { Leader } from './marks';
 import { sameContent } from '../ui/useSame';
 
 /** A strip of tape with a measure on it, torn at its right edge, and a leader when it had to move. */
@@ -11,16 +12,7 @@ export const MarkLabel = memo(function MarkLabel({ label }: { label: PlacedLabel
   const torn = [0, 1, 2, 3].map((i) => `L${x + width + (i % 2 === 0 ? 3 : 0)} ${y + (i + 0.5) * step}`).join('');
   return (
     <g data-label={label.id} data-x={x} data-y={y} data-width={width} data-height={height}>
-      {leader ? (
-        <line
-          x1={leader.from.x}
-          y1={leader.from.y}
-          x2={leader.to.x}
-          y2={leader.to.y}
-          stroke={palette.soft}
-          strokeWidth={1}
-        />
-      ) : null}
+      {leader ? <Leader leader={leader} palette={palette} /> : null}
       <path
         d={`M${x} ${y}L${x + width} ${y}${torn}L${x + width} ${y + height}L${x} ${y + height}Z`}
         fill={palette.tape}

@@ -1,5 +1,6 @@
 import { edgesOf, namedThings, placeNames, type PlacedLabel, type Shape, type View } from '@steddo/drawing';
 import { font, usePalette } from '../ui/tokens';
+import { Leader } from './marks';
 
 const NAME = { charPx: 6.6, heightPx: 16 } as const;
 
@@ -30,16 +31,7 @@ export function Names({
     <>
       {named.map(({ id, name, x, y, leader }) => (
         <g key={id} data-name={id}>
-          {leader ? (
-            <line
-              x1={leader.from.x}
-              y1={leader.from.y}
-              x2={leader.to.x}
-              y2={leader.to.y}
-              stroke={palette.soft}
-              strokeWidth={1}
-            />
-          ) : null}
+          {leader ? <Leader leader={leader} palette={palette} /> : null}
           <text x={x} y={y + 12} fontSize={12} style={font.text} fill={lines.has(id) ? palette.action : palette.soft}>
             {name}
           </text>

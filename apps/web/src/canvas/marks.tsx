@@ -1,4 +1,4 @@
-import type { Shape } from '@steddo/drawing';
+import type { PlacedLabel, Shape } from '@steddo/drawing';
 import type { Palette } from '../ui/tokens';
 
 const OUTLINES = {
@@ -45,4 +45,10 @@ export function Tape({
       <line {...line} data-shape={undefined} stroke={fill} strokeWidth={3} />
     </g>
   );
+}
+
+/** From a word that had to move away to what it speaks of. */
+export function Leader({ leader, palette }: { leader: NonNullable<PlacedLabel['leader']>; palette: Palette }) {
+  const { from, to } = leader;
+  return <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke={palette.soft} strokeWidth={1} />;
 }
