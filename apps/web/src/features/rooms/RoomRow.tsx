@@ -23,7 +23,7 @@ export interface RoomRowProps {
   onRemoved: (room: ListedRoom) => void;
 }
 
-const ROW_PX = 124;
+const ROW_PX = 144;
 
 /** A line of the list; it is worked out, or fetched, when it comes into sight. */
 export function RoomRow({ room, titles, onLook, onRemoved }: RoomRowProps) {
@@ -110,10 +110,12 @@ function Planned({ room: { id, savedAt, waiting }, document, at }: PlannedProps)
           </Txt>
           {plan ? <Verdict verdict={plan.verdict} /> : null}
         </View>
-        <Txt kind="small" soft>
+        <Txt kind="small" soft lines={2}>
           {setLine(job, say)}
         </Txt>
-        <Txt kind="small">{waits}</Txt>
+        <Txt kind="small" lines={2}>
+          {waits}
+        </Txt>
         {where ? (
           <Txt kind="small" soft>
             {where}
