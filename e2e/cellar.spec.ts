@@ -91,7 +91,8 @@ test('a newer app is fetched beside the running one, offered on the list of room
   await page.getByRole('button', { name: 'all rooms', exact: true }).click();
   await expect(page.getByTestId('new-version')).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'take the newer one' }).click();
-  await expect(page).toHaveTitle('Steddo, newer', { timeout: 15_000 });
+  // it comes once nothing of the old one is under way any more
+  await expect(page).toHaveTitle('Steddo, newer', { timeout: 45_000 });
   await browser.close();
   await server.kill();
 });
