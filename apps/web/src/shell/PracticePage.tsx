@@ -54,13 +54,15 @@ export function PracticePage() {
       {practice === 'loading' ? null : !inHand ? (
         <>
           {left ? (
-            <Notice
-              tone="note"
-              testID="left-practice"
-              text={`Wall ${left.seed} is left, and what was found on it with it.`}
-            >
-              <Action quiet label="take it up again" testID="practice-back" onPress={() => change(left)} />
-            </Notice>
+            <View style={{ width: '100%', maxWidth: 560, alignSelf: 'center' }}>
+              <Notice
+                tone="note"
+                testID="left-practice"
+                text={`Wall ${left.seed} is left, and what was found on it with it.`}
+              >
+                <Action quiet label="take it up again" testID="practice-back" onPress={() => change(left)} />
+              </Notice>
+            </View>
           ) : null}
           <PracticeSetup onStart={change} />
         </>

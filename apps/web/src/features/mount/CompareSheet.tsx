@@ -38,7 +38,8 @@ export function CompareSheet({
     };
   }, [key]);
   const columns = found.map(({ mount, ranked }) => comparedOf(mount, job.screen.mass, ranked));
-  const all = found.map(({ mount }) => tellingScene(mount).bounds);
+  const bounds = found.map(({ mount }) => tellingScene(mount).bounds);
+  const box = bounds.length > 0 ? { box: bounds.reduce(join) } : {};
   return (
     <BottomSheet title="side by side" onClose={onClose} testID="compare-sheet">
       <View role="table" aria-label="mounts side by side">
@@ -60,7 +61,7 @@ export function CompareSheet({
           </View>
           {found.map(({ mount }) => (
             <View key={mount.id} role="cell" aria-label={`${mount.name}, drawn`} style={{ flex: 1 }}>
-              <MountSketch mount={mount} box={all.reduce(join)} size={SKETCH} />
+              <MountSketch mount={mount} {...box} size={SKETCH} />
             </View>
           ))}
         </View>
