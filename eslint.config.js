@@ -39,10 +39,14 @@ const CORE_FOLDERS = {
   looks: [...BASE, 'wall', 'fixing', 'plate'],
   scheme: [...BASE, 'wall', 'fixing', 'arm', 'placement', 'plate', 'load'],
   level: [...BASE, 'arm', 'placement', 'plate'],
+  leads: [...BASE, 'arm', 'placement', 'plate'],
+  hang: [...BASE, 'arm', 'placement', 'plate'],
 };
-const BELOW_MOUNT = Object.keys(CORE_FOLDERS).filter((f) => !['light', 'looks', 'level'].includes(f));
+const ENDS = ['light', 'looks', 'level', 'leads', 'hang'];
+const BELOW_MOUNT = Object.keys(CORE_FOLDERS).filter((f) => !ENDS.includes(f));
 CORE_FOLDERS.mount = BELOW_MOUNT;
-const ABOVE_PLAN = ['compare', 'practice'];
+CORE_FOLDERS.day = Object.keys(CORE_FOLDERS);
+const ABOVE_PLAN = ['compare', 'practice', 'tolerance'];
 const BELOW_PLAN = Object.keys(CORE_FOLDERS);
 for (const folder of ABOVE_PLAN) CORE_FOLDERS[folder] = [...BELOW_PLAN, 'plan', 'memory'];
 

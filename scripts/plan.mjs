@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { ROOT, ensureInstalled } from './lib.mjs';
 
-/** npm run --silent plan -- FILE [--catalogue FILE] [--seed N]: the plan file on standard output. */
+/** npm run --silent plan -- FILE [--catalogue FILE] [--tolerance [--seed N]]: the plan file on standard output. */
 ensureInstalled();
 const result = spawnSync(
   process.execPath,

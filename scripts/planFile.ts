@@ -11,7 +11,7 @@ import {
   type Catalogue,
   type Checked,
 } from '@steddo/contract';
-import { plan, withKit } from '@steddo/core';
+import { plan, toleranceOf, withKit } from '@steddo/core';
 import { demoCatalogue } from '@steddo/samples';
 import { planFile } from '@steddo/text';
 
@@ -50,12 +50,12 @@ function valid<T>(checked: Checked<T>): T {
   return refuse(checked.faults.map((f) => `${f.path}: ${f.reason}`));
 }
 
-function readCall(): { file: string; catalogueFile?: string; seed?: number } {
-  const usage = 'usage: npm run --silent plan -- FILE [--catalogue FILE] [--seed N]';
+function readCall(): { file: string; catalogueFile?: string; seed?: number; tolerance: boolean } {
+  const usage = 'usage: npm run --silent plan -- FILE [--catalogue FILE] [--tolerance [--seed N]]';
   try {
     const { values, positionals } = parseArgs({
       allowPositionals: true,
-      options: { catalogue: { type: 'string' }, seed: { type: 'string' } },
+      options: { catalogue: { type: 'string' }, seed: { type: 'string' }, tolerance: { type: 'boolean' } },
     });
     const [file, ...more] = positionals;
     if (!file || more.length > 0) return refuse([usage]);
@@ -63,6 +63,7 @@ function readCall(): { file: string; catalogueFile?: string; seed?: number } {
       return refuse([`--seed: takes a whole number, not "${values.seed}"`]);
     return {
       file,
+      tolerance: values.tolerance ?? false,
       ...(values.catalogue ? { catalogueFile: values.catalogue } : {}),
       ...(values.seed ? { seed: Number(values.seed) } : {}),
     };
@@ -86,7 +87,13 @@ function readCsv(file: string): Checked<Catalogue> {
   }
 }
 
+/** The same draws for everybody who names no seed. */
+const USUAL_SEED = 1;
+
 const call = readCall();
 const { mounts, ...kit } = readCatalogue(call.catalogueFile);
 const read = withKit(valid(checkFile(job, readJson(call.file))), kit);
-process.stdout.write(`${JSON.stringify(planFile(plan(read, { mounts, nextLook: true }), read), null, 2)}\n`);
+const made = plan(read, { mounts, nextLook: true });
+const tolerance = call.tolerance ? toleranceOf(read, made, call.seed ?? USUAL_SEED) : undefined;
+const whole = { ...made, ...(tolerance ? { tolerance } : {}) };
+process.stdout.write(`${JSON.stringify(planFile(whole, read), null, 2)}\n`);

@@ -138,11 +138,27 @@ export const mount = z.strictObject({
     })
     .optional(),
   plate: plate.optional(),
+  /** Further plates of the same shape: wider ends screwed on; the search tries each. */
+  plates: z.array(plate).max(8).optional(),
   hook: z.strictObject({ above: partCoordinate, spacing: partSize.optional() }).optional(),
   patternAboveHook: z.union([partCoordinate, z.array(partCoordinate).min(1).max(60)]).optional(),
   slide: partLength.optional(),
+  /** How the set comes onto it: hooks over a rail unless it says otherwise. */
+  joint: z.enum(['rail', 'catch', 'slide-in', 'screws']).optional(),
+  /** What has to be pulled or turned to let it go again. */
+  latch: z.enum(['cord', 'strap', 'click', 'screw']).optional(),
+  /** How far the set has to come over the rail. */
+  rise: partLength.optional(),
+  /** Sockets and keys by size: "socket 13", "key 5". */
+  tools: z.array(z.string().trim().min(1).max(60)).max(40).optional(),
   trim: z
-    .strictObject({ height: partLength.optional(), roll: angle.optional(), pitch: partSize.optional() })
+    .strictObject({
+      height: partLength.optional(),
+      roll: angle.optional(),
+      pitch: partSize.optional(),
+      /** Between the two levelling screws. */
+      screwSpan: partSize.optional(),
+    })
     .optional(),
   depth: z.strictObject({ folded: partLength, extended: partLength.optional() }),
   tilt: z.strictObject({ down: angle, up: angle.optional() }).optional(),

@@ -22,7 +22,9 @@ const LISTS: Record<string, readonly string[]> = {
   'bag.washers': [],
   'bag.screws': ['thread', 'length'],
 };
-const TEXTS = ['id', 'name', 'type', 'arm.kind', 'thread'];
+/** Lists of words, whatever letters are in them. */
+const WORD_LISTS = ['tools'];
+const TEXTS = ['id', 'name', 'type', 'massOf', 'joint', 'latch', 'arm.kind', 'thread'];
 const FLAGS = ['serviceStand', 'archived'];
 const FIXING = ['kind', 'diameter', 'length', 'threadLength', 'count', 'pilot', 'washer', 'head', 'tension', 'shear'];
 const WALLS = buildKind.options.filter((k) => k !== 'unknown').map((k) => `walls.${k}`);
@@ -61,8 +63,14 @@ export const CATALOGUE_COLUMNS: readonly string[] = [
   'trim.height',
   'trim.roll',
   'trim.pitch',
+  'trim.screwSpan',
   'mass',
   'movingMass',
+  'massOf',
+  'joint',
+  'latch',
+  'rise',
+  'tools',
   'studs.count',
   'studs.minSpacing',
   'studs.maxSpacing',
@@ -229,6 +237,7 @@ function columnOf(name: string): Column {
 }
 
 function readerOf(name: string): (text: string) => Cell {
+  if (WORD_LISTS.includes(name)) return (text) => ({ ok: true, value: text.split(';').map((word) => word.trim()) });
   const list = LISTS[name];
   // one hook height may stand alone, so a table gives back the mount as it was
   if (name === 'patternAboveHook') return (text) => (text.includes(';') ? readList(text, []) : readNumber(text));
@@ -301,6 +310,7 @@ function written(mount: Mount, column: string): string {
   const value = column.split('.').reduce<unknown>(read, mount);
   if (value === undefined) return '';
   if (WALLS.includes(column)) return Object.keys(value as object).length === 0 ? 'true' : '';
+  if (WORD_LISTS.includes(column)) return (value as string[]).join(';');
   const names = LISTS[column];
   if (!names) return String(value);
   const items = Array.isArray(value) ? (value as unknown[]) : [value];

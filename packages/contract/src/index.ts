@@ -83,4 +83,8 @@ export type {
   SchemeKind,
   SchemePlan,
 } from './schemePlan';
+export { STEP_IDS } from './steps';
+export { TOLERANCE_SOURCES } from './dayPlan';
+export type { StepId, TickId, Who } from './steps';
+export type { DayPlan, DayStep, HangPlan, LeadPlan, Packed, TolerancePlan, ToleranceSource } from './dayPlan';
 export type { Op, Unit, Working } from './working';

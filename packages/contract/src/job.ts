@@ -8,6 +8,9 @@ import {
   id,
   length,
   onWall,
+  partCoordinate,
+  partLength,
+  partSize,
   school,
   share,
   side,
@@ -18,6 +21,7 @@ import {
 } from './parts';
 import { evidence, look, scan } from './evidence';
 import { holeInto } from './schemePlan';
+import { tickId } from './steps';
 
 /** The job document: one room, one wall. What was measured or chosen; nothing that follows from it. */
 
@@ -81,6 +85,8 @@ const aim = z.strictObject({
   sag: length.optional(),
   ceilingGap: length.optional(),
   liftOn: length.optional(),
+  /** Comes later, under the set: its height, and what stays free above it and below it. */
+  soundbar: z.strictObject({ height: partSize, gap: partLength }).optional(),
 });
 
 const measured = z.strictObject({
@@ -195,6 +201,8 @@ export const job = z
     /** The set's lower edge above the floor where it is taken up, and how far the body turns with it. */
     hang: z
       .strictObject({
+        /** From the set's edges to the wall's ends, or to what it is centred between. */
+        gaps: z.strictObject({ left: length, right: length }).optional(),
         lift: z.strictObject({ from: length.optional(), turn: z.number().min(0).max(180).optional() }).optional(),
       })
       .optional(),
@@ -203,13 +211,27 @@ export const job = z
         z.strictObject({
           id,
           what: words,
+          /** The set, or a thing of the room that it starts at. */
+          from: z.string().optional(),
           to: z.string().optional(),
+          /** Where it is plugged into the set, from its middle, seen from the front. */
+          port: z.strictObject({ right: partCoordinate, up: partCoordinate }).optional(),
+          plugDepth: partLength.optional(),
           length: length.optional(),
           route: z.enum(['behind', 'arm', 'trunking', 'rated-kit']).optional(),
           /** When it is plugged in: after the hanging on an arm, else while the set is hooked. */
           when: z.enum(['before', 'hooked', 'after']).optional(),
+          /** What it is for comes another day. */
+          later: z.boolean().optional(),
+          /** Of trunking, along the wall, corner to corner. */
+          legs: z.array(length).min(1).max(12).optional(),
         }),
       )
+      .max(60)
+      .optional(),
+    ticks: z
+      .array(z.strictObject({ step: tickId, at: at.optional(), note: words.optional() }))
+      .max(400)
       .optional(),
     drilled: z
       .array(

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { mountType } from './catalogue';
+import { day, hang, leadPlan, soundbarPlace, tolerance } from './dayPlan';
 import { reach } from './reachPlan';
 import { buildKind, school, share, side } from './parts';
 import { screwCheck, stack } from './screwPlan';
@@ -13,7 +14,7 @@ const num = z.number();
 const level = z.enum(['info', 'caution', 'stop']);
 const verdict = z.enum(['go', 'caution', 'stop']);
 
-export const stage = z.enum(['set', 'room', 'mount', 'height', 'reach', 'wall', 'holes', 'level', 'hand-over']);
+export const stage = z.enum(['set', 'room', 'mount', 'fit', 'height', 'reach', 'wall', 'holes', 'level', 'hang']);
 
 const findingValue = z.union([z.string(), num, z.boolean(), z.array(z.string()), z.array(num)]);
 
@@ -192,11 +193,18 @@ const stud = z.strictObject({
 });
 
 const correction = z.strictObject({
-  kind: z.enum(['slots', 'hole', 'shim', 'trim', 'roll']),
+  /** In the order in which they are tried: with the plate's slots or a new hole; screws, an arm, the head, sheets between hook and rail. */
+  kind: z.enum(['slots', 'hole', 'screw', 'drop', 'roll', 'shim']),
+  /** The end that is worked on: it is raised, by `drop` lowered. */
   where: side,
   by: num,
-  /** What this way of correcting can take up at most. */
+  unit: z.enum(['mm', 'turn', 'deg']),
+  /** So many sheets of 0.1 mm. */
+  sheets: z.number().int().optional(),
+  /** What this way of correcting can take up at most, in the same unit. */
   limit: num.optional(),
+  /** What is left over the set's width afterwards, mm. */
+  left: num,
   fits: z.boolean(),
   working: working.optional(),
 });
@@ -270,19 +278,19 @@ export const plan = z.strictObject({
       mass: num,
       index: num.optional(),
       people: num,
+      /** How high the hands are above the floor where it is taken up and where it hangs, mm. */
+      hands: z.strictObject({ from: num, to: num }),
       workings: z.strictObject({ limit: working, mass: working, index: working.optional() }),
     })
     .optional(),
-  day: z
-    .strictObject({
-      steps: z.array(z.record(z.string(), z.json())),
-      tools: z.array(z.string()),
-      parts: z.array(z.string()),
-      people: num,
-      minutes: num,
-    })
-    .optional(),
-  tolerance: z.record(z.string(), z.json()).optional(),
+  leads: z.array(leadPlan).optional(),
+  hang: hang.optional(),
+  day: day.optional(),
+  /** Only when it is asked for: some thousand draws. */
+  tolerance: tolerance.optional(),
+  /** How the floor falls along the wall: over the set's width, and which end stands high. */
+  floor: z.strictObject({ slope: num, rise: num, high: z.union([side, z.literal('neither')]), working }).optional(),
+  soundbar: soundbarPlace.optional(),
 });
 
 export type Plan = z.infer<typeof plan>;

@@ -48,14 +48,6 @@ const clearance = z.strictObject({
   workings: z.strictObject({ below: working.optional(), above: working.optional() }),
 });
 
-const lead = z.strictObject({
-  id: z.string(),
-  what: z.string(),
-  run: num,
-  length: num.optional(),
-  working,
-});
-
 export const reach = z.strictObject({
   folded: num,
   extended: num.optional(),
@@ -67,7 +59,6 @@ export const reach = z.strictObject({
   clearance: clearance.optional(),
   /** Cable that the arm takes up between folded and fully out. */
   cableSlack: num.optional(),
-  leads: z.array(lead).optional(),
   /** How far the folded set's front stands out of the wall. */
   protrusion: num.optional(),
   workings: z.strictObject({ cableSlack: working.optional(), protrusion: working.optional() }).optional(),

@@ -53,6 +53,8 @@ export const itemKind = z.enum([
   'gas',
   'soundbar',
   'box',
+  'set',
+  'device',
   'other',
 ]);
 
@@ -64,6 +66,8 @@ export const item = z
     wall: onWall.optional(),
     ...rectangle,
     out: length.optional(),
+    /** Of a box behind the set: how far it stands out. */
+    depth: length.optional(),
     setMayCover: z.boolean().optional(),
     plateMayCover: z.boolean().optional(),
     topThickness: length.optional(),

@@ -119,6 +119,12 @@ export { practiceWall, untouched } from './practice/practiceWall';
 export { followAdvice, passMarks, type Advised } from './practice/followAdvice';
 export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './practice/practiceScore';
 
+// the ends of the job
+export { hasArms, jointOf, leadWhen } from './arm/joints';
+export { toleranceOf, toleranceOfJob, TOLERANCE_DRAWS } from './tolerance/tolerance';
+export { toleranceRun, TOLERANCE_SD, type ToleranceRun } from './tolerance/drawTolerance';
+export type { ToleranceModel } from './tolerance/toleranceModel';
+
 // what holds it
 export { N_PER_POUND } from './fixing/lagTables';
 export { kitOf, withKit, type Kit } from './fixing/kit';

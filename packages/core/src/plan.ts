@@ -10,6 +10,8 @@ import { stagedJob } from './placement/stagedPlate';
 import { conflictFinding, movedFinding, withSideways } from './placement/spotFindings';
 import { foldChoices } from './plate/foldChoices';
 import { planPlate, type PlatePlan } from './plate/planPlate';
+import { endsPart } from './day/endsPart';
+import { floorPart } from './level/floorSlope';
 import { levelPart } from './level/levelPart';
 import { liftPart } from './lift/liftPart';
 import { lightPart } from './light/lightPart';
@@ -50,6 +52,7 @@ export const PLAN_STEPS = [
   'loads',
   'remedies',
   'level',
+  'day',
   'looks',
 ] as const;
 export type PlanStep = (typeof PLAN_STEPS)[number];
@@ -150,6 +153,20 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
   const placed = placedPart({ job, outline, context, ranking, found, wall: wall.section, means });
   const hazards = hazardPart(job, found, placed.section.holes ?? []);
   const { screws, holes: _, ...sections } = placed.section;
+  const floor = floorPart(job, outline.width.value);
+  watch('day');
+  const ends: Part<Partial<Plan>> = job.mount
+    ? endsPart({
+        job,
+        mount: job.mount,
+        screen: { ...screen.section, ...screws },
+        people: lift.section?.people ?? 1,
+        extended: mount.findings.some((f) => f.code === 'extension-arms-needed'),
+        holes: placed.section.holes ?? [],
+        parts: placed.section.scheme?.parts ?? [],
+        placement: placed.section.placement?.conflict ? undefined : placed.section.placement,
+      })
+    : { findings: [] };
   const made: Plan = {
     format: 'steddo-plan',
     version: 1,
@@ -161,8 +178,10 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
     ...wall.section,
     ...sections,
     ...hazards.section,
+    ...present({ floor: floor.section }),
+    ...ends.section,
   };
-  const all = [screen, mount, lift, light, wall, placed, hazards].flatMap((part) => part.findings);
+  const all = [screen, mount, lift, light, wall, placed, hazards, floor, ends].flatMap((part) => part.findings);
   return judged(job, made, all);
 }
 

@@ -59,7 +59,43 @@ describe('level', () => {
     });
     expect(l.slope).toBeCloseTo(-0.4, 12);
     expect(l.groups).toHaveLength(2);
-    expect(l.corrections.map((c) => c.kind)).toEqual(['trim', 'roll', 'shim']);
+    expect(l.corrections.map((c) => c.kind)).toEqual(['screw', 'drop', 'roll', 'shim']);
+  });
+  // by hand: 1.5 in 600 is 0.75 over 300, 0.6 turn of 1.25; 0.25 degrees is 1.745 over 400, 17 sheets and 0.14 over 1218
+  it('a hung set by its screws, one arm, its head, sheets: so many turns, so much left', () => {
+    const hung = (reading: LevelReading, context: object) =>
+      readLevel([{ ...reading, on: 'set', when: 'hung' }], { setWidthMm: 1218, ...context }).section!.corrections;
+    const spirit: LevelReading = { instrument: 'spirit', length: 600, gap: 1.5, high: 'right' };
+    expect(hung(spirit, { pitchMm: 1.25, screwSpanMm: 300, trimHeightMm: 8 })).toMatchObject([
+      { kind: 'screw', where: 'left', unit: 'turn', by: expect.closeTo(0.6, 6), limit: 6.4, left: 0, fits: true },
+    ]);
+    expect(hung(spirit, { pitchMm: 1.25, screwSpanMm: 300, trimHeightMm: 0.5 })).toMatchObject([
+      { fits: false, left: expect.closeTo((0.25 * 1218) / 300, 6) },
+    ]);
+    const sheets = hung({ instrument: 'digital', angle: 0.25 }, { hookSpacingMm: 400, arms: true, rollDeg: 0.2 });
+    expect(sheets).toMatchObject([
+      { kind: 'drop', where: 'right', by: expect.closeTo(1.745, 3), fits: true },
+      { kind: 'roll', unit: 'deg', by: 0.25, fits: false, left: expect.closeTo(1.063, 3) },
+      {
+        kind: 'shim',
+        where: 'left',
+        by: expect.closeTo(1.7, 9),
+        sheets: 17,
+        left: expect.closeTo(0.138, 3),
+        fits: true,
+      },
+    ]);
+    // only an arm of its own goes down by itself
+    expect(hung({ instrument: 'digital', angle: 0.25 }, { hookSpacingMm: 400 }).map((c) => c.kind)).toEqual(['shim']);
+  });
+  it('within a millimetre over the set’s width it is left alone', () => {
+    const at = (mm: number) =>
+      readLevel([{ instrument: 'digital', angle: (Math.atan(mm / 1218) * 180) / Math.PI, on: 'set', when: 'hung' }], {
+        setWidthMm: 1218,
+        hookSpacingMm: 400,
+      }).section!.corrections;
+    expect(at(0.99)).toEqual([]);
+    expect(at(1.01)).toHaveLength(1);
   });
   it('1 mm over the set’s width is good, 3 mm is seen', () => {
     const codes = (angle: number) =>

@@ -37,9 +37,9 @@ describe('what goes with an arm', () => {
     const p = plan(lead(2000));
     const plate = p.placement!.plate!;
     const toRoot = Math.hypot(plate.x - 2000, (plate.bottom + plate.top) / 2 - 350);
-    expect(p.reach!.leads![0]!.run).toBeCloseTo(toRoot + 292 + 165 + 60 + 300, 6);
-    expect(found(lead(p.reach!.leads![0]!.run - 1), 'lead-short').length).toBe(1);
-    expect(found(lead(p.reach!.leads![0]!.run + 1), 'lead-short')).toEqual([]);
+    expect(p.leads![0]!.needed).toBeCloseTo(toRoot + 292 + 165 + 60 + 300 + 100, 6);
+    expect(found(lead(p.leads![0]!.needed - 1), 'lead-short').length).toBe(1);
+    expect(found(lead(p.leads![0]!.needed + 1), 'lead-short')).toEqual([]);
   });
   it('room below as it has settled, above before it has', () => {
     const things = [

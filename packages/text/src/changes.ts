@@ -21,6 +21,7 @@ const ENTRY: Record<string, string> = {
   lags: 'the lag screw',
   bits: 'the bit',
   leads: 'the lead',
+  ticks: 'a tick',
   guessed: 'whether it is a guess:',
   'fixing.acknowledged': 'what was acknowledged',
   'record.notes': 'a note',
@@ -44,10 +45,13 @@ const WHOLE: Record<string, string> = {
   'choices.armHole': 'the arm hole',
   'choices.stack': 'the screw',
   'aim.centre': 'what it is centred on',
+  'aim.soundbar': 'the soundbar to come',
+  'hang.gaps': 'the gaps left and right',
 };
 
 const UNNAMED = new Set([
   'drilled',
+  'ticks',
   'fixing.acknowledged',
   'record.notes',
   'record.open',

@@ -165,7 +165,16 @@ const SENTENCES: Sentences = {
   'swing-near': (v, say) =>
     `Only ${say.length(Math.max(0, v.gapMm))} left between the set and ${bindingName(v.by, say)} ${v.where} it, anywhere on its way.`,
   'lead-short': (v, say) =>
-    `The ${v.what} lead is ${say.length(v.lengthMm)} long; with the arm fully out it has to be ${say.length(v.runMm)}.`,
+    `The ${v.what} lead is ${say.length(v.lengthMm)} long; by its route it has to be ${say.length(v.neededMm)}, ${say.length(v.shortMm)} more.`,
+  'lead-unplaced': (v) => `Say where the ${v.what} lead goes, for its length.`,
+  'lead-in-wall': () =>
+    'A lead inside the wall takes a kit that is rated for it, and local code and a licensed electrician decide. Never the flex itself: stop there.',
+  'device-too-deep': (v, say) =>
+    `${capital(say.thing(v.object))} is ${say.length(v.needMm)} deep, and the folded set leaves ${say.length(v.haveMm)}. Beside the set, or spacers.`,
+  'slide-beyond': (v, say) =>
+    `The set should go ${say.length(Math.abs(v.slideMm))} to the ${v.slideMm > 0 ? 'right' : 'left'}; ${v.haveMm < 0 ? 'how far this mount slides is not known' : `this mount slides ${say.length(v.haveMm)}`}.`,
+  'floor-slopes': (v, say) =>
+    `The floor is ${small(v.riseMm)} higher at the ${v.high} over the set's width of ${say.length(v.spanMm)}. Take every height from one level line, not from the floor.`,
   'plug-behind': (v, say) =>
     `A plug in ${say.thing(v.object)} needs ${say.length(v.needMm)}, and the folded set leaves ${say.length(v.haveMm)}. A recessed outlet, a flat plug, or spacers.`,
   'folded-blocked': (v, say) =>

@@ -31,7 +31,22 @@ export { termOf } from './terms';
 export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';
 export { COMPARED_ROWS, adviceText, mountLines, rankedLine, setLine, type ComparedRow } from './mounts';
-export { correctionWay, levelLine, raiseText, readingText } from './level';
+export { correctionAmount, correctionText, correctionWay, levelLine, readingText } from './level';
+export {
+  careLines,
+  holdLine,
+  leadLine,
+  leftWith,
+  openText,
+  packText,
+  routeName,
+  slackText,
+  slideText,
+  sourceName,
+  toleranceAdvice,
+  whenName,
+} from './ends';
+export { dayStepText, minutesText, whoName, type StepFacts } from './steps';
 export { comfortText, customerNotes, offerTitle } from './customer';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {

@@ -4,27 +4,43 @@ import { rounded, type Wording } from './wording';
 const BY_WORDS: Record<Correction['kind'], string> = {
   slots: 'with the play of the slots',
   hole: 'with a new hole beside',
-  shim: 'with paper between hook and rail',
-  trim: 'with the levelling screws',
+  screw: 'with the levelling screws',
+  drop: 'with one arm loosened and let down',
   roll: 'by turning the head',
+  shim: 'with paper between hook and rail',
 };
 
-const amountOf = ({ kind }: Pick<Correction, 'kind'>, value: number): string =>
-  kind === 'roll' ? `${rounded(value, 1)}°` : `${rounded(value, 1)} mm`;
+const UNITS: Record<Correction['unit'], (value: number) => string> = {
+  mm: (value) => `${rounded(value, 1)} mm`,
+  deg: (value) => `${rounded(value, 1)}°`,
+  turn: (value) => `${rounded(value, 2)} ${rounded(value, 2) === '1' ? 'turn' : 'turns'}`,
+};
 
-/** How an end is raised, and how far that can go: "with the play of the slots: within 2.1 mm". */
-export function correctionWay(c: Correction): string {
-  if (c.limit === undefined) return BY_WORDS[c.kind];
-  return `${BY_WORDS[c.kind]}: ${c.fits ? 'within' : 'beyond its'} ${amountOf(c, c.limit)}`;
+/** How much of it: "0.6 turns", "17 sheets, 1.7 mm". */
+export function correctionAmount({ by, unit, sheets }: Correction): string {
+  const amount = UNITS[unit](by);
+  return sheets === undefined ? amount : `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}, ${amount}`;
 }
 
-export const raiseText = ({ where }: Pick<Correction, 'where'>): string => `raise the ${where} end`;
+/** What is left over the set's width afterwards, worth saying from a tenth on. */
+const leftText = ({ left }: Correction): string => (left < 0.05 ? '' : `, ${rounded(left, 1)} mm left over the set`);
 
-/** The level of a plan in one line: that it is level, or which end has to come up, by how much and how. */
+/** How an end is brought level, and how far that can go: "with the play of the slots: within 2.1 mm". */
+export function correctionWay(c: Correction): string {
+  const way = BY_WORDS[c.kind];
+  if (c.limit === undefined) return `${way}${leftText(c)}`;
+  return `${way}: ${c.fits ? 'within' : 'beyond its'} ${UNITS[c.unit](c.limit)}${leftText(c)}`;
+}
+
+/** What is done at which end. */
+export const correctionText = (c: Correction): string =>
+  `${c.kind === 'drop' ? 'let down' : 'raise'} the ${c.where} end`;
+
+/** The level of a plan in one line: that it is level, or which end has to be worked on, by how much and how. */
 export function levelLine(corrections: readonly Correction[]): string {
   const first = corrections.find((c) => c.fits) ?? corrections[0];
   if (!first) return 'level';
-  return `${raiseText(first)} by ${amountOf(first, first.by)}, ${BY_WORDS[first.kind]}`;
+  return `${correctionText(first)}: ${correctionAmount(first)}, ${BY_WORDS[first.kind]}`;
 }
 
 /** One reading as it was taken: "lifted 3 mm over 600, right high on the plate, turned". */

@@ -58,7 +58,8 @@ export const stageName: Record<Stage, string> = {
   wall: 'Wall',
   holes: 'Holes',
   level: 'Level',
-  'hand-over': 'Hand over',
+  fit: 'Fit',
+  hang: 'Hang',
 };
 
 export const typeName: Record<MountType, string> = {
@@ -76,6 +77,7 @@ export function bindingName(code: string, say: Wording): string {
   const [kind = '', id = ''] = code.split(':');
   if (kind === 'object') return say.thing(id);
   if (kind === 'floor' && id !== '') return say.thing(id);
+  if (kind === 'soundbar') return id === '' ? 'the room for the soundbar' : `the soundbar over ${say.thing(id)}`;
   if (kind === 'zone') return 'a part of the wall that stands out';
   if (kind === 'door') return `the swing of ${say.thing(id)}`;
   if (kind === 'wall') return `the ${id} side wall`;
@@ -144,6 +146,8 @@ const ITEMS: Record<ItemKind, string> = {
   opening: 'fireplace opening',
   chimney: 'chimney breast',
   box: 'in-wall box',
+  set: 'another screen',
+  device: 'box behind the set',
   other: 'something else',
 };
 /** What a thing on the wall is called while nobody has named it. */
@@ -169,6 +173,7 @@ const STEPS: Record<PlanStep, string> = {
   loads: 'the loads',
   remedies: 'what would help',
   level: 'the level',
+  day: 'the day',
   looks: 'where to look next',
 };
 /** What working a room out was busy with: "the reach". */

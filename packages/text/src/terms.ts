@@ -1,4 +1,5 @@
 import type { Term } from '@steddo/core';
+import { END_TERMS } from './endTerms';
 import { HOLD_TERMS } from './holdTerms';
 
 /** The words for the parts of a working, and for what binds a place. One place for screen, print and speech. */
@@ -238,6 +239,7 @@ const TERMS: Record<Term, string> = {
   'signed-rise': 'rise, signed',
   rise: 'rise over the span',
   roll: 'turn of the head',
+  ...END_TERMS,
   ...HOLD_TERMS,
 };
 

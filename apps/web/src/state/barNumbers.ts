@@ -64,10 +64,14 @@ export function holeNumbers(_: Job, plan: Plan): BarNumber[] {
 /** How far off level, and what to do about it. */
 export function levelNumbers(_: Job, plan: Plan): BarNumber[] {
   const group = plan.level?.groups.at(-1);
-  const best = plan.level?.corrections.find((c) => c.kind !== 'roll');
+  const best = plan.level?.corrections.find((c) => c.unit === 'mm');
   return [
     { label: 'slope', working: group?.working },
-    { label: best ? `raise ${best.where}` : 'raise', working: best?.working, as: 'small' },
+    {
+      label: best ? `${best.kind === 'drop' ? 'lower' : 'raise'} ${best.where}` : 'raise',
+      working: best?.working,
+      as: 'small',
+    },
     { label: "level's own error", working: group?.errorWorking },
   ];
 }

@@ -33,6 +33,7 @@ export const LISTS: ReadonlySet<string> = new Set([
   'lags',
   'bits',
   'leads',
+  'ticks',
   'record.built',
   'record.notes',
   'record.open',

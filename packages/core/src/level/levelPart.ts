@@ -2,6 +2,7 @@ import type { Hole, LevelResult } from '@steddo/contract';
 import type { Part } from '../primitives/part';
 import type { Frame } from '../placement/placeSet';
 import { usableSlots } from '../plate/usableSlots';
+import { hasArms } from '../arm/joints';
 import { readLevel, type LevelContext } from './readLevel';
 
 /** The slope of plate or set as it was read, and what to do about it. */
@@ -23,6 +24,9 @@ function levelContext(frame: Frame, holes: readonly Hole[]): LevelContext {
     ...(plays.length > 0 ? { slotPlayMm: Math.min(...plays) } : {}),
     ...(mount?.hook?.spacing === undefined ? {} : { hookSpacingMm: mount.hook.spacing }),
     ...(mount?.trim?.height === undefined ? {} : { trimHeightMm: mount.trim.height }),
+    ...(mount?.trim?.pitch === undefined ? {} : { pitchMm: mount.trim.pitch }),
+    ...(mount?.trim?.screwSpan === undefined ? {} : { screwSpanMm: mount.trim.screwSpan }),
     ...(mount?.trim?.roll === undefined ? {} : { rollDeg: mount.trim.roll }),
+    ...(mount ? { arms: hasArms(mount) } : {}),
   };
 }

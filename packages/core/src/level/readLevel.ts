@@ -3,21 +3,17 @@ import { finding } from '../primitives/findings';
 import { toRad } from '../primitives/convert';
 import type { Part } from '../primitives/part';
 import { leaf, node } from '../primitives/working';
+import { LEVEL_GOOD_MM, riseWorking, setCorrections, type SetTrim } from './setCorrections';
 import type { Term } from '../primitives/terms';
 
-/** Levelness over the set's width: good, and seen by everybody, mm. Ours. */
-const LEVEL_GOOD_MM = 1;
+/** Over the set's width everybody sees so much, mm. Ours. */
 const LEVEL_SEEN_MM = 3;
 
 /** What the level needs to know of the plan: spans and play, mm. */
-export interface LevelContext {
+export interface LevelContext extends SetTrim {
   plateSpanMm?: number;
   /** Up and down play of the plate's slots around the screw, both ends together. */
   slotPlayMm?: number;
-  setWidthMm: number;
-  hookSpacingMm?: number;
-  trimHeightMm?: number;
-  rollDeg?: number;
 }
 
 /**
@@ -137,55 +133,28 @@ function groupOf(group: readonly Indexed[], context: LevelContext, known: Workin
 /** How much higher one end is over a span, mm: 0.1 degree over 400 mm is 0.70 mm. */
 export const riseOver = (spanMm: number, slopeDeg: number): number => Math.abs(spanMm * Math.tan(toRad(slopeDeg)));
 
-function riseWorking(spanMm: number, slope: Working): Working {
-  const signed = node('signed-rise', '*', 'mm', [
-    leaf('level-span', spanMm, 'mm'),
-    node('slope-ratio', 'tan', 'ratio', [slope]),
-  ]);
-  return node('rise', 'abs', 'mm', [signed]);
-}
-
 function corrections(group: LevelGroup, context: LevelContext): Correction[] {
   const slope = group.working;
   if (group.high === 'neither' || !slope) return [];
-  const where = group.high === 'right' ? ('left' as const) : ('right' as const);
-  const make = (kind: Correction['kind'], spanMm: number | undefined, limit?: number): Correction[] => {
-    if (spanMm === undefined) return [];
-    const working = riseWorking(spanMm, slope);
-    const fits = limit === undefined || working.value <= limit;
-    return [{ kind, where, by: working.value, ...(limit === undefined ? {} : { limit }), fits, working }];
-  };
-  if (group.on === 'plate') {
-    const bySlots = context.slotPlayMm === undefined ? [] : make('slots', group.span, context.slotPlayMm);
-    return bySlots.some((c) => c.fits) ? bySlots : [...bySlots, ...make('hole', group.span)];
-  }
-  return setCorrections(group, context, where, make);
+  const low = group.high === 'right' ? 'left' : 'right';
+  if (group.on === 'set') return setCorrections(slope, low, context);
+  return group.span === undefined ? [] : plateCorrections(slope, low, { ...context, spanMm: group.span });
 }
 
-function setCorrections(
-  group: LevelGroup,
-  context: LevelContext,
+/** The plate by the play of its slots; where that is not enough by a new hole beside. */
+function plateCorrections(
+  slope: Working,
   where: 'left' | 'right',
-  make: (kind: Correction['kind'], spanMm: number | undefined, limit?: number) => Correction[],
+  { spanMm, slotPlayMm, setWidthMm }: LevelContext & { spanMm: number },
 ): Correction[] {
-  const { trimHeightMm, hookSpacingMm, rollDeg } = context;
-  const roll = group.working && node('roll', 'abs', 'deg', [group.working]);
-  return [
-    ...(trimHeightMm === undefined ? [] : make('trim', hookSpacingMm, trimHeightMm)),
-    ...(rollDeg === undefined || !roll
-      ? []
-      : [
-          {
-            kind: 'roll' as const,
-            where,
-            by: roll.value,
-            limit: rollDeg,
-            fits: roll.value <= rollDeg,
-            working: roll,
-          },
-        ]),
-    ...make('shim', hookSpacingMm),
-  ];
+  const working = riseWorking(spanMm, slope);
+  const base = { where, by: working.value, unit: 'mm', working } as const;
+  const hole: Correction = { ...base, kind: 'hole', left: 0, fits: true };
+  if (slotPlayMm === undefined) return [hole];
+  const beyond = Math.max(0, working.value - slotPlayMm);
+  const left = (beyond * setWidthMm) / spanMm;
+  const slots: Correction = { ...base, kind: 'slots', limit: slotPlayMm, left, fits: beyond === 0 };
+  return slots.fits ? [slots] : [slots, hole];
 }
 
 function levelFindings(group: LevelGroup, context: LevelContext): Finding[] {

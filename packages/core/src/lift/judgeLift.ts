@@ -1,5 +1,6 @@
 import type { Job, Level, Mount, Working } from '@steddo/contract';
 import { moves } from '../arm/arm';
+import { leadWhen } from '../arm/joints';
 import { leaf, node } from '../primitives/working';
 import { COUPLING, LOAD_KG, multipliersOf, type Lift } from './liftLimit';
 
@@ -32,6 +33,8 @@ export interface JudgedLift {
   /** Mass over what so many may lift; absent where an end is out of anybody's reach. */
   index?: Working;
   level: Level;
+  /** How high the hands are where it begins and where it ends, mm. */
+  hands: { from: number; to: number };
 }
 
 /** Hands a quarter of the set's height above its lower edge, from where it stands to where it hangs. Ours. */
@@ -67,15 +70,15 @@ export function judgeLift(job: Job, mount: Mount, lift: Lift): JudgedLift {
     leaf('set-mass', job.screen.mass, 'kg', { path: 'screen.mass' }),
     bracketsOf(mount),
   ]);
-  const usual = moves(mount) ? 'after' : 'hooked';
-  const hooked = (job.leads ?? []).some((l) => (l.when ?? usual) === 'hooked');
+  const hooked = (job.leads ?? []).some((l) => leadWhen(l, mount) === 'hooked');
   const two = hooked || job.screen.diagonal > TWO_PEOPLE_MM || mass.value > limit.value;
   const people = two ? 2 : 1;
-  if (limit.value <= 0) return { limit, mass, people, level: 'stop' };
+  const hands = { from: lift.fromCm * 10, to: lift.toCm * 10 };
+  if (limit.value <= 0) return { limit, mass, people, hands, level: 'stop' };
   const may = two ? node('lift-limit-two', '*', 'kg', [limit, leaf('two-lift', TWO_LIFT, 'ratio')]) : limit;
   const index = node('lift-index', '/', 'ratio', [mass, may]);
   const level = index.value <= 1 ? 'info' : index.value <= INDEX_STOP ? 'caution' : 'stop';
-  return { limit, mass, people, index, level };
+  return { limit, mass, people, hands, index, level };
 }
 
 /** What of the mount is on the set when it is lifted: its moving part, the whole of one that does not move. */

@@ -4,12 +4,13 @@ import type { JudgedLift } from './judgeLift';
 
 /** Who lifts the set onto its mount, and how heavy that is. */
 export function liftPart(judged: JudgedLift): { section: NonNullable<Plan['lift']>; findings: Finding[] } {
-  const { limit, mass, people, index } = judged;
+  const { limit, mass, people, index, hands } = judged;
   return {
     section: {
       limit: limit.value,
       mass: mass.value,
       people,
+      hands,
       ...(index ? { index: index.value } : {}),
       workings: { limit, mass, ...(index ? { index } : {}) },
     },

@@ -2,7 +2,7 @@ import type { Item, Job, Plate, Working } from '@steddo/contract';
 import type { Forbidden } from '../primitives/intervals';
 import { half, leaf, minus, sum } from '../primitives/working';
 import { isUnder, openFor } from './blockedPlate';
-import { onMainWall, plateMayCover, setMayCover } from '../room/roomThings';
+import { onMainWall, plateMayCover, ROOM_THINGS, setMayCover } from '../room/roomThings';
 import type { Term } from '../primitives/terms';
 
 /** Left free under a ceiling, and the rise to lift the set over the hooks, mm. Ours. */
@@ -27,6 +27,11 @@ export function heightLimits(input: HeightInput): Forbidden[] {
     { by: 'floor', lo: -Infinity, hi: halfSet.value, hiWorking: halfSet, yields: 0 },
     ceilingLimit(job, halfSet),
     ...items.filter((i) => !setMayCover(i) && overlaps(i, input.set)).map((i) => besideSet(i, halfSet)),
+    ...soundbarLimits(
+      job,
+      items.filter((i) => overlaps(i, input.set)),
+      halfSet,
+    ),
     ...(input.plate ? plateLimits(input, input.plate, items, halfSet) : []),
   ];
 }
@@ -35,7 +40,7 @@ const overlaps = (item: { left: number; right: number }, set: { left: number; ri
   item.left < set.right && set.left < item.right;
 
 function ceilingLimit(job: Job, halfSet: Working): Forbidden {
-  const { ceilingGap, liftOn } = job.aim;
+  const { ceilingGap } = job.aim;
   const working = minus(
     'under-ceiling',
     leaf('wall-height', job.room.wall.height, 'mm', {
@@ -46,14 +51,17 @@ function ceilingLimit(job: Job, halfSet: Working): Forbidden {
       path: 'aim.ceilingGap',
       guess: ceilingGap === undefined,
     }),
-    leaf('lift-on', liftOn ?? LIFT_ON_MM, 'mm', {
-      path: 'aim.liftOn',
-      guess: liftOn === undefined,
-    }),
+    riseLeaf(job),
     halfSet,
   );
   const yields = ceilingGap ?? CEILING_GAP_MM;
   return { by: 'ceiling', lo: working.value, hi: Infinity, loWorking: working, yields };
+}
+
+/** How far the set has to come over its rail: the mount's own rise, else what the room was given. */
+export function riseLeaf({ mount, aim }: Job): Working {
+  if (mount?.rise !== undefined) return leaf('lift-on', mount.rise, 'mm', { path: 'mount.rise' });
+  return leaf('lift-on', aim.liftOn ?? LIFT_ON_MM, 'mm', { path: 'aim.liftOn', guess: aim.liftOn === undefined });
 }
 
 const itemEdge = (item: Item, edge: 'bottom' | 'top'): Working =>
@@ -69,6 +77,27 @@ function besideSet(item: Item, halfSet: Working): Forbidden {
     loWorking,
     hiWorking,
   };
+}
+
+/**
+ * The bar that comes later needs its height under the set, and its gap above it and below it, over whatever stands
+ * there; over the floor where nothing does. A bar of 80 with 50 each way over a sideboard of 600: bottom from 780.
+ */
+function soundbarLimits(job: Job, below: readonly Item[], halfSet: Working): Forbidden[] {
+  const { soundbar } = job.aim;
+  if (!soundbar) return [];
+  const at = (field: 'height' | 'gap') => ({ path: `aim.soundbar.${field}` });
+  const gap = leaf('soundbar-gap', soundbar.gap, 'mm', at('gap'));
+  const need = sum('soundbar-room', gap, leaf('soundbar-height', soundbar.height, 'mm', at('height')), gap);
+  const limit = (by: string, lo: number, top: Working): Forbidden => {
+    const hiWorking = sum('set-over-soundbar', top, need, halfSet);
+    return { by, lo, hi: hiWorking.value, hiWorking };
+  };
+  const standing = below.filter((i) => !setMayCover(i) && ROOM_THINGS[i.kind].standsBelow);
+  return [
+    limit('soundbar', -Infinity, leaf('floor', 0, 'mm')),
+    ...standing.map((i) => limit(`soundbar:${i.id}`, i.bottom - halfSet.value, itemEdge(i, 'top'))),
+  ];
 }
 
 /**

@@ -160,7 +160,12 @@ export interface FindingValues {
   'seat-poor': { viewer: string; degrees: number; limit: number; by: string; neededMm: number };
   'seats-apart': { viewer: string; worst: number; apart: number };
   'swing-near': { where: 'below' | 'above'; gapMm: number; by: string };
-  'lead-short': { what: string; lengthMm: number; runMm: number };
+  'lead-short': { what: string; lengthMm: number; neededMm: number; shortMm: number };
+  'lead-unplaced': { what: string };
+  'lead-in-wall': Record<string, never>;
+  'device-too-deep': { object: string; needMm: number; haveMm: number };
+  'slide-beyond': { slideMm: number; haveMm: number };
+  'floor-slopes': { riseMm: number; spanMm: number; high: string };
   'plug-behind': { object: string; needMm: number; haveMm: number };
   'folded-blocked': { by: string; edgeMm: number };
   'over-walkway': { outMm: number; bottomMm: number };

@@ -2,16 +2,12 @@ import type { Finding, Job, Mount, ReachPlan } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { linkageFold, linkageReach } from '../arm/arm';
 import { POOR_DEG } from './seatServices';
-import { SAME_MM } from '../primitives/epsilons';
 
 /** Label and linkage may differ by so much before somebody should measure again, mm. Ours. */
 const LABEL_DIFFERS_MM = 15;
 
 /** Wanted between the set and what is under or over it anywhere on its way, mm. Ours. */
 const SWING_GAP_MM = 25;
-
-/** A plug standing out of its outlet, when nobody has measured it, mm. Ours. */
-const PLUG_MM = 40;
 
 /** Label and linkage that do not tell the same story: somebody should measure again. */
 export function labelFindings(mount: Mount): Finding[] {
@@ -47,15 +43,6 @@ export function reachFindings(job: Job, part: ReachPlan): Finding[] {
     ),
     ...sharedFinding(part, name),
     ...nearFindings(part),
-    ...(part.leads ?? [])
-      .filter((l) => l.length !== undefined && l.length < l.run - SAME_MM)
-      .map((l) =>
-        finding('lead-short', 'caution', 'reach', {
-          what: l.what,
-          lengthMm: l.length ?? 0,
-          runMm: l.run,
-        }),
-      ),
   ];
 }
 
@@ -80,27 +67,4 @@ function nearFindings({ clearance }: ReachPlan): Finding[] {
     ...near('below', clearance?.below, clearance?.belowBy),
     ...near('above', clearance?.above, clearance?.aboveBy),
   ];
-}
-
-/**
- * A plug in an outlet behind the folded set needs the outlet's and the plug's depth: 5 + 40 does not
- * go behind a set 30 off the wall, and 15 are missing.
- */
-export function plugFindings(
-  job: Job,
-  set: { left: number; right: number; bottom: number; top: number },
-  backMm: number,
-): Finding[] {
-  return (job.room.objects ?? []).flatMap((o) => {
-    const behind =
-      (o.wall ?? 'main') === 'main' &&
-      o.left < set.right &&
-      set.left < o.right &&
-      o.bottom < set.top &&
-      set.bottom < o.top;
-    if (o.kind !== 'outlet' || !behind) return [];
-    const needMm = (o.out ?? 0) + PLUG_MM;
-    if (needMm <= backMm + SAME_MM) return [];
-    return [finding('plug-behind', 'caution', 'reach', { object: o.id, needMm, haveMm: backMm }, 'plug 40 mm, ours')];
-  });
 }

@@ -4,10 +4,10 @@ import type { Part } from '../primitives/part';
 import { faceOut } from '../sight/viewerAngles';
 import { moves, reachOf } from '../arm/arm';
 import { cornerOut } from './cornerOut';
-import { cableRun } from './cableRun';
+import { cableSlack } from '../arm/armCable';
 import { clearances } from './clearances';
 import type { Hung } from '../arm/hung';
-import { labelFindings, plugFindings, reachFindings } from './reachFindings';
+import { labelFindings, reachFindings } from './reachFindings';
 import { reachModel, seatsOf, type ReachMemory, type ReachModel } from '../arm/reachModel';
 import { seatServices, sharedPose } from './seatServices';
 import { overWalkway } from './walkway';
@@ -33,7 +33,6 @@ export function reachPart(input: ReachInput): Part<ReachPlan> & { model?: ReachM
   if (!mount || placed.conflict) return { findings: [] };
   const front = faceOut(job, spacer);
   const around = [
-    ...plugFindings(job, placed, mount.depth.folded + (spacer?.value ?? 0)),
     ...walkwayFinding(job, placed, front),
     ...(mount.type === 'corner'
       ? [finding('corner-out', 'info', 'reach', { outMm: cornerOut(placed.right - placed.left) })]
@@ -75,8 +74,7 @@ function sectionOf(input: ReachInput, mount: Mount, model: ReachModel, front: Wo
   const seats = seatsOf(job);
   const services = seatServices(job, model, seats, { centreY: p.centre.y, height: p.top - p.bottom });
   const shared = sharedPose(model, seats);
-  const rootY = p.plate ? (p.plate.bottom + p.plate.top) / 2 : p.centre.y;
-  const { cableSlack, leads } = cableRun(job, mount, arm, rootY);
+  const slack = cableSlack(mount, arm);
   const served = ranking && servedBy(ranking);
   return {
     folded: mount.depth.folded,
@@ -86,10 +84,9 @@ function sectionOf(input: ReachInput, mount: Mount, model: ReachModel, front: Wo
     ...(shared ? { shared } : {}),
     folds,
     clearance: clearances(job, model.reach, p.bottom, p.top),
-    cableSlack: cableSlack.value,
-    ...(leads.length > 0 ? { leads } : {}),
+    cableSlack: slack.value,
     protrusion: front.value,
-    workings: { cableSlack, protrusion: front },
+    workings: { cableSlack: slack, protrusion: front },
   };
 }
 

@@ -156,6 +156,22 @@ export const ROOM_THINGS: Record<ItemKind, RoomThing> = {
     outMm: 0,
     standsBelow: false,
   },
+  // another screen: kept clear at every swing
+  set: {
+    usual: { width: 700, height: 420, bottom: 1100 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 100,
+    standsBelow: false,
+  },
+  // a box behind the set
+  device: {
+    usual: { width: 160, height: 110, bottom: 1150 },
+    setMayCover: true,
+    plateMayCover: false,
+    outMm: 30,
+    standsBelow: false,
+  },
   other: {
     usual: { width: 300, height: 300, bottom: 1000 },
     setMayCover: false,

@@ -2,7 +2,7 @@ import { freeId, type Command, type LiveLevel } from '@steddo/core';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Job, LevelReading } from '@steddo/contract';
-import { correctionWay, raiseText, readingText } from '@steddo/text';
+import { correctionText, correctionWay, readingText } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
 import { Action } from '../../ui/Action';
@@ -244,12 +244,12 @@ function Corrections() {
         >
           <VerdictShape verdict={c.fits ? 'go' : 'stop'} />
           <View style={{ flex: 1 }}>
-            <Txt kind="bold">{raiseText(c)}</Txt>
+            <Txt kind="bold">{correctionText(c)}</Txt>
             <Txt kind="small" soft>
               {correctionWay(c)}
             </Txt>
           </View>
-          {c.working ? <Figure label="by" working={c.working} as={c.kind === 'roll' ? 'tape' : 'small'} /> : null}
+          {c.working ? <Figure label="by" working={c.working} as={c.unit === 'mm' ? 'small' : 'tape'} /> : null}
         </View>
       ))}
     </>

@@ -1,0 +1,57 @@
+import { z } from 'zod';
+
+/** The steps of a day at one wall, in the order of the work; a job has those that it needs. */
+export const STEP_IDS = [
+  // before the set is touched
+  'site.wiring',
+  // on the set
+  'fit.box',
+  'fit.screws-out',
+  'fit.extensions',
+  'fit.arms',
+  'fit.snug',
+  'fit.device',
+  'fit.stage',
+  'fit.cords',
+  // on the wall
+  'wall.look',
+  'wall.holes',
+  'wall.level',
+  'wall.pull',
+  // the set onto the wall
+  'leads.before',
+  'hang.live',
+  'hang.check',
+  'hang.lift',
+  'hang.hooks',
+  'hang.catch',
+  'hang.slide-in',
+  'hang.rejoin',
+  'leads.hooked',
+  'hang.click',
+  'hang.prove',
+  'leads.after',
+  'hang.centre',
+  'hang.level',
+  'hang.lock',
+  'hang.cords',
+  'hang.pose',
+  'hang.on',
+  // the end
+  'over.clean',
+  'over.show',
+  'over.leave',
+] as const;
+
+export const stepId = z.enum(STEP_IDS);
+
+/** What is ticked: a step, or something of the pack list. */
+export const tickId = z.union([stepId, z.string().regex(/^pack\.\S{1,120}$/)], {
+  error: 'is no step of a plan',
+});
+
+export const who = z.enum(['one', 'two', 'electrician']);
+
+export type StepId = z.infer<typeof stepId>;
+export type TickId = z.infer<typeof tickId>;
+export type Who = z.infer<typeof who>;

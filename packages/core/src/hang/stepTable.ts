@@ -1,0 +1,213 @@
+import type { Hole, Job, LeadPlan, Mount, StepId, Who } from '@steddo/contract';
+import { moves } from '../arm/arm';
+import { jointOf, type Joint } from '../arm/joints';
+
+/** What decides which steps a job has, who does them and how long they take. */
+export interface StepContext {
+  job: Job;
+  mount: Mount;
+  holes: readonly Hole[];
+  leads: readonly LeadPlan[];
+  /** Who lifts the set. */
+  people: number;
+  /** Its pattern is larger than the mount's plate. */
+  extended: boolean;
+}
+
+/** One step of the work; the table has one for each, in the order in which they can be done. */
+interface StepEntry {
+  /** Steps that have to be done before it, whatever else the job has. */
+  after: readonly StepId[];
+  /** Minutes; a plain job sums to 30 to 45 (common practice), each of them is ours. */
+  minutes: number | ((c: StepContext) => number);
+  tools: readonly string[] | ((c: StepContext) => readonly string[]);
+  who?: (c: StepContext) => Who;
+  /** Absent: every job has it. */
+  when?: (c: StepContext) => boolean;
+}
+
+const lifters = ({ people }: StepContext): Who => (people > 1 ? 'two' : 'one');
+const joinedBy =
+  (...joints: Joint[]) =>
+  ({ mount }: StepContext): boolean =>
+    joints.includes(jointOf(mount));
+const plugged =
+  (when: LeadPlan['when']) =>
+  ({ leads }: StepContext): boolean =>
+    leads.some((l) => l.when === when && !l.later);
+const laid = ({ leads }: StepContext): boolean =>
+  leads.some((l) => l.when === 'before' || l.later || l.route === 'arm');
+const isPower = ({ what }: Pick<LeadPlan, 'what'>): boolean => /power|mains/i.test(what);
+
+/** The mount's own sockets or keys by size, else one of the usual kind. */
+const ofMount =
+  (kind: 'socket' | 'key', ...more: string[]) =>
+  ({ mount }: StepContext): string[] => {
+    const own = (mount.tools ?? []).filter((t) => t.toLowerCase().startsWith(kind));
+    return [...(own.length > 0 ? own : [kind]), ...more];
+  };
+
+const MINUTES_A_HOLE = 2;
+const MINUTES_A_MASONRY_HOLE = 4;
+
+/** Every step; one that is missing here does not compile. The order is the order of the work. */
+export const STEPS: Record<StepId, StepEntry> = {
+  'site.wiring': {
+    after: [],
+    minutes: 30,
+    tools: [],
+    who: () => 'electrician',
+    when: ({ leads }) => leads.some((l) => l.route === 'rated-kit' && isPower(l)),
+  },
+  'fit.box': { after: [], minutes: 2, tools: [] },
+  'fit.screws-out': { after: [], minutes: 1, tools: ['screwdriver', 'blanket'] },
+  'fit.extensions': {
+    after: ['fit.box'],
+    minutes: 3,
+    tools: ['screwdriver'],
+    when: ({ extended }) => extended,
+  },
+  'fit.arms': { after: ['fit.box', 'fit.screws-out', 'fit.extensions'], minutes: 3, tools: ['tape'] },
+  'fit.snug': { after: ['fit.arms'], minutes: 2, tools: ['screwdriver'] },
+  'fit.device': {
+    after: ['fit.snug'],
+    minutes: 3,
+    tools: ['screwdriver'],
+    when: ({ job }) => (job.room.objects ?? []).some((o) => o.kind === 'device'),
+  },
+  'fit.stage': { after: ['fit.snug'], minutes: 2, tools: ['level', 'tape'] },
+  'fit.cords': {
+    after: ['fit.stage'],
+    minutes: 1,
+    tools: [],
+    when: ({ mount }) => mount.latch === 'cord' || mount.latch === 'strap',
+  },
+  'wall.look': { after: [], minutes: 3, tools: ['finder', 'probe', 'pencil', 'tape'] },
+  'wall.holes': {
+    after: ['fit.stage', 'wall.look'],
+    minutes: ({ holes }) =>
+      holes.length * (holes.some((h) => h.into === 'masonry') ? MINUTES_A_MASONRY_HOLE : MINUTES_A_HOLE),
+    tools: (c) => [
+      'drill',
+      'dust catcher',
+      'pencil',
+      'step-ladder',
+      ...(c.holes.some((h) => h.into === 'masonry') ? ['hammer', 'blow-out bulb'] : []),
+      ...ofMount('socket')(c),
+    ],
+    who: ({ job }) => (job.choices?.setOut === 'held-up' ? 'two' : 'one'),
+  },
+  'wall.level': { after: ['wall.holes'], minutes: 2, tools: ['level'] },
+  'wall.pull': { after: ['wall.level'], minutes: 1, tools: [] },
+  'leads.before': { after: ['site.wiring'], minutes: 2, tools: ['ties'], when: laid },
+  'hang.live': { after: ['site.wiring'], minutes: 1, tools: ['outlet tester'] },
+  'hang.check': { after: ['wall.pull', 'fit.snug', 'fit.cords'], minutes: 1, tools: [] },
+  'hang.lift': {
+    after: ['hang.check', 'hang.live', 'leads.before', 'fit.device'],
+    minutes: 2,
+    tools: ['step-ladder'],
+    who: lifters,
+    when: joinedBy('rail', 'catch'),
+  },
+  'hang.hooks': { after: ['hang.lift'], minutes: 1, tools: [], when: joinedBy('rail') },
+  'hang.catch': {
+    after: ['hang.lift'],
+    minutes: 2,
+    tools: ofMount('key', 'long key'),
+    when: joinedBy('catch'),
+  },
+  'hang.slide-in': {
+    after: ['hang.check', 'hang.live', 'leads.before', 'fit.device'],
+    minutes: 2,
+    tools: ['step-ladder'],
+    who: lifters,
+    when: joinedBy('slide-in'),
+  },
+  'hang.rejoin': {
+    after: ['hang.check', 'hang.live', 'leads.before', 'fit.device'],
+    minutes: 4,
+    tools: ofMount('key', 'step-ladder'),
+    who: lifters,
+    when: joinedBy('screws'),
+  },
+  'leads.hooked': {
+    after: ['hang.hooks', 'hang.catch', 'hang.slide-in', 'hang.rejoin'],
+    minutes: 2,
+    tools: [],
+    who: () => 'two',
+    when: plugged('hooked'),
+  },
+  'hang.click': { after: ['hang.hooks', 'leads.hooked'], minutes: 1, tools: [], when: joinedBy('rail') },
+  'hang.prove': {
+    after: ['hang.click', 'hang.catch', 'hang.slide-in', 'hang.rejoin', 'leads.hooked'],
+    minutes: 1,
+    tools: [],
+  },
+  'leads.after': { after: ['hang.prove'], minutes: 2, tools: [], when: plugged('after') },
+  'hang.centre': { after: ['hang.prove'], minutes: 1, tools: ['tape'] },
+  'hang.level': { after: ['hang.centre'], minutes: 2, tools: ['level'] },
+  'hang.lock': {
+    after: ['hang.level', 'leads.after'],
+    minutes: 1,
+    tools: ofMount('key', 'long key'),
+    when: ({ mount }) => mount.securityScrews !== undefined || (mount.latch ?? 'screw') === 'screw',
+  },
+  'hang.cords': {
+    after: ['hang.level'],
+    minutes: 1,
+    tools: [],
+    when: ({ mount }) => mount.latch === 'cord' || mount.latch === 'strap',
+  },
+  'hang.pose': {
+    after: ['hang.level', 'leads.after'],
+    minutes: 2,
+    tools: ofMount('key'),
+    when: ({ mount }) => moves(mount) || mount.tilt !== undefined,
+  },
+  'hang.on': { after: ['leads.hooked', 'leads.after', 'hang.prove'], minutes: 1, tools: [] },
+  'over.clean': { after: ['hang.on', 'hang.lock', 'hang.cords', 'hang.pose'], minutes: 2, tools: ['vacuum'] },
+  'over.show': { after: ['over.clean'], minutes: 2, tools: [] },
+  'over.leave': { after: ['over.show'], minutes: 1, tools: [] },
+};
+
+export const STEP_ORDER = Object.keys(STEPS) as StepId[];
+
+/** Whether what was ticked is a step, and not something of the pack list. */
+export const isStep = (id: string): id is StepId => id in STEPS;
+
+/** The steps that a job needs, in their order. */
+export const stepsFor = (context: StepContext): StepId[] =>
+  STEP_ORDER.filter((id) => STEPS[id].when?.(context) ?? true);
+
+/**
+ * What has to be done before a step, of the steps that there are: where one is not needed, what that would have
+ * waited for.
+ */
+export function waitsFor(id: StepId, present: ReadonlySet<StepId>): StepId[] {
+  const found = new Set<StepId>();
+  const walk = (step: StepId): void => {
+    for (const before of STEPS[step].after)
+      if (present.has(before)) found.add(before);
+      else walk(before);
+  };
+  walk(id);
+  // what another of them waits for already goes without saying
+  const said = new Set([...found].flatMap((s) => [...allBefore(s)]));
+  return STEP_ORDER.filter((s) => found.has(s) && !said.has(s));
+}
+
+/** Everything that comes before a step in any job. */
+function allBefore(id: StepId): Set<StepId> {
+  const direct = STEPS[id].after;
+  return new Set(direct.flatMap((s) => [s, ...allBefore(s)]));
+}
+
+const valueOf = <T>(value: T | ((c: StepContext) => T), context: StepContext): T =>
+  typeof value === 'function' ? (value as (c: StepContext) => T)(context) : value;
+
+/** Who does a step of this job, with what, and for how long. */
+export const stepNeeds = (id: StepId, context: StepContext): { who: Who; tools: string[]; minutes: number } => ({
+  who: STEPS[id].who?.(context) ?? 'one',
+  tools: [...new Set(valueOf(STEPS[id].tools, context))],
+  minutes: valueOf(STEPS[id].minutes, context),
+});
