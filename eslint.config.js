@@ -84,6 +84,9 @@ const WEB_FOLDERS = {
 const BELOW_FEATURES = Object.keys(WEB_FOLDERS);
 const FEATURES = [
   'catalogue',
+  'day',
+  'fit',
+  'hang',
   'height',
   'holes',
   'ladder',
@@ -94,6 +97,7 @@ const FEATURES = [
   'room',
   'rooms',
   'set',
+  'tolerance',
   'wall',
 ];
 for (const feature of FEATURES) WEB_FOLDERS[`features/${feature}`] = BELOW_FEATURES;

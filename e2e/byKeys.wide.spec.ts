@@ -104,6 +104,14 @@ test('from a new room to the holes by keys, heard', async ({ page, empty }) => {
   await page.keyboard.press('Enter');
   await expect(louvre).toHaveAttribute('aria-checked', 'true');
   await tabTo(page, page.getByTestId('primary-action'), 120);
+  expect(await focused(page)).toEqual({ role: 'button', name: 'Fit' });
+  await page.keyboard.press('Enter');
+  // the steps are boxes to tick
+  await tabTo(page, page.getByTestId('tick-fit.box'));
+  expect(await focused(page)).toEqual({ role: 'checkbox', name: 'Check the box' });
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('tick-fit.box')).toHaveAttribute('aria-checked', 'true');
+  await tabTo(page, page.getByTestId('primary-action'), 60);
   await page.keyboard.press('Enter');
 
   await tabTo(page, page.getByTestId('school-above').getByRole('radio'));

@@ -48,6 +48,11 @@ test('from a new room to the hole list and the level', async ({ page, empty }, i
   await expect(byId('mount-louvre-2')).toContainText('to spare');
   await thumb.tap(byId('mount-louvre-2').getByRole('radio'));
 
+  await expect(byId('primary-action')).toHaveText('Fit');
+  await tap('primary-action');
+  // by the drawings: bottom edge 38, top row 1327.3 mm
+  await expect(byId('one-number')).toContainText('By the drawings');
+  await tap('all-fit');
   await expect(byId('primary-action')).toHaveText('Height');
   await tap('primary-action');
   expect(await figureValue(byId('school-eyes'), 'centre, centre at the eyes')).toBeCloseTo(42.5 * IN, 6);

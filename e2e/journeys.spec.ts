@@ -35,13 +35,21 @@ class Job {
     }
     await this.thumb.tap(this.page.getByRole('button', { name: 'the level', exact: true }));
   }
-  /** Read once, and once turned end for end; then the end. */
+  /** Read once, and once turned end for end. */
   async level(first: string, turned: string) {
     await this.fill('add-reading', first, turned);
   }
   async end() {
     test.info().annotations.push({ type: 'taps', description: String(this.thumb.taps) });
-    await this.on('Done');
+    await this.on('Hang');
+    const steps = Number(/(\d+) steps$/.exec((await this.byId('primary-action').textContent()) ?? '')?.[1]);
+    expect(steps).toBeGreaterThan(8);
+    await this.on(/^Hang it/);
+    for (let i = 0; i < steps; i++) {
+      await expect(this.byId('hanging')).toContainText(`Step ${i + 1} of ${steps}`);
+      await this.tap('step-done');
+    }
+    await this.tap('to-done');
     await this.tap('finish');
     await expect(this.page.getByRole('button', { name: /^done, \d/ })).toBeVisible();
   }
@@ -71,6 +79,7 @@ test('A: 55 in on a tilt mount, two studs, metric', async ({ page, empty }) => {
   await job.tap('choice-timber-stud');
   await job.on('Mount');
   await job.radio('mount-louvre-3');
+  await job.on('Fit');
   await job.on('Height');
   await job.radio('school-eyes');
   await job.on('Wall');
@@ -103,6 +112,7 @@ test('B: 32 in on an arm with one stud, beside a cabinet, imperial', async ({ pa
   await job.fill('field-room.objects.o1.left', '96', '24', '');
   await job.on('Mount');
   await job.radio('mount-pintle-2');
+  await job.on('Fit');
   await job.on('Height');
   await job.radio('school-eyes');
   await job.on('Reach');
@@ -133,6 +143,7 @@ test('C: 65 in on a block wall, imperial', async ({ page, empty }) => {
   await job.tap('choice-masonry');
   await job.on('Mount');
   await job.radio('mount-louvre-3');
+  await job.on('Fit');
   await job.on('Height');
   await job.radio('school-eyes');
   await job.on('Wall');

@@ -10,7 +10,7 @@ test('keys: digits go to stages, u changes units, undo and redo; none of it insi
   await isReady(page);
   // nothing moves on a tilt mount: there is no reach to go to
   await expect(page.getByTestId('stage-reach')).toHaveCount(0);
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await expect(page).toHaveURL(/keys\/height$/);
   await page.keyboard.press('u');
   await expect(page.getByTestId('thumb-bar')).toContainText('mm');

@@ -156,7 +156,7 @@ test('a room is copied, made into a new one, taken away and back, and done', asy
   await expect(page.getByTestId('done-at')).toBeVisible();
   await page.getByTestId('reopen').click();
   await expect(page.getByTestId('finish')).toBeVisible();
-  await page.getByRole('button', { name: 'back to the level' }).click();
+  await page.getByRole('button', { name: 'back to hanging' }).click();
   await isSent(page);
   expect((await savedJob(page, empty, 'whole')).job.record?.done).toBeUndefined();
 });

@@ -194,6 +194,7 @@ test('measured on the set wins over the drawing of the mount; 5 mm apart is said
   // centre 1000, the pattern in the middle; whichever arm hole, the hook is 50, 90 or 130 above it
   const geometry = await hook();
   expect([1050, 1090, 1130].some((h) => Math.abs(h - geometry) < 1e-6)).toBe(true);
+  await page.getByTestId('stage-fit').click();
   await unfold(page, 'measured on the set');
   const part = page.getByTestId('measured');
   const measure = async (from: string, to: string, text: string) => {

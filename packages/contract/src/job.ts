@@ -202,7 +202,7 @@ export const job = z
     hang: z
       .strictObject({
         /** From the set's edges to the wall's ends, or to what it is centred between. */
-        gaps: z.strictObject({ left: length, right: length }).optional(),
+        gaps: z.strictObject({ left: length.optional(), right: length.optional() }).optional(),
         lift: z.strictObject({ from: length.optional(), turn: z.number().min(0).max(180).optional() }).optional(),
       })
       .optional(),

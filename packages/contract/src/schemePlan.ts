@@ -141,6 +141,8 @@ export const scheme = z.strictObject({
   holes: z.array(z.strictObject({ x: num, y: num, into: holeInto })),
   bits: z.array(num),
   parts: z.array(part),
+  /** Which of the mount's further plates, from 1; absent: its own. */
+  plate: z.number().int().optional(),
 });
 
 /** One way out of a stop, with what it comes to: by how much, or which one. */

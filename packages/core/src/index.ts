@@ -62,6 +62,7 @@ export { estimateUtilisation } from './mount/estimateUtilisation';
 export { comparedOf, loadOf, mountFacts, type Compared, type MountFacts } from './mount/compareMounts';
 export { judgeLift, liftOf, type JudgedLift } from './lift/judgeLift';
 export { liftLimitKg } from './lift/liftLimit';
+export { platedJob } from './mount/plateVariants';
 export { toMeasure } from './mount/toMeasure';
 export { typeAdvice } from './mount/typeAdvice';
 export { inferStuds, readingsOf, type StudsFound } from './wall/inferStuds';
@@ -120,6 +121,9 @@ export { followAdvice, passMarks, type Advised } from './practice/followAdvice';
 export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './practice/practiceScore';
 
 // the ends of the job
+export { stagedNumber, type StagedNumber } from './placement/stagedNumber';
+export { isStep } from './hang/stepTable';
+export { routeOf } from './leads/leadRun';
 export { hasArms, jointOf, leadWhen } from './arm/joints';
 export { toleranceOf, toleranceOfJob, TOLERANCE_DRAWS } from './tolerance/tolerance';
 export { toleranceRun, TOLERANCE_SD, type ToleranceRun } from './tolerance/drawTolerance';

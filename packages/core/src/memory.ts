@@ -1,4 +1,5 @@
 import { memo } from './primitives/memo';
+import { plateVariants } from './mount/plateVariants';
 import { newMountMemory, type MountMemory } from './mount/mountMemory';
 import { newReachMemory, type ReachMemory } from './arm/reachModel';
 import { inferStuds } from './wall/inferStuds';
@@ -9,12 +10,14 @@ import { inferStuds } from './wall/inferStuds';
  */
 export interface Memory {
   inferStuds: typeof inferStuds;
+  plateVariants: typeof plateVariants;
   mounts: MountMemory;
   reach: ReachMemory;
 }
 
 export const newMemory = (): Memory => ({
   inferStuds: memo(inferStuds),
+  plateVariants: memo(plateVariants),
   mounts: newMountMemory(),
   reach: newReachMemory(),
 });

@@ -20,6 +20,7 @@ import { nextLooks } from './looks/nextLook';
 import { newMemory, type Memory } from './memory';
 import { fitContext, type FitContext } from './mount/fitContext';
 import { fitMount } from './mount/fitMount';
+import { bestPlate } from './mount/plateVariants';
 import { mountFindings } from './mount/mountFindings';
 import { rankMounts } from './mount/rankMounts';
 import { typeAdvice } from './mount/typeAdvice';
@@ -86,7 +87,8 @@ export function plan(given: Job, options: PlanOptions = {}): Plan {
   const means: Means = { mounts, memory, watch };
   watch('studs');
   const found = memory.inferStuds(...readingsOf(job));
-  const made = disputedPlan(job, means) ?? planOf(job, found, means);
+  const planned = (one: Job): Plan => disputedPlan(one, means) ?? planOf(one, found, means);
+  const made = job.mount?.plates ? bestPlate(job, memory.plateVariants(job.mount), planned) : planned(job);
   if (options.nextLook) watch('looks');
   const next = options.nextLook ? nextLooks(job, made, [], found) : undefined;
   if (!next) return made;

@@ -216,6 +216,30 @@ describe('a soundbar that comes later', () => {
   });
 });
 
+describe('plates with ends screwed on', () => {
+  // studs 400 apart: slots 300 apart reach one of them, wider ends both
+  const narrow = {
+    ...testMount.plate!,
+    slots: [-150, 150].flatMap((x) => [40, 160].map((y) => ({ x, y, length: 40, height: 10 }))),
+  };
+  const mount: Mount = { ...testMount, plate: narrow };
+  const stops = (p: Plan) => p.findings.filter((f) => f.level === 'stop').length;
+  it('another is taken where its own plate stops the job, and said', () => {
+    const alone = plan(testJob({ mount }));
+    const p = plan(testJob({ mount: { ...mount, plates: [testMount.plate!] } }));
+    expect(stops(alone)).toBeGreaterThan(0);
+    expect(stops(p)).toBe(0);
+    expect(p.scheme!.plate).toBe(1);
+    // as if it had that plate of its own
+    expect(p.holes).toEqual(plan(testJob()).holes);
+  });
+  it('its own is kept where nothing is gained', () => {
+    const p = plan(testJob({ mount: { ...testMount, plates: [{ ...testMount.plate!, width: 700 }] } }));
+    expect(p.scheme!.plate).toBeUndefined();
+    expect(p.holes).toEqual(plan(testJob()).holes);
+  });
+});
+
 describe('a floor that falls', () => {
   it('3 in 600, seen over the set', () => {
     const p = plan(

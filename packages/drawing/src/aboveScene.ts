@@ -1,6 +1,7 @@
 import type { Item, Job, Plan } from '@steddo/contract';
 import { outOf } from '@steddo/core';
 import { armShapes, armSights, swingShapes, type Swung } from './armShapes';
+import { leadsFromAbove } from './leadShapes';
 import type { Box, Scene, Shape } from './scene';
 import { setDepth } from './setDepth';
 
@@ -98,7 +99,7 @@ export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
     ...heads(job, plan),
     ...(swung
       ? arm.filter((s) => !map.includes(s) && s.role !== 'swept' && s.role !== 'furthest')
-      : flatSet(job, plan)),
+      : [...flatSet(job, plan), ...leadsFromAbove(plan, setDepth(job, plan).back)]),
   ];
   return { bounds, focus: bounds, shapes, labels: swung?.angles ? sights.labels : [] };
 }

@@ -1,12 +1,13 @@
 import type { Job, NextLook, Plan } from '@steddo/contract';
-import { armDrawn, formatTape, holeState, setMayCover, tapeOf } from '@steddo/core';
+import { armDrawn, formatTape, holeState, platedJob, setMayCover, tapeOf } from '@steddo/core';
 import { markName } from '@steddo/text';
 import type { Swung } from './armShapes';
 import { evidenceShapes, hazardShapes, insideShapes, nextLookShapes, ribbonShapes } from './wallShapes';
+import { leadsOnFace } from './leadShapes';
 import { join, type Box, type Label, type Scene, type Shape } from './scene';
 
 /** Which measures hang on the wall in a view. */
-export type LabelSet = 'heights' | 'holes' | 'studs' | 'none';
+export type LabelSet = 'heights' | 'holes' | 'studs' | 'leads' | 'none';
 
 /** What a stage adds to the wall: the arm where a hand has brought it, and where to look next. */
 export interface FaceExtras {
@@ -38,7 +39,8 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet, { swung, look 
     ...settledMarks(job, plan),
     // tape, pokes and looks are what the hand is at: over the set where that is only thought of
     ...(inside ? [...ribbonShapes(plan, focus.bottom), ...evidenceShapes(job, plan), ...nextLookShapes(look)] : []),
-    ...holeShapes(plan),
+    ...soundbarShapes(plan),
+    ...(labels === 'leads' ? leadsOnFace(plan) : holeShapes(plan)),
     { kind: 'line', role: 'floor', id: 'floor', x1: 0, y1: 0, x2: width, y2: 0 },
     { kind: 'line', role: 'ceiling', id: 'ceiling', x1: 0, y1: height, x2: width, y2: height },
   ];
@@ -106,7 +108,7 @@ function turnedShapes({ placement: p }: Plan, { model, at }: Swung): Shape[] {
 
 export function plateShapes(job: Job, plan: Plan): Shape[] {
   const plate = plan.placement?.plate;
-  const mount = job.mount;
+  const { mount } = platedJob(job, plan);
   if (!plate || !mount?.plate) return [];
   const box = ({ left, right, bottom, top }: Box): Box => ({
     left: plate.x + left,
@@ -152,6 +154,10 @@ export function plateShapes(job: Job, plan: Plan): Shape[] {
       : []),
   ];
 }
+
+/** The bar that comes later, where it will be. */
+const soundbarShapes = ({ soundbar }: Plan): Shape[] =>
+  soundbar ? [{ kind: 'rect', role: 'cover', id: 'soundbar', name: 'soundbar to come', ...soundbar }] : [];
 
 function eyeLines(job: Job, wall: Box): Shape[] {
   const eyes = (job.room.viewers ?? []).flatMap((v) =>
@@ -219,7 +225,7 @@ function focusOf(plan: Plan, wall: Box, labels: LabelSet): Box {
   const around: Box = {
     left: p.left - MARGIN_MM,
     right: p.right + MARGIN_MM,
-    bottom: labels === 'heights' ? 0 : Math.max(0, p.bottom - 2 * MARGIN_MM),
+    bottom: labels === 'heights' || labels === 'leads' ? 0 : Math.max(0, p.bottom - 2 * MARGIN_MM),
     top: p.top + MARGIN_MM,
   };
   const both = p.plate ? join(around, p.plate) : around;
@@ -235,6 +241,7 @@ function labelsFor(job: Job, plan: Plan, set: LabelSet): Label[] {
   const show = (mm: number) => formatTape(mm, tapeOf(job.units)).replace(/ in$/, '');
   if (set === 'heights') return heightLabels(plan, show);
   if (set === 'holes') return holeLabels(plan, show);
+  if (set === 'leads') return leadLabels(plan, show);
   if (set === 'studs')
     return (plan.studs ?? []).map((s, i) => ({
       id: `stud-${i}`,
@@ -260,6 +267,13 @@ function heightLabels(plan: Plan, show: Show): Label[] {
     return m ? [{ id, text: `${show(m.fromFloor)} ${markName(id)}`, x, y: m.fromFloor, side: at[id] }] : [];
   });
 }
+
+/** At the middle of each lead how long it has to be. */
+const leadLabels = ({ leads = [] }: Plan, show: Show): Label[] =>
+  leads.flatMap(({ id, what, needed, path }) => {
+    const corner = path[1];
+    return corner ? [{ id: `lead-${id}`, text: `${show(needed)} ${what}`, ...corner, side: 'right' as const }] : [];
+  });
 
 /** Holes this close belong to one line up the wall, mm. */
 const SAME_LINE_MM = 5;

@@ -2,6 +2,7 @@
 export { faceScene, type FaceExtras, type LabelSet } from './faceScene';
 export { bayScene, hiddenScene } from './bayScene';
 export { drillScene } from './drillScene';
+export { fitScene } from './fitScene';
 export { sideScene } from './sideScene';
 export { HEAD_MM, aboveScene, floorDepth, floorSides } from './aboveScene';
 export { MAP_FAIR_DEG, MAP_GOOD_DEG, type FloorMap, type Swung } from './armShapes';

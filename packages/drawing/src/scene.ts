@@ -72,6 +72,7 @@ export type Role =
   | 'arm'
   | 'arm-hole'
   | 'plug'
+  | 'lead'
   | 'measure'
   | 'asked'
   | 'bracket'

@@ -94,7 +94,13 @@ describe('the guest room, by numbers', () => {
     expect(p.advice).toMatchObject({ type: 'tilt', viewer: 'v1' });
     expect(p.placement!.tiltNeeded).toBeCloseTo(14.74, 2);
     expect(p.screen.screws!.map((s) => s.id)).toEqual(['M6x12', 'M6x12+w1.6']);
-    expect(p.findings.map((f) => f.code)).toEqual(['look-first', 'loads-checked', 'sits-far', 'level-off']);
+    expect(p.findings.map((f) => f.code)).toEqual([
+      'look-first',
+      'lift-people',
+      'loads-checked',
+      'sits-far',
+      'level-off',
+    ]);
     expect(checkFile(planFormat, JSON.parse(JSON.stringify(planFile(p, guestRoom))))).toMatchObject({ ok: true });
   });
 });

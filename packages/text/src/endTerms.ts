@@ -19,6 +19,7 @@ export const END_TERMS = {
   'lead-length': 'lead',
   'lead-needs': 'needed',
   'lead-slack': 'to spare',
+  'one-number': 'bottom edge to the holes',
   pitch: 'pitch of the screw',
   'plug-and-bend': 'plug and bend',
   'port-right': 'port right of the middle',

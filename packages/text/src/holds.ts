@@ -63,6 +63,7 @@ export function schemePrice(scheme: SchemePlan, say: Wording): string {
     `sure in ${Math.floor(scheme.worstProbability * 100)} of 100`,
     ...(scheme.worstUtilisation === undefined ? [] : [`uses ${shareText(scheme.worstUtilisation)}`]),
     `${scheme.holes.length} holes`,
+    ...(scheme.plate === undefined ? [] : ['with the wider plate ends screwed on']),
     ...(scheme.bits.length > 0 ? [`bit ${scheme.bits.map((b) => bitText(b, say)).join(' and ')}`] : []),
   ].join(', ');
 }

@@ -1,6 +1,6 @@
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { aboveScene, screwScene, setScene, sideScene, type LabelSet } from '@steddo/drawing';
+import { aboveScene, fitScene, screwScene, setScene, sideScene, type LabelSet } from '@steddo/drawing';
 import { useRoomContext } from '../state/roomState';
 import { type BuiltStage, type ViewName } from '../state/stageIds';
 import { Tap } from '../ui/Tap';
@@ -169,6 +169,8 @@ function Named({ name, whole, stage, labels, movable, ...zoom }: NamedProps) {
       return <SetView name={name} {...zoom} />;
     case 'screw':
       return <ScrewView {...zoom} />;
+    case 'staged':
+      return <StagedView {...zoom} />;
   }
 }
 
@@ -232,6 +234,21 @@ function SetView({ name, ...zoom }: { name: 'back' | 'front' } & ZoomProps) {
       units={job.units}
       label={`the set from the ${name}, as measured, to scale`}
       testID={`set-${name}`}
+    />
+  );
+}
+
+function StagedView(zoom: ZoomProps) {
+  const { job, plan } = useRoomContext();
+  const scene = useMemo(() => fitScene(job, plan), [job, plan]);
+  return (
+    <Drawing
+      {...zoom}
+      scene={scene}
+      box={scene.focus}
+      units={job.units}
+      label="the set from behind with the mount on it, to scale"
+      testID="staged"
     />
   );
 }

@@ -33,6 +33,8 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
       return { fill: 'none', stroke: soft, strokeWidth: 1 };
     case 'plug':
       return { fill: soft, stroke: soft };
+    case 'lead':
+      return { fill: 'none', stroke: action, strokeWidth: 2, strokeLinejoin: 'round' };
     case 'bracket':
       return { fill: wood, fillOpacity: 0.5, stroke: ink, strokeWidth: 1.2 };
     case 'washer':

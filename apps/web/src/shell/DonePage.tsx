@@ -1,4 +1,4 @@
-import { useMemo, type ReactNode } from 'react';
+import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Hole, Job, Plan } from '@steddo/contract';
@@ -9,14 +9,16 @@ import { momentText } from '../ui/moment';
 import { saveRoomFile } from '../features/kept/roomFile';
 import { heightNumbers } from '../state/barNumbers';
 import { useRoomContext } from '../state/roomState';
-import { Action, IconTap } from '../ui/Action';
+import { Action } from '../ui/Action';
 import { usePalette } from '../ui/tokens';
 import { isBeside, type Posture } from '../ui/usePosture';
 import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { Figure } from '../work/Figure';
 import { WorkingSheet } from '../work/WorkingSheet';
+import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomScreen';
+import { HandOver, Part } from './HandOver';
 
 /** The end of a job: what hangs where, what it hangs on, and the word that it is done. */
 export function DonePage({ id }: { id: string }) {
@@ -33,17 +35,11 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
   };
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }} testID="done">
-      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <IconTap icon="back" label="back to the level" onPress={() => router.replace(`/room/${id}/level`)} />
-        <View style={{ flex: 1 }}>
-          <Txt kind="title" level={1} lines={1}>
-            {job.title}
-          </Txt>
-        </View>
+      <PageHead title={job.title} back="back to hanging" onBack={() => router.replace(`/room/${id}/hang`)}>
         <View style={{ paddingRight: 12 }}>
           <Verdict verdict={plan.verdict} />
         </View>
-      </View>
+      </PageHead>
       <View style={{ flex: 1, flexDirection: isBeside(posture) ? 'row' : 'column' }}>
         {isBeside(posture) ? (
           <View style={{ flex: 1 }}>
@@ -56,29 +52,30 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
               <WallDone />
             </View>
           )}
-          <Row name="set">
+          <Part name="set">
             <Txt>{setLine({ screen: job.screen }, say)}</Txt>
-          </Row>
-          <Row name="mount">
+          </Part>
+          <Part name="mount">
             <Txt>{job.mount?.name ?? 'none picked'}</Txt>
-          </Row>
-          <Row name="height">
+          </Part>
+          <Part name="height">
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20 }}>
               {heightNumbers(job, plan).map((n) =>
                 n.working ? <Figure key={n.label} label={n.label} working={n.working} size={20} /> : null,
               )}
             </View>
-          </Row>
-          <Row name="holes">
+          </Part>
+          <Part name="holes">
             {holeLines(plan, job.drilled).map((line) => (
               <Txt key={line}>{line}</Txt>
             ))}
-          </Row>
+          </Part>
           {plan.level ? (
-            <Row name="level">
+            <Part name="level">
               <Txt>{levelLine(plan.level.corrections)}</Txt>
-            </Row>
+            </Part>
           ) : null}
+          <HandOver />
           <Stands plan={plan} text={(f) => findingText(f, say)} />
           <View style={{ padding: 16 }}>
             <Txt kind="small" soft>
@@ -133,30 +130,16 @@ function WallDone() {
   );
 }
 
-function Row({ name, children }: { name: string; children: ReactNode }) {
-  const palette = usePalette();
-  return (
-    <View
-      style={{ paddingHorizontal: 16, paddingVertical: 8, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
-    >
-      <Txt kind="small" soft>
-        {name}
-      </Txt>
-      {children}
-    </View>
-  );
-}
-
 /** What still stands against it: nothing that was acknowledged or settled. */
 function Stands({ plan, text }: { plan: Plan; text: (f: Plan['findings'][number]) => string }) {
   const open = plan.findings.filter((f) => f.level !== 'info');
   if (open.length === 0) return null;
   return (
-    <Row name="stands">
+    <Part name="stands">
       {open.map((f) => (
         <Txt key={f.code} kind="small">{`${text(f)}${f.acknowledged ? ' Acknowledged.' : ''}`}</Txt>
       ))}
-    </Row>
+    </Part>
   );
 }
 

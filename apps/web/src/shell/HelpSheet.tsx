@@ -16,12 +16,14 @@ const OF_STAGE: Record<BuiltStage, readonly GlossaryTerm[]> = {
   reach: ['fold'],
   wall: ['bay', 'nogging', 'ply', 'joint'],
   holes: ['lag', 'pilot', 'flag', 'duration', 'mode'],
+  fit: ['hook', 'pattern', 'plate'],
   level: ['plate'],
+  hang: ['hook'],
 };
 const EVERYWHERE: readonly GlossaryTerm[] = ['guess', 'verdicts'];
 
 const KEYS: readonly [keys: string, what: string][] = [
-  ['1 to 8', 'go to a stage'],
+  ['1 to 9', 'go to a stage'],
   ['arrows', 'move what has the focus, with shift by ten'],
   ['+  −  0', 'bring the drawing closer, further, back'],
   ['u', 'inches or millimetres'],

@@ -94,6 +94,8 @@ export function NextAction({ stage }: { stage: BuiltStage }) {
         return goTo(next.stage);
       case 'ladder':
         return router.push(`/room/${id}/ladder`);
+      case 'hanging':
+        return router.push(`/room/${id}/hanging`);
       case 'done':
         return router.push(`/room/${id}/done`);
       case 'here':
@@ -109,6 +111,8 @@ function wordsFor(next: NextStep): string {
       return stageName[next.stage];
     case 'ladder':
       return `At the wall, ${next.left === 1 ? 'one hole' : `${next.left} holes`}`;
+    case 'hanging':
+      return `Hang it, ${next.left === 1 ? 'one step' : `${next.left} steps`}`;
     case 'done':
       return 'Done';
     case 'here':

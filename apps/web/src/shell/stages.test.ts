@@ -22,6 +22,9 @@ const measured = {
   screen: { ...fresh.screen, width: 1100, height: 620 },
 };
 
+/** The mount is still in its box. */
+const { ticks: _, ...unfitted } = guestRoom;
+
 describe('the next step', () => {
   const to = (stage: BuiltStage, job: Job) => {
     const next = nextStep(stage, job, plan(job));
@@ -43,6 +46,7 @@ describe('the next step', () => {
   it('leaves out what is measured, and ends at the wall', () => {
     expect(way(measured, 'set').slice(0, 2)).toEqual(['set', 'mount']);
     expect(way(guestRoom, 'set')).toEqual(['set', 'holes', 'ladder']);
+    expect(way(unfitted, 'set')).toEqual(['set', 'fit', 'holes', 'ladder']);
   });
   it('after the height of a set on an arm comes its reach; any other goes on', () => {
     expect([to('height', atticSnug), to('reach', atticSnug)]).toEqual(['reach', 'wall']);
@@ -72,11 +76,19 @@ describe('the next step', () => {
     expect([to('wall', atticSnug), to('holes', atticSnug)]).toEqual(['here', 'wall']);
     expect(to('holes', heavy)).toBe('mount');
   });
-  it('after the last hole the level, after the level the end', () => {
+  it('after the last hole the level, then the hanging, and at its end the end', () => {
     const holes = plan(guestRoom).holes!;
     const drilled = holes.map(({ id, x, y, into }) => ({ hole: id, x, y, into, result: 'good' as const }));
     const done: Job = { ...guestRoom, drilled };
-    expect([to('holes', done), to('level', done)]).toEqual(['level', 'done']);
+    expect([to('holes', done), to('level', done), to('hang', done)]).toEqual(['level', 'hang', 'hanging']);
+    const ticks = plan(done).hang!.steps.map(({ id }) => ({ step: id }));
+    expect(to('hang', { ...done, ticks })).toBe('done');
+    // nobody is called back to the set once something is drilled
+    const begun: Job = { ...unfitted, drilled };
+    expect([stageState('fit', unfitted, plan(unfitted)).needs, stageState('fit', begun, plan(begun)).needs]).toEqual([
+      true,
+      false,
+    ]);
     const [, ...rest] = drilled;
     expect(nextStep('level', { ...guestRoom, drilled: rest }, plan({ ...guestRoom, drilled: rest }))).toEqual({
       to: 'ladder',

@@ -1,6 +1,8 @@
 import type { ComponentType } from 'react';
 import type { Job, Plan } from '@steddo/contract';
 import type { LabelSet } from '@steddo/drawing';
+import { FitStage } from '../features/fit/FitStage';
+import { HangStage } from '../features/hang/HangStage';
 import { HeightStage } from '../features/height/HeightStage';
 import { HolesStage } from '../features/holes/HolesStage';
 import { LevelStage } from '../features/level/LevelStage';
@@ -9,7 +11,16 @@ import { ReachStage } from '../features/reach/ReachStage';
 import { RoomStage } from '../features/room/RoomStage';
 import { SetStage } from '../features/set/SetStage';
 import { WallStage } from '../features/wall/WallStage';
-import { heightNumbers, holeNumbers, levelNumbers, setNumbers, wallNumbers, type BarNumber } from '../state/barNumbers';
+import {
+  fitNumbers,
+  hangNumbers,
+  heightNumbers,
+  holeNumbers,
+  levelNumbers,
+  setNumbers,
+  wallNumbers,
+  type BarNumber,
+} from '../state/barNumbers';
 import type { BuiltStage, ViewName } from '../state/stageIds';
 
 /** All that is to be known of a stage; one that is missing here does not compile. */
@@ -45,6 +56,12 @@ export const STAGE: Record<BuiltStage, StageEntry> = {
     labels: 'heights',
     numbers: heightNumbers,
   },
+  fit: {
+    body: FitStage,
+    views: ['staged', 'screw', 'side'],
+    labels: 'heights',
+    numbers: fitNumbers,
+  },
   height: {
     body: HeightStage,
     views: ['face', 'side', 'above'],
@@ -74,5 +91,11 @@ export const STAGE: Record<BuiltStage, StageEntry> = {
     views: FACE,
     labels: 'holes',
     numbers: levelNumbers,
+  },
+  hang: {
+    body: HangStage,
+    views: ['face', 'above', 'side'],
+    labels: 'leads',
+    numbers: hangNumbers,
   },
 };

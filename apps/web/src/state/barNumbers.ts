@@ -1,5 +1,6 @@
 import type { Hole, Job, Mark, Plan, Working } from '@steddo/contract';
-import { leaf } from '@steddo/core';
+import { leaf, stagedNumber } from '@steddo/core';
+import { measuredName } from '@steddo/text';
 
 /** One of the three numbers that matter now. */
 export interface BarNumber {
@@ -7,7 +8,7 @@ export interface BarNumber {
   working?: Working;
   /** Shown without a sign, with this word after it. */
   after?: string;
-  as?: 'small';
+  as?: 'small' | 'utilisation';
 }
 
 /** Which side of the centre line a distance is on. */
@@ -60,6 +61,32 @@ export function holeNumbers(_: Job, plan: Plan): BarNumber[] {
     { label: 'from left', working: mark?.workings.fromLeft },
   ];
 }
+
+/** What is read on the staged set, and where that puts the holes. */
+export function fitNumbers(job: Job, plan: Plan): BarNumber[] {
+  const one = stagedNumber(job, plan);
+  const hole = nextHole(plan);
+  const mark = plan.marks?.find((m) => m.id === hole?.id);
+  return [
+    { label: one ? `${one.from} to ${measuredName(one.to)}` : 'bottom to the holes', working: one?.working },
+    upTo(plan, 'bottom', 'bottom'),
+    hole ? { label: `hole ${hole.order}, up`, working: mark?.workings.fromFloor } : upTo(plan, 'hook', 'hook'),
+  ];
+}
+
+/** How heavy the lift is, and how far the set goes sideways. */
+export const hangNumbers = (_: Job, plan: Plan): BarNumber[] => {
+  const slide = plan.hang?.workings.slide;
+  return [
+    { label: 'to lift', working: plan.lift?.workings.mass },
+    {
+      label: plan.lift?.people === 2 ? 'share of two' : 'share of one',
+      working: plan.lift?.workings.index,
+      as: 'utilisation',
+    },
+    { label: 'slide', working: slide, ...(slide && sideWord(slide.value) ? { after: sideWord(slide.value)! } : {}) },
+  ];
+};
 
 /** How far off level, and what to do about it. */
 export function levelNumbers(_: Job, plan: Plan): BarNumber[] {

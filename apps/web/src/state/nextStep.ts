@@ -7,6 +7,8 @@ export type NextStep =
   | { to: 'stage'; stage: BuiltStage }
   /** At the wall, with so many holes still to drill. */
   | { to: 'ladder'; left: number }
+  /** The set onto the wall, with so many steps left. */
+  | { to: 'hanging'; left: number }
   | { to: 'done' }
   /** Nowhere: what stands here has to be settled first. */
   | { to: 'here' };
@@ -30,7 +32,10 @@ export function nextStep(current: BuiltStage, job: Job, plan: Plan): NextStep {
   if (stopped.length > 0) return { to: 'here' };
   const left = (plan.holes ?? []).filter((h) => !h.done).length;
   if (left > 0) return { to: 'ladder', left };
-  return current === 'level' ? { to: 'done' } : { to: 'stage', stage: 'level' };
+  if (current === 'holes') return { to: 'stage', stage: 'level' };
+  if (current === 'level') return { to: 'stage', stage: 'hang' };
+  const steps = (plan.hang?.steps ?? []).filter((s) => !s.done).length;
+  return steps > 0 ? { to: 'hanging', left: steps } : { to: 'done' };
 }
 
 /** The first stage ahead that lacks something or is stopped, else the holes. */

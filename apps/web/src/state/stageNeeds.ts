@@ -8,12 +8,18 @@ const guessed = (job: Job, ...prefixes: readonly string[]): boolean =>
 /** The stage has something to do only for a mount that moves. */
 const moves = ({ mount }: Job): boolean => mount !== undefined && mountMoves(mount);
 
+/** Steps of a part of the day that nobody has ticked. */
+const stepsLeft = ({ day }: Plan, part: string): number =>
+  (day?.steps ?? []).filter((s) => s.id.startsWith(part) && !s.done).length;
+
 /** Whether something that a stage is for has not been measured or chosen; one that is missing here does not compile. */
 export const LACKS: Record<BuiltStage, (job: Job, plan: Plan) => boolean> = {
   set: (job, plan) => guessed(job, 'screen.') || plan.screen.outline.guessed,
   // where a thing on the wall stands sideways does not call the hand back
   room: (job) => guessed(job, 'room.wall.', 'room.viewers.'),
   mount: (job) => !job.mount,
+  // once something is drilled nobody is called back to the set
+  fit: (_, plan) => stepsLeft(plan, 'fit.') > 0 && !(plan.holes ?? []).some((h) => h.done),
   height: (job, plan) => guessed(job, 'aim.height') || !plan.placement || Boolean(plan.placement.conflict),
   reach: (job, plan) => moves(job) && !plan.reach,
   // a wall without studs lacks none, and is set out from a joint
@@ -23,11 +29,19 @@ export const LACKS: Record<BuiltStage, (job: Job, plan: Plan) => boolean> = {
       : (plan.studs ?? []).length === 0,
   holes: (_, plan) => (plan.holes ?? []).length === 0,
   level: (_, plan) => !plan.level,
+  hang: (_, plan) => !plan.hang || plan.hang.steps.some((s) => !s.done),
+};
+
+/** What a stage needs to be there at all. */
+const ONLY: Partial<Record<BuiltStage, (job: Job) => boolean>> = {
+  reach: moves,
+  fit: ({ mount }) => mount !== undefined,
+  hang: ({ mount }) => mount !== undefined,
 };
 
 /** The stages of a job: what cannot matter to it is not there, but where one is. */
 export const stagesOf = (job: Job, current: BuiltStage): BuiltStage[] =>
-  STAGES.filter((s) => s !== 'reach' || s === current || moves(job));
+  STAGES.filter((s) => s === current || (ONLY[s]?.(job) ?? true));
 
 export interface StageState {
   /** Something that this stage is for has not been measured or chosen. */

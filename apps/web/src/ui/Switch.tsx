@@ -12,6 +12,7 @@ export function Switch({
   disabled,
   testID,
   note,
+  bare,
 }: {
   label: string;
   on: boolean;
@@ -19,6 +20,8 @@ export function Switch({
   disabled?: boolean;
   testID?: string;
   note?: string;
+  /** Without a rule below: something of its own follows. */
+  bare?: boolean;
 }) {
   const palette = usePalette();
   return (
@@ -29,7 +32,7 @@ export function Switch({
       disabled={disabled}
       testID={testID}
       onPress={() => onChange(!on)}
-      style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+      style={{ paddingHorizontal: 16, borderBottomWidth: bare ? 0 : 1, borderBottomColor: palette.hairline }}
     >
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
         <View

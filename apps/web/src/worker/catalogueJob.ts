@@ -119,12 +119,14 @@ export class MountRanking {
  * decides can be missing from what is kept by it.
  */
 function asRanked(job: Job): Job {
-  const { screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits } = job;
+  const { screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits, leads, hang } = job;
   const { centreX, centreY, fold, packing } = job.choices ?? {};
   const school = job.fixing?.school;
   return {
     ...{ format: job.format, version: job.version, title: '', units: job.units },
     ...{ screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits },
+    // who lifts it goes by them
+    ...{ leads, hang },
     choices: { centreX, centreY, fold, packing },
     ...(school ? { fixing: { school } } : {}),
   };

@@ -1,8 +1,24 @@
 import * as Comlink from 'comlink';
-import type { Job } from '@steddo/contract';
-import { followAdvice, nextLooks, plan, practiceWall, simulated, type HiddenWall, type NextLooks } from '@steddo/core';
+import type { Job, TolerancePlan } from '@steddo/contract';
+import {
+  followAdvice,
+  nextLooks,
+  plan,
+  practiceWall,
+  simulated,
+  toleranceOfJob,
+  toleranceRun,
+  TOLERANCE_DRAWS,
+  type HiddenWall,
+  type NextLooks,
+} from '@steddo/core';
 
-/** Where to look next, and practice walls, are worked out here: a drag never waits for them. */
+/** Draws between two looks at whether it was called off. */
+const DRAWS_AT_ONCE = 1000;
+let turn = 0;
+const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
+
+/** Where to look next, practice walls, and how sure a job is, are worked out here: a drag never waits for them. */
 const api = {
   nextLooks(job: Job, skip: string[]): NextLooks | undefined {
     return nextLooks(job, plan(job), skip);
@@ -14,6 +30,24 @@ const api = {
   advisedPokes(job: Job, wall: HiddenWall, progress: (steps: number) => void): number {
     let steps = 0;
     return followAdvice(job, simulated(wall, wall.seed), () => progress((steps += 1))).pokes;
+  },
+  /** How sure a job is, a thousand draws at a time; undefined when it was called off, or for a job without holes. */
+  async tolerance(job: Job, seed: number, progress: (share: number) => void): Promise<TolerancePlan | undefined> {
+    turn += 1;
+    const mine = turn;
+    const model = toleranceOfJob(job, plan(job));
+    if (!model) return undefined;
+    const run = toleranceRun(model, seed);
+    for (let drawn = 0; drawn < TOLERANCE_DRAWS; drawn += DRAWS_AT_ONCE) {
+      run.draw(DRAWS_AT_ONCE);
+      progress((drawn + DRAWS_AT_ONCE) / TOLERANCE_DRAWS);
+      await pause();
+      if (mine !== turn) return undefined;
+    }
+    return run.result();
+  },
+  cancelTolerance(): void {
+    turn += 1;
   },
 };
 

@@ -49,6 +49,8 @@ export const PARTS: ReadonlySet<string> = new Set([
   'room.wall.returns',
   'record',
   'hang',
+  'hang.gaps',
+  'hang.lift',
 ]);
 
 export type Branch = Record<string, unknown> | unknown[];

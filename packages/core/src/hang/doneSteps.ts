@@ -9,7 +9,7 @@ const SHOWS: Partial<Record<StepId, (c: StepContext) => boolean>> = {
   'fit.stage': ({ job }) => (job.measured ?? []).some((m) => m.from === 'bottom' || m.from === 'top'),
   'wall.holes': ({ holes }) => holes.length > 0 && holes.every((h) => h.done),
   'wall.level': ({ job }) => readOn(job, 'plate'),
-  'hang.centre': ({ job }) => job.hang?.gaps !== undefined,
+  'hang.centre': ({ job }) => job.hang?.gaps?.left !== undefined && job.hang.gaps.right !== undefined,
   'hang.level': ({ job }) => readOn(job, 'set'),
 };
 

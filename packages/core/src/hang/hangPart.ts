@@ -42,7 +42,7 @@ const beyond = (slide: Working, slideMm: number | undefined): Finding =>
  */
 function slideOf(job: Job, { left, right }: Placement): Working | undefined {
   const gaps = job.hang?.gaps;
-  if (!gaps) return undefined;
+  if (gaps?.left === undefined || gaps.right === undefined) return undefined;
   const differ = minus(
     'gaps-differ',
     leaf('gap-right', gaps.right, 'mm', { path: 'hang.gaps.right' }),

@@ -237,6 +237,7 @@ export type Term =
   | 'open-from'
   | 'open-to'
   | 'open-top'
+  | 'one-number'
   | 'outlet-across'
   | 'outlet-to-root'
   | 'outlet-up'

@@ -1,4 +1,5 @@
 import type { Job, Plan, TolerancePlan } from '@steddo/contract';
+import { platedJob } from '../mount/plateVariants';
 import { inferStuds, readingsOf } from '../wall/inferStuds';
 import { toleranceRun } from './drawTolerance';
 import { toleranceModel, type ToleranceModel } from './toleranceModel';
@@ -8,7 +9,7 @@ export const TOLERANCE_DRAWS = 20_000;
 
 /** What there is to draw of a planned job; undefined while it has no holes. */
 export const toleranceOfJob = (job: Job, plan: Plan): ToleranceModel | undefined =>
-  toleranceModel(job, plan, inferStuds(...readingsOf(job)));
+  toleranceModel(platedJob(job, plan), plan, inferStuds(...readingsOf(job)));
 
 /** How sure a planned job is, from its tape to its finished plate; undefined while it has no holes. */
 export function toleranceOf(job: Job, plan: Plan, seed: number, draws = TOLERANCE_DRAWS): TolerancePlan | undefined {

@@ -13,11 +13,11 @@ import { sameContent } from '../../ui/useSame';
 import { ConflictCard } from './ConflictCard';
 import { DistanceTable } from './DistanceTable';
 import { MarksTable } from './MarksTable';
-import { MeasuredOnSet } from './MeasuredOnSet';
 import { HeightRuleInputs } from './HeightRuleInputs';
 import { HeightRuleRow } from './HeightRuleRow';
 import { SettledMarks } from './SettledMarks';
 import { SidewaysPart } from './SidewaysPart';
+import { SoundbarPart } from './SoundbarPart';
 
 /** What each rule says for this room, side by side; the installer chooses, or moves the set. */
 export function HeightStage() {
@@ -49,11 +49,11 @@ export function HeightStage() {
       <Fold name="marks, from the floor and from its top">
         <MarksTable />
       </Fold>
-      <Fold name="measured on the set">
-        <MeasuredOnSet />
-      </Fold>
       <Fold name="ceiling, lift-on room, sag">
         <AimPart />
+      </Fold>
+      <Fold name="soundbar to come">
+        <SoundbarPart />
       </Fold>
       <Fold name="how far away">
         <DistanceTable />

@@ -69,6 +69,16 @@ export function HolesStage() {
           <LoadPart />
         </Fold>
       ) : null}
+      {holes.length > 0 ? (
+        <View style={{ padding: 12 }}>
+          <Action
+            quiet
+            label="how sure is all of it?"
+            testID="to-tolerance"
+            onPress={() => router.push(`/room/${id}/tolerance`)}
+          />
+        </View>
+      ) : null}
       <Fold name="parts and bits to take">
         <PartsPart />
       </Fold>

@@ -218,6 +218,28 @@ function itemFields(job: Job, item: Item): Field[] {
       max: 3000,
       command: (v) => ({ do: 'put', path: `${path}.out`, value: v }),
     },
+    ...(item.kind === 'device'
+      ? [
+          {
+            path: `${path}.depth`,
+            label: 'depth of the box',
+            kind: 'length' as const,
+            ...(item.depth === undefined ? {} : { value: item.depth }),
+            min: 1,
+            max: 500,
+            command: (v: number): Command => ({ do: 'put', path: `${path}.depth`, value: v }),
+          },
+          {
+            path: `${path}.mass`,
+            label: 'its mass',
+            kind: 'mass' as const,
+            ...(item.mass === undefined ? {} : { value: item.mass }),
+            min: 0.05,
+            max: 50,
+            command: (v: number): Command => ({ do: 'put', path: `${path}.mass`, value: v }),
+          },
+        ]
+      : []),
     ...(item.kind === 'mantel'
       ? [
           {

@@ -41,15 +41,24 @@ function planned(job: Job): Plan | undefined {
   }
 }
 
+const BEFORE_HOLES = STAGES.slice(0, STAGES.indexOf('holes') + 1);
+
+/** Once all is drilled: the level, then the hanging, whichever is not done yet. */
+function afterHoles(job: Job, made: Plan): NextStep {
+  const next = nextStep('holes', job, made);
+  if (next.to !== 'stage' || next.stage !== 'level' || LACKS.level(job, made)) return next;
+  return LACKS.hang(job, made) ? { to: 'stage', stage: 'hang' } : { to: 'done' };
+}
+
 /** The first stage that lacks something or is stopped; the holes where none does. */
 const reached = (job: Job, made: Plan): BuiltStage =>
-  STAGES.find((s) => s !== 'level' && (LACKS[s](job, made) || stageState(s, job, made).worst === 'stop')) ?? 'holes';
+  BEFORE_HOLES.find((s) => LACKS[s](job, made) || stageState(s, job, made).worst === 'stop') ?? 'holes';
 
 function waitsFor(job: Job, made: Plan, stage: BuiltStage, say: Wording): string {
   if (job.record?.done !== undefined) return `done ${momentText(job.record.done)}`;
   const stop = made.findings.find((f) => f.level === 'stop' && !f.acknowledged);
   if (stop) return findingText(stop, say);
-  return stage === 'holes' ? stepText(nextStep('holes', job, made)) : `next: ${stageName[stage]}`;
+  return stage === 'holes' ? stepText(afterHoles(job, made)) : `next: ${stageName[stage]}`;
 }
 
 function stepText(next: NextStep): string {
@@ -58,6 +67,8 @@ function stepText(next: NextStep): string {
       return next.left === 1 ? 'one hole to drill' : `${next.left} holes to drill`;
     case 'stage':
       return `next: ${stageName[next.stage]}`;
+    case 'done':
+      return 'to hand over';
     default:
       return 'all drilled';
   }

@@ -25,13 +25,14 @@ export function MeasuredOnSet() {
   const { job, plan, dispatch, readOnly, say } = useRoomContext();
   const { open } = usePad();
   const [from, setFrom] = useState<Measured['from']>('bottom');
-  const [to, setTo] = useState('hook');
   const rows = slotRows(job.mount?.plate?.slots ?? []);
+  // nothing is drawn: the row of holes is all that there is to go by
+  const [to, setTo] = useState(rows.length === 0 ? 'row:0' : 'hook');
   const targets = [
     { value: 'hook', name: 'the hook' },
     { value: 'plate-top', name: 'plate top' },
     { value: 'plate-bottom', name: 'plate bottom' },
-    ...rows.map((_, i) => ({ value: `row:${i}`, name: measuredName(`row:${i}`) })),
+    ...rowTargets(rows.length),
   ];
   const measured = job.measured ?? [];
   return (
@@ -70,6 +71,10 @@ export function MeasuredOnSet() {
     </View>
   );
 }
+
+/** The rows of the plate; of one that nobody has drawn the row of its holes, and the one above. */
+const rowTargets = (rows: number): { value: string; name: string }[] =>
+  Array.from({ length: Math.max(2, rows) }, (_, i) => ({ value: `row:${i}`, name: measuredName(`row:${i}`) }));
 
 function measuredField(job: Job, from: Measured['from'], to: string): Field {
   const same = (m: Measured) => m.from === from && m.to === to;
