@@ -8,7 +8,7 @@ import { ROOT, testServer } from './server';
 
 /* After one visit there need be no server: the app itself is on the device. */
 
-const STAGES = ['set', 'room', 'mount', 'height', 'wall', 'holes', 'level'] as const;
+const STAGES = ['set', 'room', 'mount', 'fit', 'height', 'wall', 'holes', 'level', 'hang'] as const;
 
 test('in a cellar: the server gone after the first visit, a job from new room to level with two restarts, then back', async () => {
   test.setTimeout(120_000);

@@ -18,10 +18,12 @@ const STAGES = {
   set: 'field-screen.diagonal',
   room: 'field-room.wall.width',
   mount: 'mount-louvre-2',
+  fit: 'one-number',
   height: 'school-eyes',
   wall: 'mark-edge-left',
   holes: 'to-ladder',
   level: 'add-reading',
+  hang: 'to-hanging',
 } as const;
 
 const LEAST_PANEL = 220;

@@ -411,4 +411,51 @@ export const MUTATIONS = [
       ],
     ],
   ),
+  ...part(
+    'ends',
+    ['ends', 'tolerance', 'level'],
+    [
+      ['leads/leadRun.ts', 'const PLUG_AND_BEND_MM = 100;', 'const PLUG_AND_BEND_MM = 0;'],
+      [
+        'leads/leadRun.ts',
+        `const arm = atSet(lead) && route !== 'arm' ? hung.arm : undefined;`,
+        `const arm = atSet(lead) && route === 'arm' ? hung.arm : undefined;`,
+      ],
+      ['leads/leadRun.ts', 'const CAP_MM = 20;', 'const CAP_MM = 10;'],
+      ['leads/leadsPart.ts', `minus('lead-slack', has, needed)`, `minus('lead-slack', needed, has)`],
+      ['hang/hangPart.ts', `if (midway) return half('slide-by', differ);`, 'if (midway) return differ;'],
+      [
+        'hang/hangPart.ts',
+        'Math.abs(slide.value) <= (mount.slide ?? 0) + SAME_MM',
+        'slide.value <= (mount.slide ?? 0) + SAME_MM && slide.value > -1e9',
+      ],
+      ['hang/stepTable.ts', '      else walk(before);', '      else found.size;'],
+      ['day/packList.ts', 'const SCREWS_SPARE = 1;', 'const SCREWS_SPARE = 0;'],
+      ['level/setCorrections.ts', 'const SHEET_MM = 0.1;', 'const SHEET_MM = 0.25;'],
+      ['level/setCorrections.ts', `node('turns', '/', 'count'`, `node('turns', '*', 'count'`],
+      ['level/setCorrections.ts', `where: low === 'left' ? 'right' : 'left',`, 'where: low,'],
+      [
+        'tolerance/drawTolerance.ts',
+        'const turned = held ? own(e.far) - own(first) : own(e.far);',
+        'const turned = own(e.far) - own(first);',
+      ],
+      [
+        'tolerance/drawTolerance.ts',
+        'random.normal(reading * Math.sqrt(model.readings))',
+        'random.normal(reading * model.readings)',
+      ],
+      [
+        'tolerance/drawTolerance.ts',
+        'return lands(stud, e.studs[hole.stud]!, hole.x + off);',
+        'return lands(stud, e.groups[0] ?? Math.abs(markX % 1), hole.x + off);',
+      ],
+      [
+        'placement/heightLimits.ts',
+        `const need = sum('soundbar-room', gap, leaf(`,
+        `const need = sum('soundbar-room', leaf(`,
+      ],
+      ['mount/plateVariants.ts', 'badness(made) < badness(best)', 'badness(made) > badness(best)'],
+      ['screen/portFindings.ts', 'port.up < r.top + PLUG_HALF_MM,', 'port.up > r.top + PLUG_HALF_MM,'],
+    ],
+  ),
 ];

@@ -50,6 +50,7 @@ export { renamed, type Renaming } from './edit/renameIds';
 // the set, the mount, the wall
 export { outlineOf } from './screen/outlineOf';
 export { patternClass } from './screen/patternClass';
+export { armsOnBack } from './screen/armsOnBack';
 export { patternPlace, patternRight, patternUp, type PatternPlace } from './screen/patternPlace';
 export { stackNeeds, stackScrews } from './screen/stackScrews';
 export { spacerNeed } from './screen/spacerNeed';

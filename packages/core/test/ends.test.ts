@@ -1,5 +1,6 @@
 import { checkFile, job as jobFormat, type Job, type Mount, type Plan, type StepId } from '@steddo/contract';
 import { evaluate, plan } from '../src';
+import { waitsFor } from '../src/hang/stepTable';
 import { testJob, testMount } from './jobs';
 
 const outlet = { id: 'o5', kind: 'outlet' as const, left: 2600, right: 2700, bottom: 300, top: 400 };
@@ -74,6 +75,21 @@ describe('leads', () => {
   });
 });
 
+describe('ports', () => {
+  // by hand: a 200 pattern, arms 34 wide over its inserts, a plug 12 either way
+  it.each([
+    [100, -40, true],
+    [-100, -40, true],
+    [72, -40, true],
+    [70, -40, false],
+    [130, -40, false],
+    [100, 200, false],
+  ])('%i right, %i up: under an arm %s', (right, up, under) => {
+    const p = withLead({ port: { right, up } });
+    expect(codes(p).includes('port-under-arm')).toBe(under);
+  });
+});
+
 describe('hanging', () => {
   const gaps = (left: number, right: number, change: Partial<Job> = {}) =>
     plan(testJob({ hang: { gaps: { left, right } }, ...change }));
@@ -86,6 +102,7 @@ describe('hanging', () => {
   it('no further than the mount slides', () => {
     const p = gaps(600, 640, { mount: { ...testMount, slide: 15 } });
     expect(p.hang).toMatchObject({ slide: 20, fits: false });
+    expect(gaps(640, 600, { mount: { ...testMount, slide: 15 } }).hang).toMatchObject({ slide: -20, fits: false });
     expect(codes(p)).toContain('slide-beyond');
   });
   it('where it is not to hang midway, off what the gaps are meant to differ by', () => {
@@ -135,6 +152,8 @@ describe('the day', () => {
     expect(click(undefined)).toEqual(['hang.click']);
     const slide = plan(testJob({ mount: { ...testMount, joint: 'slide-in' } })).day!;
     expect(slide.steps.find((s) => s.id === 'hang.prove')!.after).toEqual(['hang.slide-in']);
+    // of a day in which only the lift was left
+    expect(waitsFor('hang.prove', new Set<StepId>(['hang.lift', 'hang.prove']))).toEqual(['hang.lift']);
   });
   it('the sockets and keys of the mount by size, the chosen screws with spares', () => {
     const mount: Mount = {

@@ -1,5 +1,5 @@
 import type { Job, Plan } from '@steddo/contract';
-import { armHoles, formatTape, patternPlace, tapeOf } from '@steddo/core';
+import { armHoles, armsOnBack, formatTape, patternPlace, tapeOf } from '@steddo/core';
 import { grow, type Box, type Label, type Scene, type Shape } from './scene';
 
 /** What a step of the measuring asks for; drawn strong. */
@@ -71,28 +71,17 @@ function armShapes(job: Job, plan: Plan, cx: number, cy: number): Shape[] {
   if (!mount || above === undefined) return [];
   const { width, height } = screen.pattern;
   const rail = cy - above;
-  if (mount.type === 'monitor-arm' || width <= 100) {
-    const half = Math.max(width, height) / 2 + 12;
-    return [
-      {
-        kind: 'rect',
-        role: 'arm',
-        id: 'centre-plate',
-        left: cx - half,
-        right: cx + half,
-        bottom: cy - half,
-        top: cy + half,
-      },
-    ];
-  }
-  const top = Math.max(rail, cy + height / 2) + 24;
-  const bottom = Math.min(rail, cy - height / 2) - 24;
+  // from behind right and left are swapped
+  const parts = armsOnBack(screen, mount, above).map((r) => ({ ...r, left: -r.right, right: -r.left }));
+  const [only] = parts;
+  if (parts.length === 1) return [{ kind: 'rect', role: 'arm', id: 'centre-plate', ...only! }];
   return [
     ...[-1, 1].flatMap((side): Shape[] => {
       const x = cx + (side * width) / 2;
-      const [left, right] = [x - ARM_MM / 2, x + ARM_MM / 2];
+      // seen from behind the left one comes last
+      const box = parts[side < 0 ? 1 : 0]!;
       return [
-        { kind: 'rect', role: 'arm', id: `arm-${side}`, left, right, bottom, top },
+        { kind: 'rect', role: 'arm', id: `arm-${side}`, ...box },
         ...holes.map((h, i): Shape => ({
           kind: 'circle',
           role: i === index ? 'insert' : 'arm-hole',

@@ -166,6 +166,8 @@ const SENTENCES: Sentences = {
     `Only ${say.length(Math.max(0, v.gapMm))} left between the set and ${bindingName(v.by, say)} ${v.where} it, anywhere on its way.`,
   'lead-short': (v, say) =>
     `The ${v.what} lead is ${say.length(v.lengthMm)} long; by its route it has to be ${say.length(v.neededMm)}, ${say.length(v.shortMm)} more.`,
+  'port-under-arm': (v) =>
+    `An arm of the mount lies on the ${v.what} port. Another hole of the arms, knobs the other way, or an angled plug.`,
   'lead-unplaced': (v) => `Say where the ${v.what} lead goes, for its length.`,
   'lead-in-wall': () =>
     'A lead inside the wall takes a kit that is rated for it, and local code and a licensed electrician decide. Never the flex itself: stop there.',

@@ -3,6 +3,8 @@ import { armOf } from '../arm/arm';
 import { hangPart } from '../hang/hangPart';
 import type { StepContext } from '../hang/stepTable';
 import { leadsPart } from '../leads/leadsPart';
+import { armHoles } from '../placement/chain';
+import { portFindings } from '../screen/portFindings';
 import { soundbarPlace } from '../placement/soundbarPlace';
 import { dayPart } from './dayPart';
 
@@ -36,7 +38,7 @@ export function endsPart(input: EndsInput): { section: Ends; findings: Finding[]
       day: dayPart({ context, screen, parts }),
       ...(soundbar ? { soundbar } : {}),
     },
-    findings: [...leads.findings, ...hang.findings],
+    findings: [...portFindings(job, armHoles(mount)[placement?.armHole ?? 0]), ...leads.findings, ...hang.findings],
   };
 }
 

@@ -162,6 +162,7 @@ export interface FindingValues {
   'swing-near': { where: 'below' | 'above'; gapMm: number; by: string };
   'lead-short': { what: string; lengthMm: number; neededMm: number; shortMm: number };
   'lead-unplaced': { what: string };
+  'port-under-arm': { what: string };
   'lead-in-wall': Record<string, never>;
   'device-too-deep': { object: string; needMm: number; haveMm: number };
   'slide-beyond': { slideMm: number; haveMm: number };

@@ -5,7 +5,7 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import type { MountControl, MountField } from './mountForm';
 
-export type TextField = Exclude<MountField, 'type' | 'walls'>;
+export type TextField = Exclude<MountField, 'type' | 'walls' | 'joint' | 'latch'>;
 
 /** One line of the form with its fault under it; what was typed stays. */
 export function FormField({

@@ -40,6 +40,30 @@ const BAG: readonly FormLine[] = [
   { name: 'bracket', label: 'bracket, thick', hint: 'mm, under the screw' },
 ];
 
+const TRIM: readonly FormLine[] = [
+  { name: 'rise', label: 'set comes over the rail by', hint: 'mm' },
+  { name: 'hookSpacing', label: 'hook to hook', hint: 'mm' },
+  { name: 'trimHeight', label: 'levelling screws give', hint: 'mm, up and down' },
+  { name: 'trimPitch', label: 'one turn of them', hint: 'mm' },
+  { name: 'trimSpan', label: 'between them', hint: 'mm' },
+  { name: 'trimRoll', label: 'head rolls', hint: 'degrees, each way' },
+  { name: 'tools', label: 'sockets and keys', hint: 'socket 13; key 5', words: true },
+];
+
+const JOINTS = [
+  { value: 'rail', name: 'hooks over a rail' },
+  { value: 'catch', name: 'hooks and catches' },
+  { value: 'slide-in', name: 'slides in' },
+  { value: 'screws', name: 'four screws' },
+] as const;
+const LATCHES = [
+  { value: 'unknown', name: 'not known' },
+  { value: 'cord', name: 'cords' },
+  { value: 'strap', name: 'straps' },
+  { value: 'click', name: 'clicks' },
+  { value: 'screw', name: 'screws' },
+] as const;
+
 function fixingOf(fixing: WallFixing): FormLine[] {
   const [diameter, length, count] = measuresOf(fixing);
   const [tension, shear] = ratingsOf(fixing);
@@ -87,6 +111,21 @@ export function LabelFields({ control, units }: { control: MountControl; units: 
         <FormFold key={f.prefix} control={control} name={f.name} lines={fixingOf(f)} asked={walls.includes(f.wall)} />
       ))}
       <FormFold control={control} name="its bag of screws" lines={BAG} />
+      <Controller
+        control={control}
+        name="joint"
+        render={({ field }) => (
+          <Choice label="the set joins by" options={JOINTS} value={field.value} onChoose={field.onChange} />
+        )}
+      />
+      <Controller
+        control={control}
+        name="latch"
+        render={({ field }) => (
+          <Choice label="held down by" options={LATCHES} value={field.value} onChoose={field.onChange} />
+        )}
+      />
+      <FormFold control={control} name="rise, levelling, keys" lines={TRIM} />
     </>
   );
 }

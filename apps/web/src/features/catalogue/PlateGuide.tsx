@@ -5,14 +5,14 @@ import { plateScene, type PlateAsk } from '@steddo/drawing';
 import { Drawing } from '../../canvas/Drawing';
 import { Action } from '../../ui/Action';
 import { Txt } from '../../ui/Txt';
-import { FormField } from './FormField';
-import type { MountControl, MountField } from './mountForm';
+import { FormField, type TextField } from './FormField';
+import type { MountControl } from './mountForm';
 
 interface PlateStep {
   title: string;
   how: string;
   ask: PlateAsk;
-  fields: readonly { name: Exclude<MountField, 'type' | 'walls'>; label: string; hint: string }[];
+  fields: readonly { name: TextField; label: string; hint: string }[];
 }
 
 const steps = (long: string): readonly PlateStep[] => [

@@ -36,6 +36,15 @@ export interface Read extends Partial<Record<FixingField, number | undefined>> {
   bagScrews?: { thread: string; length: number }[] | undefined;
   bagSpacers?: number[] | undefined;
   bagWashers?: number[] | undefined;
+  joint: NonNullable<Mount['joint']>;
+  latch: NonNullable<Mount['latch']> | 'unknown';
+  rise?: number | undefined;
+  hookSpacing?: number | undefined;
+  trimHeight?: number | undefined;
+  trimPitch?: number | undefined;
+  trimSpan?: number | undefined;
+  trimRoll?: number | undefined;
+  tools?: string[] | undefined;
 }
 
 /** The mount of a form; what the form does not know stays as it was before. */
@@ -65,10 +74,16 @@ export function toMount(v: Read, id: string, before: Mount | undefined): Mount {
   set('studs', v.studs === undefined ? undefined : { ...before?.studs, count: v.studs });
   set('price', v.price);
   set('plate', plate && { ...plate, ...(slots ? { slots } : {}) });
-  set('hook', v.hook === undefined ? undefined : { ...before?.hook, above: v.hook });
+  set('hook', v.hook === undefined ? undefined : { above: v.hook, ...given({ spacing: v.hookSpacing }) });
   set('patternAboveHook', v.armHoles);
   set('arm', armOf(v, before));
   set('bag', bagOf(v));
+  // a rail is what it is unless somebody says otherwise
+  set('joint', v.joint === 'rail' && before?.joint === undefined ? undefined : v.joint);
+  set('latch', v.latch === 'unknown' ? undefined : v.latch);
+  set('rise', v.rise);
+  set('trim', trimOf(v));
+  set('tools', v.tools);
   return base;
 }
 
@@ -104,6 +119,11 @@ function armOf(v: Read, before: Mount | undefined): Mount['arm'] {
 }
 
 const limitsOf = (before: Mount | undefined) => given({ limits: before?.arm?.limits });
+
+function trimOf({ trimHeight: height, trimRoll: roll, trimPitch: pitch, trimSpan: screwSpan }: Read): Mount['trim'] {
+  const trim = given({ height, roll, pitch, screwSpan });
+  return Object.keys(trim).length > 0 ? trim : undefined;
+}
 
 function bagOf({ bracket, bagScrews: screws, bagSpacers: spacers, bagWashers: washers }: Read): Mount['bag'] {
   const bag = given({ bracket, screws, spacers, washers });

@@ -124,6 +124,29 @@ describe('an arm, a bag and fixings from the label', () => {
     });
     expect(checkFile(format, mount).ok).toBe(true);
   });
+  it('how it hangs: its joint, latch, rise, levelling and keys', () => {
+    const hung = read({
+      joint: 'catch',
+      latch: 'screw',
+      rise: '30',
+      hook: '180 mm',
+      hookSpacing: '400',
+      trimHeight: '8',
+      trimPitch: '1.25',
+      trimSpan: '300',
+      tools: 'socket 13; key 5',
+    }).data!;
+    expect(hung).toMatchObject({
+      joint: 'catch',
+      latch: 'screw',
+      rise: 30,
+      hook: { above: 180, spacing: 400 },
+      trim: { height: 8, pitch: 1.25, screwSpan: 300 },
+      tools: ['socket 13', 'key 5'],
+    });
+    expect(checkFile(format, hung).ok).toBe(true);
+    expect(typedOf(hung, 'metric')).toMatchObject({ joint: 'catch', tools: 'socket 13; key 5', trimPitch: '1.25' });
+  });
   it('is typed back as it was', () => {
     const again = typedOf(mount, 'imperial');
     expect(mountSchema('imperial', mount.id, undefined).parse(again)).toEqual(mount);

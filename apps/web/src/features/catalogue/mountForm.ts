@@ -41,6 +41,15 @@ export interface MountTyped extends Record<FixingField, string> {
   bagScrews: string;
   bagSpacers: string;
   bagWashers: string;
+  joint: NonNullable<Mount['joint']>;
+  latch: NonNullable<Mount['latch']> | 'unknown';
+  rise: string;
+  hookSpacing: string;
+  trimHeight: string;
+  trimPitch: string;
+  trimSpan: string;
+  trimRoll: string;
+  tools: string;
 }
 export type MountField = keyof MountTyped;
 export type MountControl = Control<MountTyped, unknown, Mount>;
@@ -79,6 +88,15 @@ export const EMPTY: MountTyped = {
   bagScrews: '',
   bagSpacers: '',
   bagWashers: '',
+  joint: 'rail',
+  latch: 'unknown',
+  rise: '',
+  hookSpacing: '',
+  trimHeight: '',
+  trimPitch: '',
+  trimSpan: '',
+  trimRoll: '',
+  tools: '',
   ...eachFixing(() => ''),
 };
 
@@ -147,6 +165,15 @@ export function mountSchema(units: Units, id: string, before: Mount | undefined)
       bagScrews: maybe(screwsText),
       bagSpacers: maybe(list()),
       bagWashers: maybe(list()),
+      joint: z.custom<MountTyped['joint']>(),
+      latch: z.custom<MountTyped['latch']>(),
+      rise: maybe(mm(500)),
+      hookSpacing: maybe(mm(1500)),
+      trimHeight: maybe(mm(100)),
+      trimPitch: maybe(mm(5)),
+      trimSpan: maybe(mm(1500)),
+      trimRoll: maybe(number(0, 45)),
+      tools: maybe(toolsText),
     })
     .superRefine((v, ctx) => {
       const fault = (path: MountField, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
@@ -231,6 +258,14 @@ const screwsText = z.string().transform((text, ctx): { thread: string; length: n
   });
   if (screws.length === parts.length) return screws;
   ctx.addIssue({ code: 'custom', message: 'takes thread x length in mm, with ; between: M6 x 12; M8 x 25' });
+  return z.NEVER;
+});
+
+/** `socket 13; key 5`: what turns its screws. */
+const toolsText = z.string().transform((text, ctx): string[] => {
+  const tools = text.split(';').map((t) => t.trim());
+  if (tools.every((t) => t.length > 0 && t.length <= 60) && tools.length <= 40) return tools;
+  ctx.addIssue({ code: 'custom', message: 'takes names with ; between: socket 13; key 5' });
   return z.NEVER;
 });
 

@@ -13,6 +13,7 @@ import { sameContent } from '../../ui/useSame';
 import { ConflictCard } from './ConflictCard';
 import { DistanceTable } from './DistanceTable';
 import { MarksTable } from './MarksTable';
+import { FloorPart } from './FloorPart';
 import { HeightRuleInputs } from './HeightRuleInputs';
 import { HeightRuleRow } from './HeightRuleRow';
 import { SettledMarks } from './SettledMarks';
@@ -51,6 +52,9 @@ export function HeightStage() {
       </Fold>
       <Fold name="ceiling, lift-on room, sag">
         <AimPart />
+      </Fold>
+      <Fold name="does the floor fall?">
+        <FloorPart />
       </Fold>
       <Fold name="soundbar to come">
         <SoundbarPart />
