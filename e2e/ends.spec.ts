@@ -152,6 +152,15 @@ test('leads: by their route, cut to size, too short is said; gaps say how far to
   expect(job.hang!.gaps).toEqual({ left: 600, right: 640 });
 });
 
+test('nothing is hung before every hole is drilled', async ({ page, demo }) => {
+  await openRoom(page, demo, 'early', guestRoom, 'hang');
+  await expect(page.getByTestId('hang-held')).toContainText('4 holes are still to be drilled');
+  await expect(page.getByTestId('to-hanging')).toHaveCount(0);
+  await page.goto(`${demo.url}/room/early/hanging`);
+  await expect(page.getByTestId('hang-held')).toBeVisible();
+  await expect(page.getByTestId('step-done')).toBeDisabled();
+});
+
 test('the day: who, with what, what waits for what; packed is packed', async ({ page, demo }) => {
   await openRoom(page, demo, 'day', unfitted, 'hang');
   await page.getByTestId('to-day').click();

@@ -23,7 +23,7 @@ const STAGES = {
   wall: 'mark-edge-left',
   holes: 'to-ladder',
   level: 'add-reading',
-  hang: 'to-hanging',
+  hang: 'fold-gaps',
 } as const;
 
 const LEAST_PANEL = 220;

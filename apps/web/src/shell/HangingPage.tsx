@@ -9,6 +9,7 @@ import { rooms } from '../data/shared';
 import type { RoomState } from '../data/rooms';
 import { GapsPart } from '../features/hang/GapsPart';
 import { useRoomContext } from '../state/roomState';
+import { hangHeld } from '../state/hangHeld';
 import { stepFacts } from '../state/stepFacts';
 import { tickStep } from '../state/ticks';
 import { Action, IconTap } from '../ui/Action';
@@ -20,6 +21,7 @@ import { useSpeech } from '../ui/useSpeech';
 import { TapePad } from '../pad/TapePad';
 import { usePad } from '../pad/PadContext';
 import { useWakeLock } from '../features/ladder/useWakeLock';
+import { HeldNote } from '../work/HeldNote';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { AtMark } from './AtMark';
 import { lateText } from './lateText';
@@ -44,6 +46,7 @@ function Hanging({ state, posture }: { state: RoomState; posture: Posture }) {
   const at = steps.findIndex((s) => !s.done);
   const step = steps[at];
   const words = step && dayStepText(step.id, stepFacts(step.id, job, plan));
+  const held = hangHeld(plan) !== undefined;
   const leave = () => router.replace(`/room/${id}/hang`);
   const canUndo = state.history.undo.length > 0;
   const title = late
@@ -73,6 +76,7 @@ function Hanging({ state, posture }: { state: RoomState; posture: Posture }) {
         ) : null}
         <IconTap icon="undo" label="undo" disabled={readOnly || !canUndo} onPress={() => rooms.step(id, 'undo')} />
       </PageHead>
+      {step && !late ? <HeldNote /> : null}
       {late ? (
         <View style={{ padding: 20 }}>
           <Txt style={BIG}>{lateText(late)}</Txt>
@@ -105,7 +109,7 @@ function Hanging({ state, posture }: { state: RoomState; posture: Posture }) {
                     label="done"
                     icon="check"
                     testID="step-done"
-                    disabled={readOnly}
+                    disabled={readOnly || held}
                     onPress={() => dispatch(tickStep(job, step.id))}
                   />
                 ),

@@ -6,6 +6,8 @@ import { Action } from '../../ui/Action';
 import { Fold } from '../../ui/Fold';
 import { Txt } from '../../ui/Txt';
 import { Findings } from '../../work/Findings';
+import { hangHeld } from '../../state/hangHeld';
+import { HeldNote } from '../../work/HeldNote';
 import { StepRow } from '../../work/StepRow';
 import { GapsPart } from './GapsPart';
 import { LeadsPart } from './LeadsPart';
@@ -24,7 +26,8 @@ export function HangStage() {
   const open = hang.steps.filter((s) => !s.done);
   return (
     <View>
-      {open.length > 0 ? (
+      <HeldNote />
+      {open.length > 0 && !hangHeld(plan) ? (
         <View style={{ paddingHorizontal: 12, paddingTop: 10 }}>
           <Action
             label="hang it, one step at a time"
