@@ -44,11 +44,12 @@ export function inferStuds(...readings: WallReadings): StudsFound {
   const belief = wallBelief(input);
   const [, , , wall, guessed] = readings;
   const sheet = sheetChance(belief);
+  const wood = woodAlong(belief);
   return {
     belief,
     chances: wallChances(belief, sheet),
-    studs: studsOf(belief, studPly(wall, guessed)),
-    wood: woodAlong(belief),
+    studs: studsOf(belief, studPly(wall, guessed), wood),
+    wood,
     odd: oddReadings(belief),
     sheet,
   };

@@ -1,4 +1,4 @@
-import { longestPitch, pitchTail } from './pitchPrior';
+import { longestPitch, pitchTail, tapRuns, type PitchPrior } from './pitchPrior';
 import type { Layer, WallBelief } from './wallBelief';
 
 /** A stud of the likeliest layout: the left face of its layout ply, and its type by index. */
@@ -33,10 +33,6 @@ function bestWays({ grid, prior, ends }: WallBelief, logL: Float64Array) {
   const { beyond, mean } = pitchTail(prior);
   const { left } = ends;
   const start = (n: number) => ((left ? 1 - left.share : 1) * beyond(n)) / mean + (left ? left.share * left.at(n) : 0);
-  const pitches = Int32Array.from(prior.taps, (t) => t.pitch);
-  const logs = Float64Array.from(prior.taps, ({ pitch, weight }) =>
-    Math.log(weight + (pitch >= prior.flat.from && pitch <= prior.flat.to ? prior.flat.weight : 0)),
-  );
   const flat = Math.log(prior.flat.weight);
   const best = new Float64Array(size);
   const from = new Int32Array(size);
@@ -44,15 +40,18 @@ function bestWays({ grid, prior, ends }: WallBelief, logL: Float64Array) {
   const padded = new Float64Array(reach + size).fill(-Infinity);
   const handed = padded.subarray(reach);
   const window = slidingMax(handed, prior.flat.from, prior.flat.to);
+  const peaks = peaksOf(prior, handed);
   for (let n = 0; n < size; n++) {
     let [value, before] = [Math.log(start(n)), -1];
     const far = window(n);
     if (far >= 0 && flat + handed[far]! > value) [value, before] = [flat + handed[far]!, far];
-    for (let i = 0; i < pitches.length; i++) {
-      const by = logs[i]! + padded[reach + n - pitches[i]!]!;
-      if (by > value) {
-        value = by;
-        before = n - pitches[i]!;
+    for (const { pitch, logs, most, furthest } of peaks) {
+      // nothing in reach of this peak can be better, at its best pitch either
+      const high = furthest(n);
+      if (high < 0 || most + handed[high]! <= value) continue;
+      for (let i = 0; i < logs.length; i++) {
+        const by = logs[i]! + padded[reach + n - pitch - i]!;
+        if (by > value) [value, before] = [by, n - pitch - i];
       }
     }
     best[n] = value;
@@ -60,6 +59,16 @@ function bestWays({ grid, prior, ends }: WallBelief, logL: Float64Array) {
     handed[n] = value + logL[n]!;
   }
   return { best, from };
+}
+
+/** Neighbouring pitches of a peak from the shortest on, and the largest value that they reach. */
+function peaksOf(prior: PitchPrior, handed: Float64Array) {
+  const { from, to, weight } = prior.flat;
+  return tapRuns(prior).map(({ from: pitch, weights }) => {
+    const logs = weights.map((w, i) => Math.log(w + (pitch + i >= from && pitch + i <= to ? weight : 0)));
+    const furthest = slidingMax(handed, pitch, pitch + weights.length - 1);
+    return { pitch, logs, most: Math.max(...logs), furthest };
+  });
 }
 
 function lastStud({ grid, prior, ends }: WallBelief, logL: Float64Array, best: Float64Array): number {
@@ -77,13 +86,14 @@ function lastStud({ grid, prior, ends }: WallBelief, logL: Float64Array, best: F
 
 /** Index of the largest value from n - to to n - from, for n going up by one; -1 while there is none. */
 function slidingMax(values: Float64Array, from: number, to: number): (n: number) => number {
-  const queue: number[] = [];
-  let head = 0;
+  const queue = new Int32Array(values.length);
+  let [head, end] = [0, 0];
   return (n) => {
     const enters = n - from;
     if (enters < 0) return -1;
-    while (queue.length > head && values[queue.at(-1)!]! <= values[enters]!) queue.pop();
-    queue.push(enters);
+    const value = values[enters]!;
+    while (end > head && values[queue[end - 1]!]! <= value) end -= 1;
+    queue[end++] = enters;
     if (queue[head]! < n - to) head += 1;
     return queue[head]!;
   };

@@ -39,9 +39,8 @@ const middleOf = (t: StudType): number => t.width / 2 - t.offset;
  * mean and sd of its middle and P(wood) there, over everything that the readings leave possible.
  * Edges at 1203 and 1241 of a 38 mm stud: middle 1222, sd 2.8, P(wood) 0.99.
  */
-export function studsOf(belief: WallBelief, plyWidth: Working): Stud[] {
+export function studsOf(belief: WallBelief, plyWidth: Working, wood = woodAlong(belief)): Stud[] {
   const { layer, studs } = likeliestStuds(belief);
-  const wood = woodAlong(belief);
   const shown = studs.flatMap((laid) => {
     const spot = spotOf(belief, layer, laid);
     const probability = wood[Math.round(spot.centre)] ?? 0;

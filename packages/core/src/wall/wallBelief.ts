@@ -183,13 +183,14 @@ function endsOf({ returns, widthMm }: WallInput, grid: WallGrid, plyMm: number):
 export function woodAlong({ grid, widthMm, layers }: WallBelief): Float64Array {
   const steps = new Float64Array(grid.size + 2);
   for (const { types, chance } of layers)
-    types.forEach((t, k) =>
-      chance[k]!.forEach((p, n) => {
-        const [l, r] = [Math.ceil(n + leftFace(t)), Math.floor(n + rightFace(t))];
-        steps[Math.max(0, l)]! += p;
-        steps[Math.min(grid.size, Math.max(0, r + 1))]! -= p;
-      }),
-    );
+    types.forEach((t, k) => {
+      const own = chance[k]!;
+      const [l, r] = [Math.ceil(leftFace(t)), Math.floor(rightFace(t)) + 1];
+      for (let n = 0; n < own.length; n++) {
+        steps[Math.max(0, n + l)]! += own[n]!;
+        steps[Math.min(grid.size, Math.max(0, n + r))]! -= own[n]!;
+      }
+    });
   const wood = new Float64Array(Math.ceil(widthMm) + 1);
   let sum = 0;
   for (let i = 0; i < grid.size; i++) {
