@@ -14,7 +14,7 @@ import { isBeside, type Posture } from '../ui/usePosture';
 import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomScreen';
 
-const SourceChart = lazy(() => import('../features/tolerance/SourceChart'));
+const SourceChart = lazy(async () => ({ default: (await import('../work/charts')).SourceChart }));
 
 /** How sure the whole job is, from the tape to the finished plate, what matters most, and what to do about it. */
 export function TolerancePage({ id }: { id: string }) {

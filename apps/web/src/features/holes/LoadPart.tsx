@@ -8,7 +8,7 @@ import { Fold } from '../../ui/Fold';
 import { useRoomContext } from '../../state/roomState';
 import { SwingLimit } from './SwingLimit';
 
-const UtilisationChart = lazy(() => import('./UtilisationChart'));
+const UtilisationChart = lazy(async () => ({ default: (await import('../../work/charts')).UtilisationChart }));
 
 /** What every fastener has to hold and may, in the worst pose; and how that grows with the arm's reach. */
 export function LoadPart() {

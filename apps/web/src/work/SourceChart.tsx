@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { BarChart } from 'react-native-chart-kit';
 import type { TolerancePlan } from '@steddo/contract';
 import { sourceName } from '@steddo/text';
-import { font, usePalette } from '../../ui/tokens';
+import { font, usePalette } from '../ui/tokens';
 
 const HEIGHT_PX = 220;
 

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { LineChart } from 'react-native-chart-kit';
-import { font, usePalette } from '../../ui/tokens';
-import { useRoomContext } from '../../state/roomState';
+import { font, usePalette } from '../ui/tokens';
+import { useRoomContext } from '../state/roomState';
 
 const HEIGHT_PX = 200;
 const LABELS = 4;
