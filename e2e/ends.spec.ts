@@ -1,8 +1,11 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium } from '@playwright/test';
-import type { Job } from '@steddo/contract';
+import type { Job, Plan } from '@steddo/contract';
 import { guestRoom } from '@steddo/samples';
 import { Thumb, expect, figureValue, isReady, isSent, openRoom, putRoom, savedJob, test, unfold } from './fixtures';
-import { testServer } from './server';
+import { ROOT, runToEnd, testServer } from './server';
 
 const { ticks: _, ...unfitted } = guestRoom;
 
@@ -74,6 +77,8 @@ test('from the box to done without a server, the phone started again in the midd
   await tap('cannot');
   await page.getByTestId('name-input').fill('left screw out of reach');
   await page.getByRole('button', { name: 'take it' }).click();
+  // 15 degrees of tilt face the pillow
+  await expect(page.getByTestId('pose')).toContainText('down');
   for (const step of ['hang.pose', 'hang.on']) {
     await expect(page.getByTestId(`now-${step}`)).toBeVisible();
     await tap('step-done');
@@ -185,6 +190,30 @@ async function isSentFrom(page: Thumb['page'], server: Parameters<typeof savedJo
     .poll(async () => (await savedJob(page, server, id)).job.ticks?.map((t) => t.step))
     .toEqual(expect.arrayContaining(steps));
 }
+
+test('on the command line: how sure, the same for the same seed', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'steddo-ends-'));
+  writeFileSync(join(folder, 'job.json'), JSON.stringify(guestRoom));
+  const made = async (...more: string[]) => {
+    const run = await runToEnd(
+      'npm',
+      ['--prefix', ROOT, 'run', '--silent', 'plan', '--', 'job.json', ...more],
+      {},
+      folder,
+    );
+    expect(run.code).toBe(0);
+    return JSON.parse(run.out) as Plan;
+  };
+  const [a, b, plain] = [
+    await made('--tolerance', '--seed', '3'),
+    await made('--tolerance', '--seed', '3'),
+    await made(),
+  ];
+  expect(a.tolerance).toEqual(b.tolerance);
+  expect(a.tolerance).toMatchObject({ seed: 3, draws: 20_000 });
+  expect(plain.tolerance).toBeUndefined();
+  expect(plain.day!.steps.length).toBeGreaterThan(20);
+});
 
 test('how sure all of it is: drawn with progress, a chart with its table, and what to do', async ({ page, demo }) => {
   const [first, ...rest] = guestRoom.evidence!;

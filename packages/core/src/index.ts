@@ -124,8 +124,7 @@ export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './
 // the ends of the job
 export { stagedNumber, type StagedNumber } from './placement/stagedNumber';
 export { isStep } from './hang/stepTable';
-export { routeOf } from './leads/leadRun';
-export { hasArms, jointOf, leadWhen } from './arm/joints';
+export { leadWay, type LeadWay } from './arm/leadWays';
 export { toleranceOf, toleranceOfJob, TOLERANCE_DRAWS } from './tolerance/tolerance';
 export { toleranceRun, TOLERANCE_SD, type ToleranceRun } from './tolerance/drawTolerance';
 export type { ToleranceModel } from './tolerance/toleranceModel';

@@ -54,6 +54,8 @@ describe('leads', () => {
     const nowhere = withLead({ to: 'gone' });
     expect(nowhere.leads).toBeUndefined();
     expect(codes(nowhere)).toContain('lead-unplaced');
+    // it still has to go in while the set is hooked
+    expect(nowhere.hang!.steps.map((s) => s.id)).toContain('leads.hooked');
   });
   it('a plug deeper than what the folded set leaves, and a box that is', () => {
     const behind = { ...outlet, left: 1950, right: 2050, bottom: 1350, top: 1450, plateMayCover: true, out: 5 };
@@ -76,6 +78,21 @@ describe('leads', () => {
 });
 
 describe('ports', () => {
+  it('a box behind the set is kept clear of them', () => {
+    const box = { id: 'o6', kind: 'device' as const, left: 2300, right: 2460, bottom: 1300, top: 1400, depth: 20 };
+    const at = (right: number, up: number) =>
+      codes(
+        plan(
+          testJob({
+            room: room([box]),
+            choices: { centreY: 1400 },
+            leads: [{ id: 'l1', what: 'power', to: 'o5', port: { right, up } }],
+          }),
+        ),
+      ).includes('device-over-port');
+    // the set's middle is 2000 from the left and 1400 up
+    expect([at(350, -50), at(350, 50), at(290, -50)]).toEqual([true, false, false]);
+  });
   // by hand: a 200 pattern, arms 34 wide over its inserts, a plug 12 either way
   it.each([
     [100, -40, true],

@@ -25,6 +25,7 @@ export function fitScene(job: Job, plan: Plan): Scene {
     // the measures of the set are another view's
     ...back.shapes.filter((s) => s.id !== 'profile' && s.id !== 'plug'),
     ...staged,
+    ...leadsBehind(plan, outline),
     ...portShapes(job),
     ...(one && y !== undefined
       ? [
@@ -75,6 +76,24 @@ function stagedPlate(job: Job, plan: Plan): Shape[] {
     };
   });
   return [{ kind: 'rect', role: 'cover', id: 'staged-plate', ...box }, ...slots];
+}
+
+/** So far a lead is drawn beyond the set's edge, mm. */
+const BEYOND_MM = 60;
+
+/** Each lead from its port as far as the set covers it, right and left swapped. */
+function leadsBehind({ leads = [], placement }: Plan, outline: Box): Shape[] {
+  if (!placement) return [];
+  const { x, y } = placement.centre;
+  const within = (value: number, low: number, high: number) =>
+    Math.min(high + BEYOND_MM, Math.max(low - BEYOND_MM, value));
+  return leads.flatMap(({ id, path }): Shape[] => {
+    if (path.length < 2) return [];
+    const points = path.map(
+      (p) => [within(x - p.x, outline.left, outline.right), within(p.y - y, outline.bottom, outline.top)] as const,
+    );
+    return [{ kind: 'poly', role: 'lead', id: `lead-${id}`, points, closed: false }];
+  });
 }
 
 /** Ports that leads are plugged into. */

@@ -32,6 +32,13 @@ describe('the set from behind with the mount on it', () => {
     const middles = slots.map((s) => (s.kind === 'rect' ? (s.bottom + s.top) / 2 : 0));
     expect(Math.max(...middles)).toBeCloseTo(shape(scene, 'one-number', 'line').y2, 6);
   });
+  it('shows a lead as far as the set covers it', () => {
+    const line = shape(scene, 'lead-l1', 'poly');
+    const { width } = made.screen.outline;
+    expect(line.points[0]).toEqual([-150, -100]);
+    // its outlet is right of the set, so that from behind it leaves on the left
+    expect(line.points[1]![0]).toBe(-width / 2 - 60);
+  });
   it('shows the ports of its leads, as seen from behind', () => {
     const port = shape(scene, 'port-l1', 'circle');
     expect([port.x, port.y]).toEqual([-150, -100]);

@@ -99,6 +99,20 @@ export function toleranceAdvice(t: TolerancePlan, say: Wording): string | undefi
   return undefined;
 }
 
+/** The pose of the seat that counts most: how far out, turned and tilted; of a mount that only tilts its tilt. */
+export function poseLine({ room }: Job, { reach, placement }: Plan, say: Wording): string | undefined {
+  const tilt = (deg: number) =>
+    Math.abs(deg) < 0.5 ? 'upright' : `tilted ${say.degrees(Math.abs(deg))} ${deg < 0 ? 'down' : 'up'}`;
+  const weightOf = (id: string) => room.viewers?.find((v) => v.id === id)?.weight ?? 1;
+  const seat = [...(reach?.seats ?? [])].sort((a, b) => weightOf(b.viewer) - weightOf(a.viewer))[0];
+  if (!seat) return placement?.tiltNeeded === undefined ? undefined : `${capital(tilt(placement.tiltNeeded))}.`;
+  const turned =
+    Math.abs(seat.yaw) < 0.5
+      ? 'straight'
+      : `turned ${say.degrees(Math.abs(seat.yaw))} ${seat.yaw > 0 ? 'right' : 'left'}`;
+  return `For ${say.thing(seat.viewer)}: ${say.length(seat.extension)} out, ${turned}, ${tilt(seat.tilt)}.`;
+}
+
 /** What stays open, a line each. */
 export function openText(point: DayPlan['open'][number]): string {
   switch (point.what) {

@@ -171,6 +171,8 @@ const SENTENCES: Sentences = {
   'lead-unplaced': (v) => `Say where the ${v.what} lead goes, for its length.`,
   'lead-in-wall': () =>
     'A lead inside the wall takes a kit that is rated for it, and local code and a licensed electrician decide. Never the flex itself: stop there.',
+  'device-over-port': (v, say) =>
+    `${capital(say.thing(v.object))} sits where the ${v.what} lead is plugged in. Beside the ports, or above them.`,
   'device-too-deep': (v, say) =>
     `${capital(say.thing(v.object))} is ${say.length(v.needMm)} deep, and the folded set leaves ${say.length(v.haveMm)}. Beside the set, or spacers.`,
   'slide-beyond': (v, say) =>

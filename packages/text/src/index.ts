@@ -39,6 +39,7 @@ export {
   leftWith,
   openText,
   packText,
+  poseLine,
   routeName,
   slackText,
   slideText,

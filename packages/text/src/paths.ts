@@ -60,6 +60,9 @@ const SOURCES: readonly [prefix: string, words: string][] = [
   ['mount.', "the mount's own"],
   ['evidence.', 'marked on the wall'],
   ['levelReadings.', 'read off the level'],
+  ['leads.', 'measured for the lead'],
+  ['hang.', 'measured while it hangs'],
+  ['floorHeights.', 'measured down from a level line'],
   ['aim.', 'agreed for this room'],
   ['choices.', 'chosen by hand'],
 ];

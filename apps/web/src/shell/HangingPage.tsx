@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { StepId } from '@steddo/contract';
 import { faceScene } from '@steddo/drawing';
-import { dayStepText, slackText } from '@steddo/text';
+import { dayStepText, poseLine, slackText } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { rooms } from '../data/shared';
 import type { RoomState } from '../data/rooms';
@@ -143,7 +143,7 @@ const BIG = { ...font.bold, fontSize: 28, lineHeight: 36 } as const;
 
 /** What a step needs besides its words: the leads that go in now, the gaps, the level. */
 function OfStep({ id }: { id: StepId }) {
-  const { id: room, plan, say } = useRoomContext();
+  const { id: room, job, plan, say } = useRoomContext();
   if (id === 'hang.centre') return <GapsPart />;
   if (id === 'hang.level')
     return (
@@ -154,6 +154,10 @@ function OfStep({ id }: { id: StepId }) {
         onPress={() => router.push(`/room/${room}/level`)}
       />
     );
+  if (id === 'hang.pose') {
+    const pose = poseLine(job, plan, say);
+    return pose ? <Txt testID="pose">{pose}</Txt> : null;
+  }
   if (!id.startsWith('leads.')) return null;
   return (
     <>

@@ -94,7 +94,7 @@ export const STAGE: Record<BuiltStage, StageEntry> = {
   },
   hang: {
     body: HangStage,
-    views: ['face', 'above', 'side'],
+    views: ['face', 'above', 'staged', 'side'],
     labels: 'leads',
     numbers: hangNumbers,
   },

@@ -1,4 +1,4 @@
-import type { DayPlan, DayStep, Part, Plan, StepId } from '@steddo/contract';
+import type { DayPlan, DayStep, Job, LeadPlan, Part, Plan, StepId } from '@steddo/contract';
 import { isStepDone } from '../hang/doneSteps';
 import { isStep, stepNeeds, stepsFor, waitsFor, type StepContext } from '../hang/stepTable';
 import { packList } from './packList';
@@ -8,14 +8,15 @@ export interface DayInput {
   screen: Plan['screen'];
   /** What the holes need. */
   parts: readonly Part[];
+  leads: readonly LeadPlan[];
 }
 
 /**
  * All the steps of a job in order, with who, tools, minutes and what waits for what; what to pack, and what stays
  * open. A fixed mount on four lags with one lead plugged in while it is hooked: about 40 minutes.
  */
-export function dayPart({ context, screen, parts }: DayInput): DayPlan {
-  const { job, leads, people } = context;
+export function dayPart({ context, screen, parts, leads }: DayInput): DayPlan {
+  const { job, people } = context;
   const ids = stepsFor(context);
   const present = new Set<StepId>(ids);
   const steps = ids.map((id): DayStep => {
@@ -27,16 +28,18 @@ export function dayPart({ context, screen, parts }: DayInput): DayPlan {
     pack: packList({ job, steps, parts, screen, leads }),
     people: Math.max(people, ...steps.map((s) => (s.who === 'two' ? 2 : 1))),
     minutes: steps.reduce((sum, s) => sum + s.minutes, 0),
-    open: openPoints(context),
+    open: openPoints(job),
   };
 }
 
 /** What was ticked with a word about it, leads that come another day, and what the record has. */
-function openPoints({ job, leads }: StepContext): DayPlan['open'] {
+function openPoints(job: Job): DayPlan['open'] {
   const noted = (job.ticks ?? []).flatMap(({ step, note }) =>
     note && isStep(step) ? [{ what: 'step' as const, id: step, text: note }] : [],
   );
-  const later = leads.filter((l) => l.later).map((l) => ({ what: 'lead' as const, id: l.id, text: l.what }));
+  const later = (job.leads ?? [])
+    .filter((l) => l.later)
+    .map((l) => ({ what: 'lead' as const, id: l.id, text: l.what }));
   const notes = (job.record?.open ?? []).map((n) => ({
     what: 'note' as const,
     text: typeof n === 'string' ? n : n.text,

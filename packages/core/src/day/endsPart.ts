@@ -1,5 +1,6 @@
 import type { Finding, Job, Mount, Part as Taken, Placement, Plan } from '@steddo/contract';
 import { armOf } from '../arm/arm';
+import { leadWay } from '../arm/leadWays';
 import { hangPart } from '../hang/hangPart';
 import type { StepContext } from '../hang/stepTable';
 import { leadsPart } from '../leads/leadsPart';
@@ -28,14 +29,16 @@ type Ends = Pick<Plan, 'leads' | 'hang' | 'day' | 'soundbar'>;
 export function endsPart(input: EndsInput): { section: Ends; findings: Finding[] } {
   const { job, mount, screen, people, extended, holes, parts, placement } = input;
   const leads = placement ? leadsPart(hungSet(input, placement), behind(input, placement)) : { findings: [] };
-  const context: StepContext = { job, mount, holes, leads: leads.section ?? [], people, extended };
+  // a lead of which nobody knows where it goes still has to go in
+  const ways = (job.leads ?? []).map((l) => leadWay(l, mount));
+  const context: StepContext = { job, mount, holes, leads: ways, people, extended };
   const hang = placement ? hangPart(context, placement) : { findings: [] };
   const soundbar = placement && soundbarPlace(job, placement);
   return {
     section: {
       ...(leads.section ? { leads: leads.section } : {}),
       ...(hang.section ? { hang: hang.section } : {}),
-      day: dayPart({ context, screen, parts }),
+      day: dayPart({ context, screen, parts, leads: leads.section ?? [] }),
       ...(soundbar ? { soundbar } : {}),
     },
     findings: [...portFindings(job, armHoles(mount)[placement?.armHole ?? 0]), ...leads.findings, ...hang.findings],

@@ -1,13 +1,14 @@
-import type { Hole, Job, LeadPlan, Mount, StepId, Who } from '@steddo/contract';
+import type { Hole, Job, Mount, StepId, Who } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import { jointOf, type Joint } from '../arm/joints';
+import type { LeadWay } from '../arm/leadWays';
 
 /** What decides which steps a job has, who does them and how long they take. */
 export interface StepContext {
   job: Job;
   mount: Mount;
   holes: readonly Hole[];
-  leads: readonly LeadPlan[];
+  leads: readonly LeadWay[];
   /** Who lifts the set. */
   people: number;
   /** Its pattern is larger than the mount's plate. */
@@ -32,12 +33,12 @@ const joinedBy =
   ({ mount }: StepContext): boolean =>
     joints.includes(jointOf(mount));
 const plugged =
-  (when: LeadPlan['when']) =>
+  (when: LeadWay['when']) =>
   ({ leads }: StepContext): boolean =>
     leads.some((l) => l.when === when && !l.later);
 const laid = ({ leads }: StepContext): boolean =>
   leads.some((l) => l.when === 'before' || l.later || l.route === 'arm');
-const isPower = ({ what }: Pick<LeadPlan, 'what'>): boolean => /power|mains/i.test(what);
+const isPower = ({ what }: Pick<LeadWay, 'what'>): boolean => /power|mains/i.test(what);
 
 /** The mount's own sockets or keys by size, else one of the usual kind. */
 const ofMount =

@@ -1,6 +1,7 @@
 import type { Item, Job, LeadPlan, Mount, Working } from '@steddo/contract';
-import { moves, type Arm } from '../arm/arm';
+import type { Arm } from '../arm/arm';
 import { cableAlong, cableSlack } from '../arm/armCable';
+import { leadWay } from '../arm/leadWays';
 import { leaf, minus, node, sum } from '../primitives/working';
 import { onMainWall } from '../room/roomThings';
 
@@ -26,16 +27,13 @@ interface End {
   y: Working;
 }
 
-export const routeOf = (lead: Lead, mount: Mount | undefined): LeadPlan['route'] =>
-  lead.route ?? (mount && moves(mount) ? 'arm' : 'behind');
-
 /** The run of a lead with where it goes on the wall; undefined while one of its ends is nowhere. */
 export function leadRun(
   lead: Lead,
   hung: HungSet,
 ): { needed: Working; run: Working; path: LeadPlan['path'] } | undefined {
   const { mount } = hung.job;
-  const route = routeOf(lead, mount);
+  const { route } = leadWay(lead, mount);
   const start = startOf(lead, hung);
   const end = endOf(lead, hung.job);
   const run = route === 'trunking' && lead.legs ? legsOf(lead) : end && runOf(route, start, end, hung, atSet(lead));

@@ -3,8 +3,9 @@ import { SAME_MM } from '../primitives/epsilons';
 import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
 import { leaf, minus } from '../primitives/working';
-import { leadWhen } from '../arm/joints';
-import { leadRun, routeOf, trunkingCut, type HungSet, type Lead } from './leadRun';
+import { onMainWall } from '../room/roomThings';
+import { leadWay } from '../arm/leadWays';
+import { leadRun, trunkingCut, type HungSet, type Lead } from './leadRun';
 
 /** A plug standing out of its outlet, when nobody has measured it, mm. Ours. */
 const PLUG_MM = 40;
@@ -37,6 +38,7 @@ export function leadsPart(hung: HungSet, behind: BehindSet): Part<LeadPlan[]> {
       ...section.flatMap(shortFinding),
       ...(section.some((l) => l.route === 'rated-kit') ? [finding('lead-in-wall', 'info', 'hang', {})] : []),
       ...plugFindings(job, behind),
+      ...overPorts(hung),
     ],
   };
 }
@@ -46,17 +48,14 @@ function leadOf(lead: Lead, hung: HungSet): LeadPlan | undefined {
   if (!made) return undefined;
   const { mount } = hung.job;
   const { needed, run, path } = made;
-  const route = routeOf(lead, mount);
+  const way = leadWay(lead, mount);
   const has =
     lead.length === undefined ? undefined : leaf('lead-length', lead.length, 'mm', { path: `leads.${lead.id}.length` });
   const slack = has && minus('lead-slack', has, needed);
-  const cut = route === 'trunking' ? trunkingCut(run) : undefined;
+  const cut = way.route === 'trunking' ? trunkingCut(run) : undefined;
   return {
     id: lead.id,
-    what: lead.what,
-    route,
-    when: leadWhen(lead, mount),
-    later: lead.later ?? false,
+    ...way,
     needed: needed.value,
     ...(lead.length === undefined ? {} : { length: lead.length }),
     ...(slack ? { slack: slack.value } : {}),
@@ -91,6 +90,17 @@ export function plugFindings(job: Job, behind: BehindSet): Finding[] {
     if (o.kind === 'device')
       return [finding('device-too-deep', 'caution', 'hang', { object: o.id, needMm: deepest, haveMm })];
     return [finding('plug-behind', 'caution', 'hang', { object: o.id, needMm: deepest, haveMm }, 'plug 40 mm, ours')];
+  });
+}
+
+/** Boxes behind the set that sit on a port of one of its leads. */
+function overPorts({ job, centre }: HungSet): Finding[] {
+  const boxes = onMainWall(job.room.objects).filter((o) => o.kind === 'device');
+  return (job.leads ?? []).flatMap(({ port, what }) => {
+    if (!port) return [];
+    const [x, y] = [centre.x + port.right, centre.y + port.up];
+    const box = boxes.find((o) => o.left < x && x < o.right && o.bottom < y && y < o.top);
+    return box ? [finding('device-over-port', 'caution', 'hang', { object: box.id, what })] : [];
   });
 }
 

@@ -1,6 +1,6 @@
 import type { Job, Level, Mount, Working } from '@steddo/contract';
 import { moves } from '../arm/arm';
-import { leadWhen } from '../arm/joints';
+import { leadWay } from '../arm/leadWays';
 import { leaf, node } from '../primitives/working';
 import { COUPLING, LOAD_KG, multipliersOf, type Lift } from './liftLimit';
 
@@ -70,7 +70,7 @@ export function judgeLift(job: Job, mount: Mount, lift: Lift): JudgedLift {
     leaf('set-mass', job.screen.mass, 'kg', { path: 'screen.mass' }),
     bracketsOf(mount),
   ]);
-  const hooked = (job.leads ?? []).some((l) => leadWhen(l, mount) === 'hooked');
+  const hooked = (job.leads ?? []).some((l) => leadWay(l, mount).when === 'hooked');
   const two = hooked || job.screen.diagonal > TWO_PEOPLE_MM || mass.value > limit.value;
   const people = two ? 2 : 1;
   const hands = { from: lift.fromCm * 10, to: lift.toCm * 10 };

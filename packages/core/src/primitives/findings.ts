@@ -164,6 +164,7 @@ export interface FindingValues {
   'lead-unplaced': { what: string };
   'port-under-arm': { what: string };
   'lead-in-wall': Record<string, never>;
+  'device-over-port': { object: string; what: string };
   'device-too-deep': { object: string; needMm: number; haveMm: number };
   'slide-beyond': { slideMm: number; haveMm: number };
   'floor-slopes': { riseMm: number; spanMm: number; high: string };

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Job, LeadPlan } from '@steddo/contract';
-import { leadWhen, moves, routeOf, type Command } from '@steddo/core';
+import { leadWay, moves, type Command } from '@steddo/core';
 import { itemName, routeName, whenName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -25,7 +25,7 @@ export function LeadFields({ lead, planned }: { lead: Lead; planned: LeadPlan | 
     value,
     name: routeName(value),
   }));
-  const route = routeOf(lead, job.mount);
+  const { route, when } = leadWay(lead, job.mount);
   return (
     <View>
       {planned ? (
@@ -54,8 +54,8 @@ export function LeadFields({ lead, planned }: { lead: Lead; planned: LeadPlan | 
         label="is"
         disabled={readOnly}
         options={WHENS}
-        value={leadWhen(lead, job.mount)}
-        onChoose={(when) => dispatch(put('when', when))}
+        value={when}
+        onChoose={(next) => dispatch(put('when', next))}
       />
       <Switch
         label="what it is for comes later"

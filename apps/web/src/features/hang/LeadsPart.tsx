@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Job, LeadPlan } from '@steddo/contract';
-import { freeId, leadWhen, removeEntry, routeOf } from '@steddo/core';
+import { freeId, leadWay, removeEntry } from '@steddo/core';
 import { itemName, leadLine, slackText } from '@steddo/text';
 import { useRoomContext } from '../../state/roomState';
 import { Action } from '../../ui/Action';
@@ -100,7 +100,6 @@ function noteOf(
   { mount }: Job,
   say: Parameters<typeof slackText>[1],
 ): string {
-  const way = { route: routeOf(lead, mount), when: leadWhen(lead, mount), later: lead.later ?? false };
   const long = planned ? `${slackText(planned, say)}, ` : 'say where it goes, ';
-  return `${long}${leadLine(way)}`;
+  return `${long}${leadLine(leadWay(lead, mount))}`;
 }
