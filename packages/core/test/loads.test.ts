@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Job, Mount } from '@steddo/contract';
 import { evaluate, plan, rankMounts } from '../src';
-import { middleOf, type FastenerGroup } from '../src/load/fastenerGroup';
+import { leverArms, middleOf, type FastenerGroup } from '../src/load/fastenerGroup';
 import { groupForces, type Push } from '../src/load/groupForces';
 import { pushesOf } from '../src/load/setPushes';
 import { laneAt, LANES, NUMBERS, WORKINGS } from '../src/primitives/arithmetic';
@@ -328,5 +328,22 @@ describe('the loads of a plan', () => {
     expect(found).toMatchObject({ level: 'stop', acknowledgeable: false, acknowledged: false });
     expect(p.loads!.worst).toBeGreaterThan(1);
     expect(p.verdict).toBe('stop');
+  });
+});
+
+describe('what a plate turns about', () => {
+  const plate = { left: -50, right: 50, bottom: 0, top: 200 };
+  const group = (...xs: number[]): FastenerGroup => ({
+    points: xs.map((x, i) => ({ x, y: 40 + 100 * i })),
+    plate,
+    solid: false,
+  });
+  // by hand: holes of one stud 3 apart are one line, and the plate bears at its edge; 25 apart they are two
+  it('fasteners hardly out of line turn it about its edge, not about each other', () => {
+    expect(leverArms(group(0, 3), 'right')).toEqual([50, 53]);
+    expect(leverArms(group(0, 19), 'right')).toEqual([50, 69]);
+    expect(leverArms(group(0, 25), 'right')).toEqual([0, 25]);
+    expect(leverArms(group(0, 3), 'up')).toEqual([0, 100]);
+    expect(leverArms({ ...group(0, 3), plate: undefined }, 'right')).toBeUndefined();
   });
 });

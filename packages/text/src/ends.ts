@@ -102,7 +102,7 @@ export function toleranceAdvice(t: TolerancePlan, say: Wording): string | undefi
 /** The pose of the seat that counts most: how far out, turned and tilted; of a mount that only tilts its tilt. */
 export function poseLine({ room }: Job, { reach, placement }: Plan, say: Wording): string | undefined {
   const tilt = (deg: number) =>
-    Math.abs(deg) < 0.5 ? 'upright' : `tilted ${say.degrees(Math.abs(deg))} ${deg < 0 ? 'down' : 'up'}`;
+    Math.abs(deg) < 0.5 ? 'upright' : `tilted ${say.degrees(Math.abs(deg))} ${deg > 0 ? 'down' : 'up'}`;
   const weightOf = (id: string) => room.viewers?.find((v) => v.id === id)?.weight ?? 1;
   const seat = [...(reach?.seats ?? [])].sort((a, b) => weightOf(b.viewer) - weightOf(a.viewer))[0];
   if (!seat) return placement?.tiltNeeded === undefined ? undefined : `${capital(tilt(placement.tiltNeeded))}.`;
