@@ -18,14 +18,6 @@ const tap =
   async (page: Page) => {
     for (const id of ids) await page.getByTestId(id).click();
   };
-const toStep = async (page: Page) => {
-  await tap('guide')(page);
-  for (let back = 0; back < 3; back += 1) await page.getByRole('button', { name: 'back' }).click();
-};
-const mapped = async (page: Page) => {
-  await tap('pose-shared', 'coverage')(page);
-  await page.getByTestId('coverage-legend').waitFor();
-};
 
 const PRACTICE = '/practice?seed=3&room=guest-room&errors=5';
 const started = async (page: Page) => {
@@ -43,29 +35,18 @@ const sliding = async (page: Page) => {
   await page.mouse.move(x + 24, y, { steps: 24 });
   await page.mouse.up();
 };
-/** The camera in the bay left of where the plate hangs. */
-const looking = async (page: Page) => {
-  await started(page);
-  await tap('choice-camera', 'look-here')(page);
-  await page.getByTestId('camera-sheet').waitFor();
-};
 
-/** What an arm's fasteners hold as it comes out. */
-const loaded = async (page: Page) => {
-  await tap('fold-loads')(page);
-  await page.getByTestId('use-chart').locator('svg').waitFor();
-  await page.getByTestId('use-chart').scrollIntoViewIfNeeded();
-};
+/** Twenty thousand draws, and their chart. */
+const drawn = (page: Page) => page.getByTestId('tolerance-chart').locator('svg').waitFor();
 
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
-  { name: 'phone-set-guide', path: '/room/guest-room/set', first: toStep },
   { name: 'phone-screw', path: '/room/guest-room/set', first: tap('view-screw') },
   { name: 'phone-room', path: '/room/attic-snug/room' },
   { name: 'phone-mount', path: '/room/guest-room/mount', first: tap('why-louvre-2') },
+  { name: 'phone-fit', path: '/room/attic-snug/fit' },
   { name: 'phone-height', path: '/room/guest-room/height' },
   { name: 'phone-reach', path: '/room/attic-snug/reach', first: tap('bring-v2') },
-  { name: 'phone-map', path: '/room/breakfast-bar/reach', first: mapped },
   { name: 'phone-customer', path: '/room/attic-snug/customer' },
   {
     name: 'phone-working',
@@ -74,11 +55,12 @@ const SHOTS: Shot[] = [
   },
   { name: 'phone-wall', path: '/room/guest-room/wall' },
   { name: 'phone-practice', path: PRACTICE, first: sliding },
-  { name: 'phone-camera', path: PRACTICE, first: looking },
   { name: 'phone-holes', path: '/room/guest-room/holes' },
-  { name: 'phone-loads', path: '/room/breakfast-bar/holes', first: loaded },
   { name: 'phone-ladder', path: '/room/guest-room/ladder' },
   { name: 'phone-level', path: '/room/guest-room/level', dark: true },
+  { name: 'phone-tolerance', path: '/room/guest-room/tolerance', first: drawn },
+  { name: 'phone-hang', path: '/room/attic-snug/hang' },
+  { name: 'phone-day', path: '/room/guest-room/day' },
   { name: 'wide-wall', path: '/room/guest-room/wall', wide: true },
   { name: 'wide-reach', path: '/room/attic-snug/reach', wide: true, first: tap('pose-shared') },
 ];
