@@ -7,8 +7,8 @@ import { expect, figureValue, isReady, isSent, openRoom, putRoom, savedJob, test
 import { testServer } from './server';
 
 /** Tabs that are ended; the long run does it two hundred times and more. */
-const CLOSES = Number(process.env.STEDDO_CLOSES ?? 8);
-const KILLS = Number(process.env.STEDDO_KILLS ?? 4);
+const CLOSES = Number(process.env.STEDDO_CLOSES ?? 6);
+const KILLS = Number(process.env.STEDDO_KILLS ?? 3);
 const IN = 25.4;
 const centre = (page: Page) => figureValue(page.getByTestId('thumb-bar'), 'centre');
 const nudge = (page: Page) => page.getByTestId('set-handle').press('ArrowUp');

@@ -7,7 +7,7 @@ import { expect, test } from './fixtures';
 import { MAIN, ROOT, freePort, runToEnd, testServer } from './server';
 
 /** Times that the server is killed under load; the long run does it a thousand times. */
-const KILLS = Number(process.env.STEDDO_SERVER_KILLS ?? 12);
+const KILLS = Number(process.env.STEDDO_SERVER_KILLS ?? 8);
 
 test(`the server killed ${KILLS} times under load loses nothing that it had acknowledged`, async () => {
   test.setTimeout(60_000 + KILLS * 3000);
