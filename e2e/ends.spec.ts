@@ -158,10 +158,10 @@ test('leads: by their route, cut to size, too short is said; gaps say how far to
 });
 
 test('nothing is hung before every hole is drilled', async ({ page, demo }) => {
-  await openRoom(page, demo, 'early', guestRoom, 'hang');
+  await openRoom(page, demo, 'not-yet', guestRoom, 'hang');
   await expect(page.getByTestId('hang-held')).toContainText('4 holes are still to be drilled');
   await expect(page.getByTestId('to-hanging')).toHaveCount(0);
-  await page.goto(`${demo.url}/room/early/hanging`);
+  await page.goto(`${demo.url}/room/not-yet/hanging`);
   await expect(page.getByTestId('hang-held')).toBeVisible();
   await expect(page.getByTestId('step-done')).toBeDisabled();
 });

@@ -57,6 +57,20 @@ describe('leads', () => {
     // it still has to go in while the set is hooked
     expect(nowhere.hang!.steps.map((s) => s.id)).toContain('leads.hooked');
   });
+  it('from a box to an outlet: between their middles, without what an arm takes up', () => {
+    const box = { id: 'o6', kind: 'device' as const, left: 2300, right: 2400, bottom: 900, top: 1000, depth: 20 };
+    const from = (id: string) =>
+      plan(
+        testJob({
+          mount: arm,
+          room: room([box]),
+          choices: { centreY: 1400, fold: 'left' },
+          leads: [{ id: 'l1', what: 'power', from: id, to: 'o5', route: 'behind' }],
+        }),
+      );
+    expect(from('o6').leads![0]!.needed).toBeCloseTo(300 + 600 + 100, 6);
+    expect(codes(from('gone'))).toContain('lead-unplaced');
+  });
   it('a plug deeper than what the folded set leaves, and a box that is', () => {
     const behind = { ...outlet, left: 1950, right: 2050, bottom: 1350, top: 1450, plateMayCover: true, out: 5 };
     const device = { ...behind, id: 'o6', kind: 'device' as const, depth: 90 };

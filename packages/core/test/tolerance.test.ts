@@ -4,7 +4,7 @@ import { plan, toleranceOf, toleranceOfJob, toleranceRun, type ToleranceModel } 
 import { freshSeed } from '../../samples/test/seeds';
 import { testJob } from './jobs';
 
-const DRAWS = 20_000;
+const DRAWS = 8000;
 /** Fresh each run, printed. */
 const SEED = freshSeed('tolerance', []);
 const OWN_SD = Math.hypot(1.5, 0.7);

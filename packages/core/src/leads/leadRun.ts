@@ -36,6 +36,7 @@ export function leadRun(
   const { route } = leadWay(lead, mount);
   const start = startOf(lead, hung);
   const end = endOf(lead, hung.job);
+  if (!start) return undefined;
   const run = route === 'trunking' && lead.legs ? legsOf(lead) : end && runOf(route, start, end, hung, atSet(lead));
   if (!run) return undefined;
   const arm = atSet(lead) && route !== 'arm' ? hung.arm : undefined;
@@ -67,10 +68,12 @@ function runOf(route: LeadPlan['route'], start: End, end: End, { arm }: HungSet,
   return sum('straight-run', along('run-across', start.x, end.x), along('run-up', start.y, end.y));
 }
 
-/** Where it leaves the set, or the thing that it starts at. */
-function startOf(lead: Lead, { job, centre }: HungSet): End {
-  const thing = atSet(lead) ? undefined : itemOf(job, lead.from);
-  if (thing) return middleOf(thing);
+/** Where it leaves the set, or the thing that it starts at; undefined where that is not there. */
+function startOf(lead: Lead, { job, centre }: HungSet): End | undefined {
+  if (!atSet(lead)) {
+    const thing = itemOf(job, lead.from);
+    return thing && middleOf(thing);
+  }
   const port = (side: 'right' | 'up') =>
     leaf(`port-${side}`, lead.port?.[side] ?? 0, 'mm', {
       path: `leads.${lead.id}.port.${side}`,
