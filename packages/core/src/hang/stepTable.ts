@@ -193,15 +193,15 @@ export function waitsFor(id: StepId, present: ReadonlySet<StepId>): StepId[] {
   };
   walk(id);
   // what another of them waits for already goes without saying
-  const said = new Set([...found].flatMap((s) => [...allBefore(s)]));
+  const said = new Set([...found].flatMap((s) => [...(ALL_BEFORE.get(s) ?? [])]));
   return STEP_ORDER.filter((s) => found.has(s) && !said.has(s));
 }
 
-/** Everything that comes before a step in any job. */
-function allBefore(id: StepId): Set<StepId> {
+/** Everything that comes before a step in any job; each step stands after what it waits for. */
+const ALL_BEFORE = STEP_ORDER.reduce<Map<StepId, ReadonlySet<StepId>>>((known, id) => {
   const direct = STEPS[id].after;
-  return new Set(direct.flatMap((s) => [s, ...allBefore(s)]));
-}
+  return known.set(id, new Set(direct.flatMap((s) => [s, ...(known.get(s) ?? [])])));
+}, new Map());
 
 const valueOf = <T>(value: T | ((c: StepContext) => T), context: StepContext): T =>
   typeof value === 'function' ? (value as (c: StepContext) => T)(context) : value;
