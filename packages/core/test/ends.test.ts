@@ -235,11 +235,12 @@ describe('the day', () => {
   it('a tick of a step that is none is refused with its path', () => {
     const faults = (step: string) => {
       const checked = checkFile(jobFormat, testJob({ ticks: [{ step: step as StepId }] }));
-      return checked.ok ? [] : checked.faults.map((f) => f.path);
+      return checked.ok ? [] : checked.faults.map((f) => `${f.path}: ${f.reason}`);
     };
     expect(faults('fit.arms')).toEqual([]);
     expect(faults('pack.tool-level')).toEqual([]);
-    expect(faults('fit.legs')).toEqual(['ticks.0.step']);
+    expect(faults('fit.legs')).toEqual(['ticks.0.step: is no step of a plan']);
+    expect(faults('fitxarms')).toHaveLength(1);
   });
 });
 

@@ -85,6 +85,8 @@ describe('level', () => {
         fits: true,
       },
     ]);
+    // nobody stacks paper for a set that hangs askew
+    expect(hung({ instrument: 'digital', angle: 4 }, { hookSpacingMm: 400 })).toEqual([]);
     // only an arm of its own goes down by itself
     expect(hung({ instrument: 'digital', angle: 0.25 }, { hookSpacingMm: 400 }).map((c) => c.kind)).toEqual(['shim']);
   });

@@ -7,6 +7,9 @@ export const LEVEL_GOOD_MM = 1;
 /** Paper between hook and rail, mm a sheet: ordinary paper. Common practice. */
 const SHEET_MM = 0.1;
 
+/** More paper than this nobody puts under a hook, mm. Ours. */
+const MOST_PAPER_MM = 20;
+
 /** How far one arm goes down on its loosened screws, mm: the clearance of their holes. Ours. */
 const DROP_MM = 2;
 
@@ -45,7 +48,7 @@ export function setCorrections(slope: Working, low: Side, trim: SetTrim): Correc
     ...byScrews(slope, low, trim),
     ...(hookSpacingMm !== undefined && trim.arms ? [byDrop(slope, low, setWidthMm, hookSpacingMm)] : []),
     ...byRoll(slope, low, trim),
-    ...(hookSpacingMm === undefined ? [] : [bySheets(slope, low, setWidthMm, hookSpacingMm)]),
+    ...(hookSpacingMm === undefined ? [] : bySheets(slope, low, setWidthMm, hookSpacingMm)),
   ];
 }
 
@@ -90,10 +93,11 @@ function byRoll(slope: Working, where: Side, { rollDeg, setWidthMm }: SetTrim): 
 }
 
 /** Whole sheets under the hook at the low end. */
-function bySheets(slope: Working, where: Side, setWidthMm: number, spanMm: number): Correction {
+function bySheets(slope: Working, where: Side, setWidthMm: number, spanMm: number): Correction[] {
   const rise = riseWorking(spanMm, slope);
+  if (rise.value > MOST_PAPER_MM) return [];
   const working = node('sheets-thick', 'round', 'mm', [rise, leaf('sheet', SHEET_MM, 'mm')]);
   const left = leftOver(Math.abs(rise.value - working.value), spanMm, setWidthMm);
   const sheets = Math.round(working.value / SHEET_MM);
-  return { kind: 'shim', where, by: working.value, unit: 'mm', sheets, left, fits: left <= LEVEL_GOOD_MM, working };
+  return [{ kind: 'shim', where, by: working.value, unit: 'mm', sheets, left, fits: left <= LEVEL_GOOD_MM, working }];
 }
