@@ -13,7 +13,6 @@ import { hangHeld } from '../state/hangHeld';
 import { stepFacts } from '../state/stepFacts';
 import { tickStep } from '../state/ticks';
 import { Action, IconTap } from '../ui/Action';
-import { NameDialog } from '../ui/NameDialog';
 import { font, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
@@ -22,6 +21,7 @@ import { TapePad } from '../pad/TapePad';
 import { usePad } from '../pad/PadContext';
 import { useWakeLock } from '../features/ladder/useWakeLock';
 import { HeldNote } from '../work/HeldNote';
+import { OpenPointDialog } from '../work/OpenPointDialog';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { AtMark } from './AtMark';
 import { lateText } from './lateText';
@@ -126,14 +126,7 @@ function Hanging({ state, posture }: { state: RoomState; posture: Posture }) {
           />
         </View>
       )}
-      {saying && step ? (
-        <NameDialog
-          title="what stays open?"
-          value=""
-          onTake={(text) => dispatch(tickStep(job, step.id, text))}
-          onClose={() => setSaying(false)}
-        />
-      ) : null}
+      {saying && step ? <OpenPointDialog step={step.id} onClose={() => setSaying(false)} /> : null}
       <WorkingSheet />
     </View>
   );

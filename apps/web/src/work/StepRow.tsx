@@ -5,11 +5,11 @@ import { dayStepText } from '@steddo/text';
 import { useRoomContext } from '../state/roomState';
 import { stepFacts } from '../state/stepFacts';
 import { noteOf, tickStep, untick } from '../state/ticks';
-import { NameDialog } from '../ui/NameDialog';
 import { Switch } from '../ui/Switch';
 import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
+import { OpenPointDialog } from './OpenPointDialog';
 
 /** One step with what is looked at, ticked with a tap, or said why it cannot be done; with a `rule` in its place. */
 export function StepRow({ step, rule }: { step: Pick<DayStep, 'id' | 'done'>; rule?: string }) {
@@ -43,14 +43,7 @@ export function StepRow({ step, rule }: { step: Pick<DayStep, 'id' | 'done'>; ru
           </Txt>
         </Tap>
       )}
-      {saying ? (
-        <NameDialog
-          title="what stays open?"
-          value=""
-          onTake={(text) => dispatch(tickStep(job, step.id, text))}
-          onClose={() => setSaying(false)}
-        />
-      ) : null}
+      {saying ? <OpenPointDialog step={step.id} onClose={() => setSaying(false)} /> : null}
     </View>
   );
 }
