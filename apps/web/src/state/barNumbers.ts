@@ -1,4 +1,4 @@
-import type { Hole, Job, Mark, Plan, Working } from '@steddo/contract';
+import type { Correction, Hole, Job, Mark, Plan, Working } from '@steddo/contract';
 import { leaf, stagedNumber } from '@steddo/core';
 import { measuredName } from '@steddo/text';
 
@@ -91,14 +91,18 @@ export const hangNumbers = (_: Job, plan: Plan): BarNumber[] => {
 /** How far off level, and what to do about it. */
 export function levelNumbers(_: Job, plan: Plan): BarNumber[] {
   const group = plan.level?.groups.at(-1);
-  const best = plan.level?.corrections.find((c) => c.unit === 'mm');
+  const list = plan.level?.corrections ?? [];
+  const best = list.find((c) => c.fits) ?? list[0];
   return [
     { label: 'slope', working: group?.working },
-    {
-      label: best ? `${best.kind === 'drop' ? 'lower' : 'raise'} ${best.where}` : 'raise',
-      working: best?.working,
-      as: 'small',
-    },
+    best ? correctionNumber(best) : { label: 'raise' },
     { label: "level's own error", working: group?.errorWorking },
   ];
+}
+
+/** The first correction that serves, in its own unit. */
+function correctionNumber({ kind, unit, where, working }: Correction): BarNumber {
+  if (unit === 'turn') return { label: `turns, ${where}`, working };
+  if (unit === 'deg') return { label: `roll, ${where} up`, working };
+  return { label: `${kind === 'drop' ? 'lower' : 'raise'} ${where}`, working, as: 'small' };
 }

@@ -32,7 +32,7 @@ export function GapsPart() {
               <Txt kind="bold">{slideText(hang, say)}</Txt>
             </View>
           </View>
-          <Figure label="slide" working={slide} as="small" size={20} />
+          <Figure label="slide" working={slide} size={20} />
         </View>
       ) : null}
     </View>
