@@ -123,10 +123,9 @@ export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './
 
 // the ends of the job
 export { stagedNumber, type StagedNumber } from './placement/stagedNumber';
-export { isStep } from './hang/stepTable';
 export { leadWay, type LeadWay } from './arm/leadWays';
 export { toleranceOf, toleranceOfJob, TOLERANCE_DRAWS } from './tolerance/tolerance';
-export { toleranceRun, TOLERANCE_SD, type ToleranceRun } from './tolerance/drawTolerance';
+export { toleranceRun, type ToleranceRun } from './tolerance/drawTolerance';
 export type { ToleranceModel } from './tolerance/toleranceModel';
 
 // what holds it

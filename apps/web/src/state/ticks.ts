@@ -7,6 +7,16 @@ export function tickStep(job: Job, step: TickId, note?: string, at = new Date())
   return { do: 'all', commands: [untick(job, step), { do: 'put', path: `ticks.${remaining(job, step)}`, value }] };
 }
 
+/** Ticks steps of which none is ticked yet. */
+export const tickAll = ({ ticks = [] }: Job, steps: readonly { id: TickId }[], at = new Date()): Command => ({
+  do: 'all',
+  commands: steps.map(({ id: step }, i): Command => ({
+    do: 'put',
+    path: `ticks.${ticks.length + i}`,
+    value: { step, at: at.toISOString() },
+  })),
+});
+
 /** Takes every tick of a step away, the last one first so that the others keep their places. */
 export function untick({ ticks = [] }: Job, step: TickId): Command {
   const places = ticks.flatMap((t, i) => (t.step === step ? [i] : [])).reverse();

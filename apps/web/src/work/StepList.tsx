@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useRoomContext } from '../state/roomState';
-import { tickStep } from '../state/ticks';
+import { tickAll } from '../state/ticks';
 import { Action } from '../ui/Action';
 import { Txt } from '../ui/Txt';
 import { StepRow } from './StepRow';
@@ -11,15 +11,6 @@ export function StepList({ part, all }: { part: 'fit' | 'over'; all: string }) {
   const steps = (plan.day?.steps ?? []).filter((s) => s.id.startsWith(`${part}.`));
   const open = steps.filter((s) => !s.done);
   if (steps.length === 0) return null;
-  const tickAll = () => {
-    let now = job;
-    const commands = open.map((s) => {
-      const command = tickStep(now, s.id);
-      now = { ...now, ticks: [...(now.ticks ?? []), { step: s.id }] };
-      return command;
-    });
-    dispatch({ do: 'all', commands });
-  };
   return (
     <View testID={`steps-${part}`}>
       {steps.map((s) => (
@@ -27,7 +18,7 @@ export function StepList({ part, all }: { part: 'fit' | 'over'; all: string }) {
       ))}
       {open.length > 1 && !readOnly ? (
         <View style={{ padding: 12 }}>
-          <Action quiet label={all} testID={`all-${part}`} onPress={tickAll} />
+          <Action quiet label={all} testID={`all-${part}`} onPress={() => dispatch(tickAll(job, open))} />
         </View>
       ) : open.length === 0 ? (
         <View style={{ padding: 16 }}>

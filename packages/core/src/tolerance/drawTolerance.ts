@@ -3,10 +3,10 @@ import { seeded, type Random } from '../instruments/random';
 import type { StudPlaces, ToleranceHole, ToleranceModel } from './toleranceModel';
 
 /** Errors, mm (one standard deviation): a tape, each reading of a chain, a pencil mark, a drill. Ours. */
-export const TOLERANCE_SD = { tape: 1, reading: 0.7, mark: 0.7, drill: 1.5 } as const;
+const TOLERANCE_SD = { tape: 1, reading: 0.7, mark: 0.7, drill: 1.5 } as const;
 
 /** A level that was turned end for end, and one that was not, mm in a metre. Ours. */
-export const LEVEL_SD_MM_PER_M = { turned: 0.3, unturned: 1 } as const;
+const LEVEL_SD_MM_PER_M = { turned: 0.3, unturned: 1 } as const;
 
 /** A template's print, of its size. Ours. */
 const PRINT_SD = 0.002;
@@ -95,7 +95,7 @@ interface Errors {
   poked: number[];
   groups: number[];
   holes: { markX: number; markY: number; drillX: number; drillY: number }[];
-  /** The second outer hole where all but one are drilled already. */
+  /** Up and down of the outer hole at the other end, by which the plate turns. */
   far: { markY: number; drillY: number };
 }
 
@@ -149,8 +149,8 @@ function spread(of: Spread, value: number): void {
 function allLand(tally: Tally, model: ToleranceModel, e: Errors): boolean {
   const { without, poked } = tally;
   const sure = without === 'finder';
-  const middle = middleOf(model.holes);
   const printed = without === 'print' || model.setOut !== 'template' ? 0 : e.print;
+  const middle = printed === 0 ? 0 : middleOf(model.holes);
   return model.holes.every((hole, i) => {
     const { markX, drillX } = e.holes[i]!;
     const own = (without === 'mark' ? 0 : markX) + (without === 'drill' ? 0 : drillX);
