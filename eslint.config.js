@@ -41,8 +41,9 @@ const CORE_FOLDERS = {
   level: [...BASE, 'arm', 'placement', 'plate'],
   leads: [...BASE, 'arm', 'placement', 'plate'],
   hang: [...BASE, 'arm', 'placement', 'plate'],
+  special: [...BASE, 'wall', 'fixing'],
 };
-const ENDS = ['light', 'looks', 'level', 'leads', 'hang'];
+const ENDS = ['light', 'looks', 'level', 'leads', 'hang', 'special'];
 const BELOW_MOUNT = Object.keys(CORE_FOLDERS).filter((f) => !ENDS.includes(f));
 CORE_FOLDERS.mount = BELOW_MOUNT;
 CORE_FOLDERS.day = Object.keys(CORE_FOLDERS);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   angle,
   buildKind,
+  cover,
   partCoordinate,
   extent,
   force,
@@ -52,6 +53,8 @@ export const anchor = z.strictObject({
   boltIncluded: z.boolean().optional(),
   reusable: z.boolean().optional(),
   walls: z.array(buildKind).optional(),
+  /** The coverings that its rating is for; absent: any but plaster on laths. */
+  covers: z.array(cover).optional(),
 });
 
 export const lag = z.strictObject({

@@ -51,12 +51,26 @@ export const dayStep = z.strictObject({
 /** One thing to take along. */
 export const packed = z.strictObject({
   id: tickId,
-  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'probe-bit', 'screw', 'spacer', 'lead', 'trunking', 'tool']),
+  what: z.enum([
+    'fixing',
+    'washer',
+    'bit',
+    'depth-flag',
+    'probe-bit',
+    'packing',
+    'screw',
+    'spacer',
+    'lead',
+    'trunking',
+    'tool',
+  ]),
   kind: z.string(),
   count: z.number().int(),
   spare: z.number().int(),
   diameter: num.optional(),
   length: num.optional(),
+  /** Of packing. */
+  thickness: num.optional(),
   from: z.enum(['mount', 'kit', 'get']),
   done: z.boolean(),
 });

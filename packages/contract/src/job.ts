@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { anchor, bit, lag, mount, screenFields } from './catalogue';
-import { build, floorThing, item, viewer, zone } from './room';
+import { build, floorThing, item, rule, viewer, zone } from './room';
 import {
   angle,
   at,
@@ -46,6 +46,7 @@ const room = z.strictObject({
   viewers: z.array(viewer).max(40).optional(),
   objects: z.array(item).max(400).optional(),
   floor: z.array(floorThing).max(200).optional(),
+  rules: z.array(rule).max(40).optional(),
   heat: z.strictObject({ x: coordinate, y: coordinate, celsius: z.number().min(-50).max(500) }).optional(),
 });
 
@@ -240,7 +241,18 @@ export const job = z
           x: coordinate,
           y: coordinate,
           wall: onWall.optional(),
-          result: z.enum(['good', 'drifted', 'stud', 'hollow', 'metal', 'blocked', 'broken', 'spun', 'felt-something']),
+          result: z.enum([
+            'good',
+            'drifted',
+            'stud',
+            'hollow',
+            'metal',
+            'blocked',
+            'broken',
+            'spun',
+            'joint',
+            'felt-something',
+          ]),
           /** What the hole was made for: the plan of that day had a lag there, or a toggle. */
           into: holeInto.optional(),
           diameter: size.optional(),

@@ -37,6 +37,8 @@ export const onWall = z.enum(['main', 'left', 'right']);
 
 export const units = z.enum(['imperial', 'metric']);
 export const buildKind = z.enum(['timber-stud', 'metal-stud', 'masonry', 'timber-backing', 'metal-backing', 'unknown']);
+/** What covers the wall. */
+export const cover = z.enum(['gypsum', 'lath', 'panel', 'tile', 'none']);
 export const school = z.enum(['eyes', 'bottom-band', 'above', 'line-up', 'fit-between', 'vote', 'standing']);
 export const thread = z.string().regex(/^M\d+(\.\d+)?$/, 'takes a metric thread such as M6');
 

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { angle, buildKind, coordinate, id, length, mass, onWall, size, words } from './parts';
+import { angle, buildKind, coordinate, cover, id, length, mass, onWall, size, words } from './parts';
 
 /** What the room holds: the wall's build, zones that differ, things on the wall, people. */
 
 export const build = z.strictObject({
   kind: buildKind,
   board: length.optional(),
-  cover: z.enum(['gypsum', 'lath', 'panel', 'tile', 'none']).optional(),
+  cover: cover.optional(),
   state: z.enum(['sound', 'patched', 'wet']).optional(),
   /** Closer than any studs stand a slip of the unit, and a wall that nobody could weigh. */
   spacing: z.number().min(100).max(3000).optional(),
@@ -14,7 +14,15 @@ export const build = z.strictObject({
   studDepth: size.optional(),
   timber: z.enum(['spruce-pine-fir', 'hem-fir', 'douglas-fir', 'southern-pine']).optional(),
   masonry: z.enum(['brick', 'block', 'concrete', 'stone']).optional(),
-  unit: z.strictObject({ width: size, height: size, joint: length.optional() }).optional(),
+  unit: z
+    .strictObject({
+      width: size,
+      height: size,
+      joint: length.optional(),
+      /** Half over half (usual), or joint above joint. */
+      bond: z.enum(['stretcher', 'stack']).optional(),
+    })
+    .optional(),
   /** From the finished face to the outer skin or the far side. */
   depth: length.optional(),
   thickness: size.optional(),
@@ -31,6 +39,8 @@ export const zone = z
     ...rectangle,
     build: build.partial().optional(),
     face: coordinate.optional(),
+    /** How far off its edges may be, mm (95 %). */
+    doubt: length.optional(),
   })
   .refine((r) => r.left < r.right, leftToRight)
   .refine((r) => r.bottom < r.top, bottomToTop);
@@ -45,6 +55,7 @@ export const itemKind = z.enum([
   'mantel',
   'opening',
   'chimney',
+  'stove',
   'window',
   'curtain',
   'door',
@@ -71,6 +82,11 @@ export const item = z
     setMayCover: z.boolean().optional(),
     plateMayCover: z.boolean().optional(),
     topThickness: length.optional(),
+    /** Of a mantel: a shell that goes over a timber on the wall, and that timber; `diameter` of the holes through it. */
+    hollow: z.boolean().optional(),
+    ledger: z.strictObject({ length: size, height: size, thickness: size, diameter: size }).optional(),
+    /** Of a mantel or shelf: whether it can burn; taken to unless said otherwise. */
+    combustible: z.boolean().optional(),
     hinge: z.enum(['left', 'right']).optional(),
     /** What hangs on the wall by itself, kg: a picture, a shelf with what stands on it, a soundbar. */
     mass: mass.optional(),
@@ -79,6 +95,13 @@ export const item = z
   })
   .refine((r) => r.left < r.right, leftToRight)
   .refine((r) => r.bottom < r.top, bottomToTop);
+
+/** A local figure or a maker's, with where it stands: clearances in mm, ambient in degrees C. */
+export const rule = z.strictObject({
+  what: z.enum(['mantel-clearance', 'flue-clearance', 'ambient']),
+  value: z.number().min(0).max(10_000),
+  source: words.optional(),
+});
 
 export const viewer = z.strictObject({
   id,
@@ -112,4 +135,5 @@ export const floorThing = z
 
 export type Zone = z.infer<typeof zone>;
 export type FloorThing = z.infer<typeof floorThing>;
+export type Rule = z.infer<typeof rule>;
 export type Viewer = z.infer<typeof viewer>;

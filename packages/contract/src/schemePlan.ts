@@ -15,8 +15,13 @@ export const drillStep = z.enum([
   'hold-up',
   'template-up',
   'mark-all',
+  // where faces differ: cut, levelled and held until the lags go through it
+  'fit-packing',
   // the mark itself
   'thin-bit',
+  'tape-tile',
+  'tile-bit',
+  'plaster-bit',
   'test-hole',
   'mark-through',
   'plate-aside',
@@ -84,6 +89,12 @@ export const hole = z.strictObject({
   penetration: num.optional(),
   /** What is left beside the screw to the ply's edge, beyond the 1.5 diameters that it needs. */
   edgeMargin: num.optional(),
+  /** Packing between the plate and the wall's face there, mm; 0: none. */
+  packing: num,
+  /** The brick or block that it goes into, as far as its joints were marked. */
+  unit: z
+    .strictObject({ course: z.number().int(), bottom: num, top: num, left: num.optional(), right: num.optional() })
+    .optional(),
   /** A washer goes under this head, so thick. */
   washer: num.optional(),
   steps: z.array(drillStep),
@@ -103,13 +114,15 @@ export const hole = z.strictObject({
 
 /** One thing to take along, how many are needed and how many to spare. */
 export const part = z.strictObject({
-  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'probe-bit']),
+  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'probe-bit', 'packing']),
   /** The kind of fixing, or of bit: wood, masonry, metal. */
   kind: z.string(),
   count: z.number().int(),
   spare: z.number().int(),
   diameter: num.optional(),
   length: num.optional(),
+  /** Of packing. */
+  thickness: num.optional(),
   /** Entry of the kit; absent where it comes with the mount or has to be got. */
   id: z.string().optional(),
   from: z.enum(['mount', 'kit', 'get']),
@@ -122,6 +135,8 @@ export const schemeKind = z.enum([
   'anchors',
   'masonry',
   'backing',
+  /** Each hole in what is behind it: lags in one part of the wall, masonry fixings in another. */
+  'mixed',
   /** Nothing can be drilled; what would have to change stands beside it. */
   'none',
 ]);

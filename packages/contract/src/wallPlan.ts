@@ -22,8 +22,16 @@ export const backing = z.strictObject({
   evidence: z.array(z.string()),
 });
 
-/** A course of masonry and the middles of its upright joints. */
-export const course = z.strictObject({ bottom: num, top: num, joints: z.array(num) });
+/** A course of masonry, counted up from the lowest one, and the middles of its upright joints. */
+export const course = z.strictObject({
+  number: z.number().int(),
+  bottom: num,
+  top: num,
+  /** Where it is not as wide as the wall: a part of it in masonry. */
+  left: num.optional(),
+  right: num.optional(),
+  joints: z.array(num),
+});
 
 /** Nobody looked; one bay beside it was; both were and are clear; something was seen there. */
 export const holeHazard = z.enum(['nobody-looked', 'one-side', 'clear', 'seen']);

@@ -75,7 +75,7 @@ export { hazardsOf } from './wall/hazardZones';
 export { lookedAt } from './wall/lookedAt';
 export { nextLooks, type NextLooks } from './looks/nextLook';
 export { HEIGHT_RULES } from './placement/heightRules';
-export { plateMayCover, setMayCover } from './room/roomThings';
+export { plateMayCover, setMayCover, outOf } from './room/roomThings';
 export { holeState, holeVerdict } from './wall/holeVerdict';
 export { eyeOf } from './sight/eyeOf';
 export { faceOut } from './sight/viewerAngles';
@@ -90,7 +90,7 @@ export type { Arm, Joints } from './arm/arm';
 export { armDrawn, furthest, linkagePlaces, outWorking, wayTo, yawWorking } from './arm/armDrawn';
 export { cornerOut } from './reach/cornerOut';
 export { coverage, coverageRow, coverageStands, gridOver, leastOff, type FloorGrid } from './reach/coverage';
-export { obstaclesAt, outOf, standingIn, type Obstacle } from './arm/obstacles';
+export { obstaclesAt, standingIn, type Obstacle } from './arm/obstacles';
 export { reachModelOf } from './reach/reachPart';
 export {
   heldAt,

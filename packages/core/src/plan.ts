@@ -32,6 +32,8 @@ import { disputeRemedies } from './scheme/disputeRemedies';
 import { remedyPart } from './scheme/remedyPart';
 import { schemePart, type SchemeInput, type SchemeMade } from './scheme/schemePart';
 import { outlineOf, type Outline } from './screen/outlineOf';
+import { fireFindings } from './special/fireFindings';
+import { mantelPart } from './special/mantelPart';
 import { screenPart } from './screen/screenPart';
 import { screwPart } from './screen/screwPart';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
@@ -156,6 +158,9 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
   const hazards = hazardPart(job, found, placed.section.holes ?? []);
   const { screws, holes: _, ...sections } = placed.section;
   const floor = floorPart(job, outline.width.value);
+  const mantel = mantelPart(job);
+  const { placement } = placed.section;
+  const fire = { findings: placement && !placement.conflict ? fireFindings(job, placement) : [] };
   watch('day');
   const ends: Part<Partial<Plan>> = job.mount
     ? endsPart({
@@ -166,7 +171,7 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
         extended: mount.findings.some((f) => f.code === 'extension-arms-needed'),
         holes: placed.section.holes ?? [],
         parts: placed.section.scheme?.parts ?? [],
-        placement: placed.section.placement?.conflict ? undefined : placed.section.placement,
+        placement: placement?.conflict ? undefined : placement,
       })
     : { findings: [] };
   const made: Plan = {
@@ -176,14 +181,16 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
     verdict: 'stop',
     findings: [],
     screen: { ...screen.section, ...screws },
-    ...present({ ranking, fit: mount.section, lift: lift.section, light: light.section }),
+    ...present({ ranking, fit: mount.section, lift: lift.section, light: light.section, mantel: mantel.section }),
     ...wall.section,
     ...sections,
     ...hazards.section,
     ...present({ floor: floor.section }),
     ...ends.section,
   };
-  const all = [screen, mount, lift, light, wall, placed, hazards, floor, ends].flatMap((part) => part.findings);
+  const all = [screen, mount, lift, light, wall, mantel, placed, fire, hazards, floor, ends].flatMap(
+    (part) => part.findings,
+  );
   return judged(job, made, all);
 }
 
@@ -233,6 +240,7 @@ type Placed = Pick<
   | 'marks'
   | 'scheme'
   | 'holes'
+  | 'packing'
   | 'loads'
   | 'remedies'
   | 'reach'
@@ -296,7 +304,7 @@ function seatsPart(
   return { section: { ...(advice ? { advice } : {}), distances }, findings: distanceFindings(distances, job) };
 }
 
-type Hung = Pick<Placed, 'placement' | 'scheme' | 'holes' | 'reach' | 'loads' | 'marks' | 'remedies'>;
+type Hung = Pick<Placed, 'placement' | 'scheme' | 'holes' | 'packing' | 'reach' | 'loads' | 'marks' | 'remedies'>;
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
 function hungPart(
@@ -312,7 +320,7 @@ function hungPart(
     plate && { frame, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
   watch('fastening');
   const scheme: Partial<SchemeMade> = (asked && schemePart(asked)) ?? {};
-  const { spot = wished, plate: on = plate, holes = [], fastening } = scheme;
+  const { spot = wished, plate: on = plate, holes = [], fastening, packing } = scheme;
   const angles = anglesAt(frame, spot);
   const tilt = tiltOf(angles, job);
   const placement: Placement = {
@@ -336,7 +344,7 @@ function hungPart(
       marks: marksOf({ frame, spot, plateX: on?.x ?? frame.centreX, holes, ...hangsAt(spot, job) }),
       ...(scheme.section ? { scheme: { ...scheme.section, ...worst } } : {}),
       ...(holes.length > 0 ? { holes } : {}),
-      ...present({ reach: reach.section, loads: loads?.section, remedies }),
+      ...present({ packing, reach: reach.section, loads: loads?.section, remedies }),
     },
     findings: [
       ...(scheme.findings ?? plate?.lacking ?? []),

@@ -236,7 +236,8 @@ describe('the label of a mount', () => {
         ...{ job: on, mount: arm, centre: { x: 0, y: 0 }, left: 0, right: 0, bottom: 0, top: 0 },
         ...{ plateX: 0, fold: 'left', spacer: 0 },
       },
-      ...{ plate: arm.plate!, plateBottom: 0, screws, carrying: screws, beside: [], solid: false },
+      ...{ plate: arm.plate!, plateBottom: 0, screws, carrying: screws, pulling: [], beside: [], solid: false },
+      front: { wall: on.room.wall, plane: on.choices?.packing ?? 0, chosen: on.choices?.packing ?? 0 },
       ...change,
     });
     expect(labelCovers(fastening())).toBe(true);

@@ -227,13 +227,13 @@ describe('yield of a lag', () => {
 
 const seat = (change: Partial<ScrewSeat> = {}): ScrewSeat => ({
   wall: testJob().room.wall,
-  packing: 0,
+  plane: 0,
+  chosen: 0,
   plateMm: 3,
   fastener: fromMount(testMount, 'timber-stud')!,
   into: 'stud',
   at: { x: 1800, y: 1400 },
   slot: { height: 10 },
-  foremost: 0,
   apart: 120,
   ...change,
 });

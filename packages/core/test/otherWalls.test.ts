@@ -14,7 +14,7 @@ describe('masonry set out from a measured joint', () => {
     unit: { width: 440, height: 215, joint: 10 },
   } as const;
   it('courses every 225, joints every 450, half over half', () => {
-    const courses = masonryCourses(block, [joint(1500, 1125)], wall)!;
+    const courses = masonryCourses({ ...wall, build: block }, [joint(1500, 1125)])!;
     const above = courses.find((c) => Math.abs(c.bottom - 1130) < 1e-9)!;
     expect(above.top - above.bottom).toBeCloseTo(215, 9);
     expect(above.joints).toEqual([150, 600, 1050, 1500, 1950, 2400].map((x) => expect.closeTo(x, 9)));
@@ -25,25 +25,25 @@ describe('masonry set out from a measured joint', () => {
   // common practice: a metric brick of 215 x 65 lays four courses to 300 mm
   it('brick: four courses to 300 mm', () => {
     const brick = { kind: 'masonry', masonry: 'brick', unit: { width: 215, height: 65 } } as const;
-    const courses = masonryCourses(brick, [joint(1000, 600)], wall)!;
+    const courses = masonryCourses({ ...wall, build: brick }, [joint(1000, 600)])!;
     const from = courses.findIndex((c) => Math.abs(c.bottom - 605) < 1e-9);
     expect(courses[from + 4]!.bottom - courses[from]!.bottom).toBeCloseTo(300, 9);
   });
   it('several marks, in other courses too: the mean of them', () => {
     // one mark 2 mm to the right and 4 up, two courses higher; one course higher the bond is shifted by half
-    const one = masonryCourses(block, [joint(1500, 1125)], wall)!;
-    const two = masonryCourses(
-      block,
-      [joint(1500, 1125), joint(1502, 1125 + 450 + 4), joint(1498 + 225, 1125 + 225 - 4)],
-      wall,
-    )!;
+    const one = masonryCourses({ ...wall, build: block }, [joint(1500, 1125)])!;
+    const two = masonryCourses({ ...wall, build: block }, [
+      joint(1500, 1125),
+      joint(1502, 1125 + 450 + 4),
+      joint(1498 + 225, 1125 + 225 - 4),
+    ])!;
     const at = (cs: typeof one) => cs.find((c) => c.bottom > 1100 && c.bottom < 1300)!;
     expect(at(two).joints[3]!).toBeCloseTo(at(one).joints[3]!, 6);
     expect(at(two).bottom).toBeCloseTo(at(one).bottom, 6);
   });
   it('not without a unit or a mark', () => {
-    expect(masonryCourses({ kind: 'masonry', masonry: 'concrete' }, [joint(1, 2)], wall)).toBeUndefined();
-    expect(masonryCourses(block, [mark('centre', 1000)], wall)).toBeUndefined();
+    expect(masonryCourses({ ...wall, build: { kind: 'masonry', masonry: 'concrete' } }, [joint(1, 2)])).toBeUndefined();
+    expect(masonryCourses({ ...wall, build: block }, [mark('centre', 1000)])).toBeUndefined();
   });
 });
 

@@ -2,6 +2,7 @@ import { checkFile, job, type Job } from '@steddo/contract';
 import attic from '../jobs/attic-snug.json' with { type: 'json' };
 import bar from '../jobs/breakfast-bar.json' with { type: 'json' };
 import guest from '../jobs/guest-room.json' with { type: 'json' };
+import parlour from '../jobs/stove-parlour.json' with { type: 'json' };
 import minimalImperial from '../jobs/minimal-imperial.json' with { type: 'json' };
 import minimal from '../jobs/minimal.json' with { type: 'json' };
 
@@ -15,6 +16,7 @@ function valid(name: string, value: unknown): Job {
 export const guestRoom = valid('guest-room', guest);
 export const atticSnug = valid('attic-snug', attic);
 export const breakfastBar = valid('breakfast-bar', bar);
+export const stoveParlour = valid('stove-parlour', parlour);
 export const smallestRoom = valid('minimal', minimal);
 export const smallestStudWall = valid('minimal-imperial', minimalImperial);
 
@@ -23,4 +25,5 @@ export const demoRooms: readonly { id: string; job: Job }[] = [
   { id: 'guest-room', job: guestRoom },
   { id: 'attic-snug', job: atticSnug },
   { id: 'breakfast-bar', job: breakfastBar },
+  { id: 'stove-parlour', job: stoveParlour },
 ];

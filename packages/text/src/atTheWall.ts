@@ -65,6 +65,7 @@ const RESULTS: Record<Drilled['result'], string> = {
   blocked: 'it would not go in',
   broken: 'it broke',
   spun: 'it spins',
+  joint: 'it met a joint',
   'felt-something': 'I felt something',
 };
 /** What came of a hole, as the hand says it. */

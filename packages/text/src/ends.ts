@@ -40,7 +40,7 @@ export function slideText({ slide = 0, fits }: HangPlan, say: Wording): string {
 
 /** One line of the pack list. */
 export function packText(item: Packed, say: Wording): string {
-  const { what, kind, count, spare, length, diameter, from } = item;
+  const { what, kind, count, spare, length, diameter, thickness, from } = item;
   const more = spare > 0 ? `, and ${spare} to spare` : '';
   switch (what) {
     case 'tool':
@@ -58,6 +58,7 @@ export function packText(item: Packed, say: Wording): string {
     case 'bit':
     case 'depth-flag':
     case 'probe-bit':
+    case 'packing':
       return partText(
         {
           what,
@@ -67,6 +68,7 @@ export function packText(item: Packed, say: Wording): string {
           from,
           ...(diameter === undefined ? {} : { diameter }),
           ...(length === undefined ? {} : { length }),
+          ...(thickness === undefined ? {} : { thickness }),
         },
         say,
       );

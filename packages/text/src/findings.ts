@@ -2,6 +2,7 @@ import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { bindingName, buildName, holeList, heightRuleName } from './names';
 import { bitText } from './bits';
+import { FACE_SENTENCES } from './faceFindings';
 import { HOLD_SENTENCES } from './holdFindings';
 import { seenName, servedName, wayName } from './looks';
 import { fieldName } from './paths';
@@ -40,6 +41,7 @@ function lookFirstText(v: FindingValues['look-first'], say: Wording): string {
 /** Every finding in words, once: for screen, print and speech. */
 const SENTENCES: Sentences = {
   ...HOLD_SENTENCES,
+  ...FACE_SENTENCES,
   'look-first': (v, say) => lookFirstText(v, say),
   'seen-at-hole': (v) =>
     v.what === 'live'

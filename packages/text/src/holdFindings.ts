@@ -114,8 +114,10 @@ export const HOLD_SENTENCES = {
     `${holeList(v.holes)}: not every edge of the backing is marked. Trace its outline first.`,
   'backing-missed': (v) => `${holeList(v.holes)} would miss the backing.`,
   'bit-to-get': (v, say) => `The kit has no bit of ${bitText(v.bitMm, say)}. Take one along.`,
-  'faces-uneven': (v, say) =>
-    `The wall steps by ${say.length(v.stepMm)} under the plate. Pack the lower part to one plane with a straight timber, and use longer bolts through it.`,
+  'masonry-too-short': (v, say) =>
+    `The masonry fixing is ${say.length(v.haveMm)} in the brick or block, and its rating asks for ${say.length(v.needMm)}. A longer one is needed.`,
+  'unrated-on-lath': (v) =>
+    `A ${fixingName(v.kind)} has no rating for plaster on laths: what a pack says of board says nothing of it. Wood, or an anchor rated for laths.`,
   'corner-one-wall': () =>
     'A corner mount has a plate on both walls. Here this wall is taken to carry all of it; the other needs holes of its own.',
   'light-heavy': (v, say) =>

@@ -31,6 +31,7 @@ const SCHEMES: Record<SchemeKind, string> = {
   anchors: 'Anchors in board',
   masonry: 'Sleeves in masonry',
   backing: 'Screws in the backing',
+  mixed: 'Each row in what is behind it',
   none: 'Nothing yet',
 };
 export const schemeName = (kind: SchemeKind): string => SCHEMES[kind];
@@ -145,6 +146,13 @@ const STEPS: Record<DrillStep, string> = {
   'hold-up': 'Hold the plate up where it goes, on its centre line and height; two hands for that.',
   'template-up': 'Tape the template up on the centre line, at its height. Check its scale against the tape first.',
   'mark-all': 'Mark all holes through it, in the middle of their slots.',
+  'fit-packing':
+    'Packing up first: a straight timber as thick as the step, level, on two small screws that only hold it. What holds the plate goes through it.',
+  'tape-tile': 'Tape over the mark, so that the bit does not wander on the glaze.',
+  'tile-bit':
+    'Tile bit, slowly, no hammer until it is through the tile and its bed. What follows must not spread inside the tile.',
+  'plaster-bit':
+    'Through the plaster with a masonry bit, slowly and without hammer: it falls off its laths. Wood bit from the lath on.',
   'thin-bit': 'Thin bit or awl at the mark itself: what it meets is evidence.',
   'test-hole': 'Test first with the 3 mm bit. Wood? Stop and say so.',
   'mark-through': 'Mark through the slot.',
@@ -206,6 +214,8 @@ export function partText(part: Part, say: Wording): string {
       return `${BITS[part.kind] ?? 'bit'} ${bitText(part.diameter ?? 0, say)}`;
     case 'probe-bit':
       return `thin bit to probe with, ${rounded(part.diameter ?? 0, 1)} mm`;
+    case 'packing':
+      return `packing, ${part.count} ${part.count === 1 ? 'piece' : 'pieces'} ${say.length(part.thickness ?? 0)} thick, to ${say.length(part.length ?? 0)} long, and two small screws for each`;
     case 'depth-flag':
       return 'tape for a flag on each bit, as a depth stop';
   }

@@ -145,6 +145,7 @@ const ITEMS: Record<ItemKind, string> = {
   data: 'data plate',
   opening: 'fireplace opening',
   chimney: 'chimney breast',
+  stove: 'stove',
   box: 'in-wall box',
   set: 'another screen',
   device: 'box behind the set',

@@ -1,5 +1,5 @@
 import type { Item, Job } from '@steddo/contract';
-import { ROOM_THINGS } from '../room/roomThings';
+import { outOf } from '../room/roomThings';
 import { quarterDisc, rectangle, type Plane, type Polygon } from '../primitives/convex';
 
 /** What the set may not cross, from above; `by` names it: `own-wall`, `wall:left`, `object:o2`, `floor:f1`, `door:o3`. */
@@ -63,9 +63,6 @@ function carries(item: Item, plate: { x: number; width: number } | undefined): b
   if (item.kind !== 'chimney' || !plate || (item.wall ?? 'main') !== 'main') return false;
   return item.left <= plate.x - plate.width / 2 && plate.x + plate.width / 2 <= item.right;
 }
-
-/** How far a thing stands out of its wall, mm: measured, or what is usual for its kind. */
-export const outOf = (item: Item): number => item.out ?? ROOM_THINGS[item.kind].outMm;
 
 function itemShapes(item: Item, wallWidth: number): Obstacle[] {
   const out = outOf(item);

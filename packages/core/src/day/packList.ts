@@ -34,13 +34,14 @@ export function packList({ job, steps, parts, screen, leads }: PackInput): Packe
   });
 }
 
-const ofPart = ({ what, kind, count, spare, diameter, length, from }: Part): Item => ({
+const ofPart = ({ what, kind, count, spare, diameter, length, thickness, from }: Part): Item => ({
   what,
   kind,
   count,
   spare,
   ...(diameter === undefined ? {} : { diameter }),
   ...(length === undefined ? {} : { length }),
+  ...(thickness === undefined ? {} : { thickness }),
   from,
 });
 
@@ -81,7 +82,9 @@ function ofLead({ what, needed, length, cut, later }: LeadPlan): Item[] {
 }
 
 /** The same thing has the same name whenever the plan is made. */
-function packId({ what, kind, diameter, length }: Item): string {
-  const size = [diameter, length].flatMap((mm) => (mm === undefined ? [] : [String(Math.round(mm * 10) / 10)]));
+function packId({ what, kind, diameter, thickness, length }: Item): string {
+  const size = [diameter, thickness, length].flatMap((mm) =>
+    mm === undefined ? [] : [String(Math.round(mm * 10) / 10)],
+  );
   return ['pack', [what, kind, ...size].join('-').replace(/\s+/g, '-')].join('.');
 }

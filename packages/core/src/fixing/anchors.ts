@@ -1,7 +1,7 @@
-import type { Job, Mount } from '@steddo/contract';
+import type { Build, Mount } from '@steddo/contract';
 import { boardOf } from '../room/wallAt';
 import { plateOf, RATED_BOARD_MM } from './fastenerCapacity';
-import { fromAnchor, type Fastener, type Kit } from './kit';
+import { fromAnchor, isRatedFor, type Fastener, type Kit } from './kit';
 import { FIXING_KINDS, isHollow, isMasonry } from './fixingKinds';
 
 const ultimate = ({ tension = 0, shear = 0 }: Fastener): number => Math.min(tension, shear);
@@ -16,16 +16,16 @@ export const masonryAnchor = (kit: Kit): Fastener | undefined =>
   strongest(kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => isMasonry(a.kind)));
 
 /** The strongest hollow-wall anchor of the kit that is rated for this board and reaches through plate and board. */
-export function bestAnchor(job: Job, mount: Mount, kit: Kit): Fastener | undefined {
-  return strongest(hollowAnchors(job, kit, plateOf(mount) + (job.choices?.packing ?? 0)));
+export function bestAnchor(build: Build, mount: Mount, kit: Kit, packingMm: number): Fastener | undefined {
+  return strongest(hollowAnchors(build, kit, plateOf(mount) + packingMm));
 }
 
 /** Every rated hollow-wall anchor of the kit for this wall and so much in front of its board, mm. */
-export function hollowAnchors(job: Job, kit: Kit, infrontMm: number): Fastener[] {
-  const { build } = job.room.wall;
+export function hollowAnchors(build: Build, kit: Kit, infrontMm: number): Fastener[] {
   const board = boardOf(build);
   return kit.anchors
     .flatMap((a) => fromAnchor(a) ?? [])
+    .filter((a) => isRatedFor(a, build))
     .filter((a) => isHollow(a.kind) && (a.walls?.includes(build.kind) ?? true))
     .filter((a) => Boolean(a.tension && a.shear))
     .filter((a) => a.board === undefined || Math.abs(a.board - board) <= RATED_BOARD_MM)

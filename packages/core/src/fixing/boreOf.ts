@@ -1,9 +1,9 @@
-import type { HoleInto, Job, Mount, Working } from '@steddo/contract';
+import type { HoleInto, Mount, Working } from '@steddo/contract';
 import { gravityOf } from './lagTables';
 import { leaf, minus, node, sum } from '../primitives/working';
 import type { Fastener } from './kit';
-import { inWall, leadBit, leadDepth } from './leadHole';
-import { frontedBy, overAt } from '../room/wallAt';
+import { inWall, leadBit, leadDepth, packingOf } from './leadHole';
+import { buildPathAt, overAt, type Fronted } from '../room/wallAt';
 
 /** How deep a bay is behind the board at least for a toggle, and how deep a hole through board goes beyond it, mm. Ours. */
 const THROUGH_BOARD_MM = 10;
@@ -27,14 +27,16 @@ export interface Bore {
 }
 
 /** The bit and depth of a hole; undefined where no stock bit suits its lag. */
-export function boreOf(job: Job, mount: Mount, place: FixingAt, foremost: number): Bore | undefined {
+export function boreOf(mount: Pick<Mount, 'plate'>, place: FixingAt, front: Fronted): Bore | undefined {
   const { fastener, into } = place;
   const plate = mount.plate!;
-  const { board, packing, build } = overAt(frontedBy(job), place, foremost);
-  const boardLeaf = leaf('board', board, 'mm', { path: 'room.wall.build.board', guess: build.board === undefined });
+  const { board, packing, build } = overAt(front, place);
+  const path = (field: 'board' | 'thickness') => buildPathAt(front.wall, place.x, place.y, field);
+  const boardLeaf = leaf('board', board, 'mm', { path: path('board'), guess: build.board === undefined });
   if (into === 'board')
     return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };
-  const within = inWall(fastener, plate, packing);
+  const packed = packingOf(packing, front.chosen);
+  const within = inWall(fastener, plate, packed);
   if (into === 'masonry')
     return { bit: packBit(place), depth: sum('hole-depth', within, leaf('overdrill', SLEEVE_OVERDRILL_MM, 'mm')) };
   if (into === 'metal-stud')
@@ -46,17 +48,11 @@ export function boreOf(job: Job, mount: Mount, place: FixingAt, foremost: number
     const most =
       solid === undefined
         ? []
-        : [
-            sum(
-              'board-and-backing',
-              boardLeaf,
-              leaf('backing-thickness', solid, 'mm', { path: 'room.wall.build.thickness' }),
-            ),
-          ];
+        : [sum('board-and-backing', boardLeaf, leaf('backing-thickness', solid, 'mm', { path: path('thickness') }))];
     return { bit: packBit(place), depth: node('hole-depth', 'min', 'mm', [within, ...most]), penetration };
   }
   const bit = fastener.kind === 'lag' ? leadBit(fastener, gravityOf(build)) : packBit(place);
-  return bit && { bit, depth: leadDepth(fastener, plate, packing), penetration };
+  return bit && { bit, depth: leadDepth(fastener, plate, packed), penetration };
 }
 
 /** The bit that the pack or leaflet asks for; one as thick as the fixing where it is silent. */

@@ -1,4 +1,4 @@
-import type { DrillStep, Job } from '@steddo/contract';
+import type { Build, DrillStep, Job } from '@steddo/contract';
 import type { FixingAt } from './boreOf';
 import { FIXING_KINDS } from './fixingKinds';
 
@@ -17,13 +17,37 @@ const SET_OUT: Record<SetOut, { before: readonly DrillStep[]; after: readonly Dr
 /** Made for the wall or for the plate; for a thing that hangs by itself they are not done. */
 const OF_PLATE: ReadonlySet<DrillStep> = new Set<DrillStep>(['mark-through', 'plate-aside', 'plate-on']);
 
+/** What comes before the drill meets what is behind the covering. */
+const THROUGH_COVER: Record<NonNullable<Build['cover']>, readonly DrillStep[]> = {
+  gypsum: [],
+  // its bit wanders and its hammer cracks it: tape, a bit of its own, no hammer until it is through
+  tile: ['tape-tile', 'tile-bit'],
+  // a wood bit is blunt after an inch of plaster, and a hammer brings it off its laths
+  lath: ['plaster-bit'],
+  panel: [],
+  none: [],
+};
+
+/** What lies at a hole before its fixing: how the wall is covered there, and packing, mm. */
+export interface Surface {
+  cover?: Build['cover'];
+  packing: number;
+  /** The first hole over packing: the packing goes up before it. */
+  firstOverPacking?: boolean;
+}
+
 /**
  * What is done at a hole, in the order of the trade: by its fixing's own table; the first by the way of setting out,
  * the others drawn snug. A lag in one: thin bit, pilot, washer, lag, hang the plate, level.
  */
-export function stepsOf(place: FixingAt, first: boolean, setOut: SetOut): DrillStep[] {
+export function stepsOf(
+  place: FixingAt,
+  first: boolean,
+  setOut: SetOut,
+  { cover = 'gypsum', firstOverPacking }: Surface = { packing: 0 },
+): DrillStep[] {
   const { before, after } = SET_OUT[setOut];
-  const own = fixingSteps(place);
+  const own = [...(firstOverPacking ? (['fit-packing'] as const) : []), ...THROUGH_COVER[cover], ...fixingSteps(place)];
   const marked = setOut === 'one-bolt' ? own : own.filter((s) => s !== 'mark-through');
   return first ? [...before, ...marked, ...after] : [...marked, 'snug'];
 }

@@ -1,6 +1,6 @@
 import type { Build, Mount } from '@steddo/contract';
 import type { FindingCode } from '../primitives/findings';
-import { type Fastener } from './kit';
+import { isRatedFor, type Fastener } from './kit';
 import { overAt, type Fronted } from '../room/wallAt';
 import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread, type LagSize } from './lagTables';
 import { NUMBERS, type Arithmetic } from '../primitives/arithmetic';
@@ -53,6 +53,8 @@ export type NoCapacity = Extract<
   | 'board-unsound'
   | 'lags-too-close'
   | 'sheet-too-thin'
+  | 'masonry-too-short'
+  | 'unrated-on-lath'
 >;
 
 export interface ScrewSeat extends Fronted {
@@ -62,8 +64,6 @@ export interface ScrewSeat extends Fronted {
   into: 'stud' | 'board' | 'masonry' | 'metal-stud' | 'backing';
   at: { x: number; y: number };
   slot: { height: number };
-  /** The wall's foremost face under the plate: what stands back of it is packed. */
-  foremost: number;
   /** To the nearest lag in the same stud, mm; infinite for a lone one. */
   apart: number;
 }
@@ -77,8 +77,22 @@ export function fastenerCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   const { fastener, into } = seat;
   if (headSlips(seat)) return 'head-through-slot';
   if (into === 'board') return boardCapacity(seat);
+  if (into === 'masonry' && masonryHold(seat).left < -SAME_MM) return 'masonry-too-short';
   const byPack = into === 'backing' && (seat.vehicle || Boolean(fastener.tension && fastener.shear));
   return fastener.kind === 'lag' && !byPack ? lagCapacity(seat) : rated(fastener);
+}
+
+/** A rating in masonry is taken to be for so many of its screw's diameters in the unit. Ours. */
+const MASONRY_DIAMETERS = 5;
+
+/** How deep a masonry fixing is in its unit, how deep it has to be, and what is left of that, mm. */
+export function masonryHold(seat: ScrewSeat): { have: number; need: number; left: number } {
+  const { fastener, plateMm } = seat;
+  const need = MASONRY_DIAMETERS * fastener.diameter;
+  if (fastener.length === undefined) return { have: need, need, left: 0 };
+  const { board, packing } = overAt(seat, seat.at);
+  const have = fastener.length - plateMm - (fastener.washer ?? 0) - board - packing;
+  return { have, need, left: have - need };
 }
 
 /** A head no larger than the slot is high goes through it, unless a washer lies under it. */
@@ -96,10 +110,11 @@ function rated({ tension, shear }: Fastener): Capacity | NoCapacity {
 }
 
 function boardCapacity(seat: ScrewSeat): Capacity | NoCapacity {
-  const { plateMm, fastener, at, foremost } = seat;
+  const { plateMm, fastener, at } = seat;
   if (!isHollow(fastener.kind)) return 'never-in-board';
-  const { board, packing, build } = overAt(seat, at, foremost);
+  const { board, packing, build } = overAt(seat, at);
   if (build.state === 'patched' || build.state === 'wet' || board <= 0) return 'board-unsound';
+  if (!isRatedFor(fastener, build)) return 'unrated-on-lath';
   if (fastener.board !== undefined && Math.abs(fastener.board - board) > RATED_BOARD_MM) return 'rated-for-board';
   const clamped = board + packing + plateMm + (fastener.washer ?? 0);
   const { grip } = fastener;
@@ -111,15 +126,15 @@ export const plateOf = (mount: Mount): number => mount.plate?.thickness ?? PLATE
 
 /** Plate, washer, board and packing: what a lag goes through before it meets wood, mm. */
 export function overLag(seat: ScrewSeat): number {
-  const { board, packing } = overAt(seat, seat.at, seat.foremost);
+  const { board, packing } = overAt(seat, seat.at);
   return seat.plateMm + (seat.fastener.washer ?? 0) + board + packing;
 }
 
 function lagCapacity(seat: ScrewSeat): Capacity | NoCapacity {
-  const { plateMm, fastener, at, foremost, into, apart } = seat;
+  const { plateMm, fastener, at, into, apart } = seat;
   const size = lagSizeOf(fastener.diameter);
   if (!size || fastener.length === undefined) return 'lag-off-table';
-  const { board, packing, build } = overAt(seat, at, foremost);
+  const { board, packing, build } = overAt(seat, at);
   const sheet = into === 'backing';
   const woodMm = sheet ? build.thickness : (build.studDepth ?? STUD_DEPTH_MM);
   if (woodMm === undefined) return 'no-rating';

@@ -37,6 +37,8 @@ export interface Fastener {
   board?: number | undefined;
   grip?: { min: number; max: number } | undefined;
   walls?: readonly Build['kind'][] | undefined;
+  /** The coverings that its rating is for; absent: any but lath. */
+  covers?: readonly Build['cover'][] | undefined;
   reusable?: boolean | undefined;
   id?: string;
   /** Where its numbers stand in the job. */
@@ -61,3 +63,7 @@ export const fromLag = (lag: Lag, instead: Fastener): Fastener => ({
   hole: Math.abs(lag.diameter - instead.diameter) < 0.05 ? instead.hole : undefined,
   path: `lags.${lag.id}`,
 });
+
+/** A pack's rating is for the boards that it names: on plaster over laths only one that says so counts. */
+export const isRatedFor = ({ covers }: Pick<Fastener, 'covers'>, { cover = 'gypsum' }: Build): boolean =>
+  covers ? covers.includes(cover) : cover !== 'lath';

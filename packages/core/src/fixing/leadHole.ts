@@ -45,11 +45,15 @@ export function leadBit(lag: Pick<Fastener, 'diameter' | 'hole' | 'path'>, gravi
   return bit === undefined ? undefined : leaf('stock-bit', bit, 'mm');
 }
 
+/** Packing at a place: as it was chosen, or what the faces of the wall come to there. */
+export const packingOf = (packingMm: number, chosenMm: number): Working =>
+  leaf('packing', packingMm, 'mm', Math.abs(packingMm - chosenMm) < SAME_MM ? { path: 'choices.packing' } : {});
+
 /**
  * How much of a screw is behind the wall's face, mm: L - plate - washer - packing.
  * A 64 mm lag through a 3 mm plate and a 2 mm washer: 59 mm.
  */
-export function inWall(fastener: Fastener, plate: Plate, packingMm: number): Working {
+export function inWall(fastener: Fastener, plate: Plate, packing: Working): Working {
   const { path } = fastener;
   return minus(
     'lag-in-wall',
@@ -59,7 +63,7 @@ export function inWall(fastener: Fastener, plate: Plate, packingMm: number): Wor
       guess: plate.thickness === undefined,
     }),
     leaf('washer', fastener.washer ?? 0, 'mm', { path: `${path}.washer` }),
-    leaf('packing', packingMm, 'mm', { path: 'choices.packing' }),
+    packing,
   );
 }
 
@@ -67,5 +71,5 @@ export function inWall(fastener: Fastener, plate: Plate, packingMm: number): Wor
  * Depth of the lead hole from the wall's face, mm: what of the lag is in the wall, and 5 more.
  * A 64 mm lag through a 3 mm plate and a 2 mm washer: 64 mm.
  */
-export const leadDepth = (fastener: Fastener, plate: Plate, packingMm: number): Working =>
-  sum('hole-depth', inWall(fastener, plate, packingMm), leaf('overdrill', PILOT_OVERDRILL_MM, 'mm'));
+export const leadDepth = (fastener: Fastener, plate: Plate, packing: Working): Working =>
+  sum('hole-depth', inWall(fastener, plate, packing), leaf('overdrill', PILOT_OVERDRILL_MM, 'mm'));

@@ -21,6 +21,9 @@ import { isMasonry } from '../fixing/fixingKinds';
 const LIGHT_KG = 9.0718474;
 const LIGHT_OUT_MM = 100;
 
+/** A hollow mantel hangs on its timber, and is no light thing. */
+const isOnTimber = ({ kind, ledger }: Item): boolean => kind === 'mantel' && ledger !== undefined;
+
 /** By how many fixings a light thing hangs when nobody has said. */
 const USUAL_FIXINGS = 2;
 
@@ -34,7 +37,7 @@ const LIGHT_SHANK_MM = 5;
  * A shelf of 6 kg, 200 deep, on two fixings 120 above its lower edge: 24.5 N each, 29.4 N down.
  */
 export function lightPart(job: Job, found: StudsFound): Part<Light[]> {
-  const things = onMainWall(job.room.objects).filter((o) => o.mass !== undefined);
+  const things = onMainWall(job.room.objects).filter((o) => o.mass !== undefined && !isOnTimber(o));
   if (things.length === 0) return { findings: [] };
   const all = things.map((thing) => lightOf(job, found, kitOf(job), thing));
   return { section: all.map((l) => l.light), findings: all.flatMap((l) => l.findings) };
@@ -128,7 +131,7 @@ function choicesFor(asked: Asked): Choice[] {
   if (here.kind !== 'timber-stud' && here.kind !== 'metal-stud') return [];
   const wood = here.kind === 'timber-stud' && at.every((a) => a.wood >= HOLE_CAUTION) ? lagChoice(asked) : [];
   const sound = here.state !== 'patched' && here.state !== 'wet' && here.cover !== 'none';
-  return [...wood, ...(sound && !heavy ? rated(asked, hollowAnchors(job, kit, 0), 'board') : [])];
+  return [...wood, ...(sound && !heavy ? rated(asked, hollowAnchors(here, kit, 0), 'board') : [])];
 }
 
 /** Up to this share of what it may an anchor suffices, and a weaker one is enough. Ours. */
@@ -170,12 +173,12 @@ const BRACKET_MM = 2;
 /** The thinnest lag of the kit that bites deep enough behind this board. */
 function lagChoice({ job, kit, tension, shear, at, y }: Asked): Choice[] {
   const place = { x: at[0]!.x, y };
-  const seat = { wall: job.room.wall, packing: 0, plateMm: BRACKET_MM, into: 'stud', at: place } as const;
-  const foremost = wallAt(job.room.wall, place.x, y).face;
+  const front = { wall: job.room.wall, plane: wallAt(job.room.wall, place.x, y).face, chosen: 0 };
+  const seat = { ...front, plateMm: BRACKET_MM, into: 'stud', at: place } as const;
   for (const lag of [...kit.lags].sort((a, b) => a.diameter - b.diameter || a.length - b.length)) {
     // screwed on without a washer, through a hole of its own
     const fastener: Fastener = { ...lag, kind: 'lag', washer: undefined, path: `lags.${lag.id}` };
-    const capacity = fastenerCapacity({ ...seat, foremost, fastener, slot: { height: 0 }, apart: Infinity });
+    const capacity = fastenerCapacity({ ...seat, fastener, slot: { height: 0 }, apart: Infinity });
     if (typeof capacity === 'string') continue;
     const may = {
       tension: leaf('pull-held', capacity.tension * DURATION.stays, 'N'),

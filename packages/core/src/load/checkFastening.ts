@@ -9,7 +9,7 @@ import {
   type YieldTable,
 } from '../fixing/fastenerCapacity';
 import type { Screw } from '../fixing/screw';
-import { foremostOf, frontedBy } from '../room/wallAt';
+import { overAt } from '../room/wallAt';
 import { middleOf, type FastenerGroup } from './fastenerGroup';
 import type { Fastening } from './fastening';
 import { labelCovers } from './labelCover';
@@ -32,20 +32,17 @@ export type Checked =
 
 /** The fasteners that carry with what each may hold; or the first of which nothing can be said. */
 export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity; seat: ScrewSeat } {
-  const { hung, plate, plateBottom, screws, carrying, beside, solid } = fastening;
-  const held = [...carrying, ...beside];
-  const { job, mount } = hung;
-  const foremost = foremostOf(job.room.wall, screws);
-  const front = frontedBy(job);
+  const { hung, plate, plateBottom, front, carrying, pulling, beside, solid } = fastening;
+  const held = [...carrying, ...pulling, ...beside];
+  const { mount } = hung;
   const capacities: Capacity[] = [];
   for (const screw of held) {
     const { fastener, into, slot } = screw;
-    const apart = apartOf(screw, carrying);
+    const apart = apartOf(screw, [...carrying, ...pulling]);
     const opening = plate.slots![slot]!;
     const seat: ScrewSeat = {
       ...front,
       plateMm: plateOf(mount),
-      foremost,
       fastener,
       into,
       at: screw,
@@ -56,15 +53,17 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
     if (typeof capacity === 'string') return { code: capacity, seat };
     capacities.push(capacity);
   }
-  const packing = front.packing + Math.max(0, foremost);
+  const packings = [...carrying, ...pulling].map((s) => overAt(front, s).packing);
+  const packing = Math.max(...carrying.map((s) => overAt(front, s).packing));
   const x = hung.plateX;
   return {
     screws: held,
     capacities,
     group: {
       points: carrying,
+      pulling,
       beside: beside.length > 0 ? beside : undefined,
-      solid: solid || packing > 0,
+      solid: solid || packings.some((mm) => mm > 0),
       // known by its rows alone it has no edge to turn about
       plate:
         plate.width > 0
@@ -82,6 +81,7 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
       centreY: hung.centre.y,
       bottomY: hung.bottom,
       packing,
+      chosen: front.chosen,
     },
   };
 }

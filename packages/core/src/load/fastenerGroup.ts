@@ -3,6 +3,8 @@ export interface FastenerGroup {
   points: readonly { x: number; y: number }[];
   /** The plate's outline: what it turns about where the fasteners give no line of their own. */
   plate?: { left: number; right: number; bottom: number; top: number } | undefined;
+  /** Screws in what gives more than the rest: they take part in the pull alone. */
+  pulling?: readonly { x: number; y: number }[] | undefined;
   /** Anchors beside lags: they take part in the turning alone. */
   beside?: readonly { x: number; y: number }[] | undefined;
   /** Masonry, backing and packing bear at the plate's edge; board only where a fastener draws it to the stud. */
@@ -24,8 +26,8 @@ export type Pulled = 'up' | 'left' | 'right';
 const ONE_LINE_MM = 20;
 
 /** Each fastener above the line that the plate turns about, or to one side of it, mm; undefined where there is none. */
-export function leverArms({ points, plate, solid }: FastenerGroup, pulled: Pulled): number[] | undefined {
-  const along = points.map((p) => (pulled === 'up' ? p.y : pulled === 'left' ? -p.x : p.x));
+export function leverArms({ points, pulling = [], plate, solid }: FastenerGroup, pulled: Pulled): number[] | undefined {
+  const along = [...points, ...pulling].map((p) => (pulled === 'up' ? p.y : pulled === 'left' ? -p.x : p.x));
   const outer = Math.min(...along);
   const oneLine = Math.max(...along) - outer < ONE_LINE_MM;
   if (!solid && !oneLine) return along.map((a) => a - outer);

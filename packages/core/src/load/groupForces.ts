@@ -28,6 +28,7 @@ export interface GroupForces<N> {
  *   in plane    W/n down, H/n across, torque * r / sum r^2 square to r
  *   over        T_i = M y_i / sum y^2, y above the line it turns about: the lowest row on board, the plate's
  *               bottom edge where the bearing is solid or all fasteners share one row
+ *   pulling     fasteners in what gives more than the rest share the pull, and take nothing in the wall's plane
  *   swing       likewise from the outermost line on the pressed side, or the plate's edge there
  *
  * `pulled` is the side that the pushes aside pull off: left where they push to the right.
@@ -40,7 +41,7 @@ export function groupForces<N>(
   pushes: readonly Push<N>[],
   pulled: 'left' | 'right',
 ): GroupForces<N> | undefined {
-  const { points } = group;
+  const { points, pulling = [] } = group;
   const { x, y } = middleOf(points);
   const sum = (label: Term, unit: 'N' | 'Nmm' | 'ratio', terms: N[]) => a.node(label, '+', unit, terms);
   const times = (label: Term, unit: 'N' | 'Nmm' | 'ratio', ...terms: N[]) => a.node(label, '*', unit, terms);
@@ -82,17 +83,23 @@ export function groupForces<N>(
         ])
       : undefined;
   const hung = a.node('down-share', '/', 'N', [times('down-force', 'N', minus, down), n]);
+  const sheared = (p: { x: number; y: number }): GroupForces<N>['shear'][number] => {
+    const across = [...(side === undefined ? [] : [side]), ...twist(y - p.y)];
+    const up = sum('shear-up', 'N', [hung, ...twist(p.x - x)]);
+    if (across.length === 0) return { up, size: a.node('shear', 'hypot', 'N', [up]) };
+    const right = sum('shear-right', 'N', across);
+    return { right, up, size: a.node('shear', 'hypot', 'N', [right, up]) };
+  };
   return {
     down,
     over,
-    tension: points.map((_, i) => sum('pull', 'N', [...pullOver('pull-over', i), ...pullSwing('pull-swing', i)])),
-    shear: points.map((p) => {
-      const across = [...(side === undefined ? [] : [side]), ...twist(y - p.y)];
-      const up = sum('shear-up', 'N', [hung, ...twist(p.x - x)]);
-      if (across.length === 0) return { up, size: a.node('shear', 'hypot', 'N', [up]) };
-      const right = sum('shear-right', 'N', across);
-      return { right, up, size: a.node('shear', 'hypot', 'N', [right, up]) };
-    }),
+    tension: [...points, ...pulling].map((_, i) =>
+      sum('pull', 'N', [...pullOver('pull-over', i), ...pullSwing('pull-swing', i)]),
+    ),
+    shear: [
+      ...points.map((p) => sheared(p)),
+      ...pulling.map(() => ({ up: a.leaf('nothing', 0, 'N'), size: a.leaf('nothing', 0, 'N') })),
+    ],
   };
 }
 

@@ -1,4 +1,4 @@
-import { boardOf, wallAt } from '../room/wallAt';
+import { boardOf, overAt, wallAt } from '../room/wallAt';
 import { HOLE_GO } from '../wall/holeVerdict';
 import type { Fastening } from './fastening';
 import { movingMassOf } from './setPushes';
@@ -11,11 +11,12 @@ const SPACING_SLACK_MM = 3;
  * leaflet's own screws and at least their count, as many studs, as far apart, under no thicker a covering, no
  * packing, and every hole sure. Then its rating is evidence beyond the tables, up to where they say that it ends.
  */
-export function labelCovers({ hung, plate, carrying, beside }: Fastening): boolean {
+export function labelCovers({ hung, plate, front, carrying, pulling, beside }: Fastening): boolean {
   const { job, mount } = hung;
-  const label = mount.walls[job.room.wall.build.kind];
+  const [first] = carrying;
+  const label = first && mount.walls[wallAt(job.room.wall, first.x, first.y).build.kind];
   const { fixing } = label ?? {};
-  if (!label || !fixing || beside.length > 0 || plate.width === 0) return false;
+  if (!label || !fixing || beside.length + pulling.length > 0 || plate.width === 0) return false;
   const studs = [...new Set(carrying.flatMap((s) => s.stud ?? []))];
   const lines = studs.map((n) => carrying.find((s) => s.stud === n)!.x).sort((a, b) => a - b);
   const apart = lines.slice(1).map((x, i) => x - lines[i]!);
@@ -28,8 +29,7 @@ export function labelCovers({ hung, plate, carrying, beside }: Fastening): boole
     studs.length >= count &&
     apart.every((a) => a >= minSpacing - SPACING_SLACK_MM && a <= maxSpacing + SPACING_SLACK_MM) &&
     boards.every((b) => b <= (label.maxBoard ?? Infinity)) &&
-    (job.choices?.packing ?? 0) === 0 &&
-    new Set(carrying.map((s) => wallAt(job.room.wall, s.x, s.y).face)).size === 1 &&
+    carrying.every((s) => overAt(front, s).packing === 0) &&
     carrying.every((s) => s.chance >= HOLE_GO)
   );
 }

@@ -4,6 +4,7 @@ import type { Hung } from '../arm/hung';
 import type { ReachModel } from '../arm/reachModel';
 import { pullWorking, shearWorking } from '../fixing/capacityWorkings';
 import { durationOf, exactShear, utilisation, type Capacity } from '../fixing/fastenerCapacity';
+import { packingOf } from '../fixing/leadHole';
 import { WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
 import { leaf, node, sum } from '../primitives/working';
@@ -121,7 +122,7 @@ function loadsOf(
 /** The statics of the worst pose, from the tape's readings up. It held in the search, so that it holds here. */
 function forceWorkings(hung: Hung, { group, at }: Carrying, { pose, handling }: WorstLoad) {
   const { job, mount } = hung;
-  const packing = leaf('packing', at.packing, 'mm', { path: 'choices.packing' });
+  const packing = packingOf(at.packing, job.choices?.packing ?? 0);
   const placed: PushPose<Working> = {
     x: leaf('mass-x', pose.x, 'mm'),
     out: massOut(hung, pose, packing),

@@ -67,6 +67,8 @@ export interface PushPlace {
   centreY: number;
   bottomY: number;
   packing: number;
+  /** What was chosen to pack the plate out by, mm; absent: all of it. */
+  chosen?: number;
 }
 
 /** The forces of a pose: weights, and a hand that leans on the middle of the front's lower edge or pushes it aside. */
@@ -88,7 +90,12 @@ export function pushesOf<N>(
       down: weights.still,
       right: aside(mm('plate-x', at.plate.x)),
       up: above('plate-middle', at.plate.y),
-      out: a.leaf('packing', at.packing, 'mm', { path: 'choices.packing' }),
+      out: a.leaf(
+        'packing',
+        at.packing,
+        'mm',
+        (at.chosen ?? at.packing) === at.packing ? { path: 'choices.packing' } : {},
+      ),
     });
   if (handling === 'none') return pushes;
   const nothing = () => a.leaf('handling-down', 0, 'N');

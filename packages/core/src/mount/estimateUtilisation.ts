@@ -4,7 +4,7 @@ import { spread } from '../plate/chooseSlots';
 import { fromMount } from '../fixing/kit';
 import { usableSlots } from '../plate/usableSlots';
 import { WALL_KINDS } from '../room/wallKinds';
-import type { Wall } from '../room/wallAt';
+import { wallAt, type Wall } from '../room/wallAt';
 import { middleOf } from '../load/fastenerGroup';
 import { worstLoad } from '../load/worstLoad';
 import { fastenerCapacity, plateOf, type YieldTable } from '../fixing/fastenerCapacity';
@@ -44,13 +44,13 @@ export function estimateUtilisation(
   const points = columns.flatMap((x) => ys.map((y) => ({ x, y })));
   const capacity = fastenerCapacity({
     wall,
-    packing,
+    plane: packing + wallAt(wall, wall.width / 2, wall.height / 2).face,
+    chosen: packing,
     plateMm: plateOf(mount),
     fastener,
     into,
     at: { x: wall.width / 2, y: wall.height / 2 },
     slot: slots[0]!,
-    foremost: 0,
     apart: ys.length > 1 ? ys[0]! - ys[1]! : Infinity,
   });
   if (typeof capacity === 'string') return undefined;

@@ -13,7 +13,25 @@ export interface FixingWay {
   main?: Fastener;
   board?: Fastener;
   count: number;
+  /** Of a plate over walls of several builds: what goes into each, the stiffest first. */
+  parts?: readonly WayPart[];
 }
+
+export interface WayPart {
+  into: HoleInto;
+  fastener: Fastener;
+  count: number;
+}
+
+/** What a way puts into a hole of a kind; undefined where it makes none. */
+export const fastenerFor = ({ into, main, board, parts }: FixingWay, hole: HoleInto): Fastener | undefined =>
+  parts?.find((p) => p.into === hole)?.fastener ?? (hole === 'board' ? board : hole === into ? main : undefined);
+
+/** The part of a way that goes into studs. */
+export const studPart = ({ into, main, count, parts }: FixingWay): WayPart | undefined =>
+  [...(parts ?? []), ...(main ? [{ into, fastener: main, count }] : [])].find(
+    (p) => p.into === 'stud' || p.into === 'metal-stud',
+  );
 
 /** Where a stud would be drilled, and the chance that the hole is all in one ply. */
 export interface Aim {
@@ -30,7 +48,7 @@ export interface SlotSetting {
   slots: (diameter: number) => readonly UsableSlot[];
   drilled: DrilledHoles;
   /** That the wall is there what a fixing is made for: a zone may be another kind. */
-  isWallFor: (into: HoleInto, x: number, y: number) => boolean;
+  isWallFor: (into: HoleInto, fastener: Fastener, x: number, y: number) => boolean;
   /** That a hole for the fastener meets there what it is meant for. */
   chanceFor: (into: HoleInto, fastener: Fastener, x: number, y: number) => number;
   /** That a screw of a diameter at x is all in one ply. */
@@ -80,12 +98,13 @@ export function chooseSlots(here: PlateHere): Chosen | undefined {
 
 function placesOf(here: PlateHere, done: DoneHeld): HolePlace[] | undefined {
   const { way, studs } = here;
+  if (way.parts) return inParts(here, done, way.parts);
   const solid = studs.length === 0;
   if (solid) return inColumns(here, done, { fastener: way.main ?? way.board!, into: way.into, count: way.count });
   const perStud = way.kind === 'lags-and-anchors' ? Math.ceil(way.count / 2) : Math.ceil(way.count / studs.length);
   const inWood: HolePlace[] = [];
   for (const stud of studs) {
-    const column = overStud(here, done, stud, perStud);
+    const column = overStud(here, done, { into: way.into, fastener: way.main! }, stud, perStud);
     if (!column) return undefined;
     inWood.push(...column);
   }
@@ -93,6 +112,23 @@ function placesOf(here: PlateHere, done: DoneHeld): HolePlace[] | undefined {
   const rest = { fastener: way.board!, into: 'board', count: way.count - perStud, woodX: inWood[0]!.x } as const;
   const beside = inColumns(here, done, rest);
   return beside && [...inWood, ...beside];
+}
+
+/** The holes of each part, in the slots that come before it; undefined where one of them finds too few. */
+function inParts(here: PlateHere, done: DoneHeld, parts: readonly WayPart[]): HolePlace[] | undefined {
+  const { studs } = here;
+  const places: HolePlace[] = [];
+  for (const part of parts) {
+    const own =
+      part.into === 'stud' || part.into === 'metal-stud'
+        ? studs.map((stud) => overStud(here, done, part, stud, Math.ceil(part.count / studs.length)))
+        : [inColumns(here, done, { ...part, evenly: true })];
+    for (const found of own) {
+      if (!found) return undefined;
+      places.push(...found);
+    }
+  }
+  return places;
 }
 
 /** Slots over the holes that are there, and how far the plate goes up for them, mm. */
@@ -107,8 +143,8 @@ function holdDone(here: PlateHere): DoneHeld {
   const held: Held[] = [];
   let [lo, hi] = [-Infinity, Infinity];
   for (const done of setting.drilled.done) {
-    const fastener = done.into === 'board' ? way.board : way.main;
-    if (!fastener || (done.into !== 'board' && done.into !== way.into)) continue;
+    const fastener = fastenerFor(way, done.into);
+    if (!fastener) continue;
     const slots = slotsFor(here, fastener).filter((s) => !held.some((h) => h.at.index === s.index));
     const over = slots.filter((s) => Math.abs(done.x - x - s.slot.x) <= s.travel + SLOT_END_MM);
     const at = nearest(over, (s) => Math.abs(done.y - bottom - s.slot.y));
@@ -135,25 +171,30 @@ function nearest<T>(list: readonly T[], off: (t: T) => number): T | undefined {
 /** A hole that is there belongs to the stud that it is in: no further from its middle than a ply is wide, mm. */
 const SAME_STUD_MM = 30;
 
-function overStud(here: PlateHere, { held, lift }: DoneHeld, stud: number, wanted: number): HolePlace[] | undefined {
-  const { setting, way, x, bottom } = here;
-  const fastener = way.main!;
+function overStud(
+  here: PlateHere,
+  { held, lift }: DoneHeld,
+  { into, fastener }: Pick<WayPart, 'into' | 'fastener'>,
+  stud: number,
+  wanted: number,
+): HolePlace[] | undefined {
+  const { setting, x, bottom } = here;
   const aim = setting.aims(fastener.diameter)[stud]!;
-  const own = held.filter((h) => h.done.into === way.into && Math.abs(h.done.x - aim.x.value) <= SAME_STUD_MM);
+  const own = held.filter((h) => h.done.into === into && Math.abs(h.done.x - aim.x.value) <= SAME_STUD_MM);
   const rows = new Map<number, HolePlace>();
   for (const s of slotsFor(here, fastener)) {
     const off = Math.abs(aim.x.value - x - s.slot.x);
     if (off > s.travel + SLOT_END_MM) continue;
     const y = bottom + lift + s.slot.y;
-    if (!mayDrill(setting.drilled, way.into, { x: aim.x.value, y }, fastener.diameter)) continue;
-    if (!setting.isWallFor(way.into, aim.x.value, y)) continue;
+    if (!mayDrill(setting.drilled, into, { x: aim.x.value, y }, fastener.diameter)) continue;
+    if (!setting.isWallFor(into, fastener, aim.x.value, y)) continue;
     const other = rows.get(s.slot.y);
     if (other && Math.abs(aim.x.value - x - slotX(setting, other.slot)) <= off) continue;
     rows.set(s.slot.y, {
       x: aim.x.value,
       y,
       slot: s.index,
-      into: way.into,
+      into,
       fastener,
       chance: aim.chance,
       line: aim.x.value,
@@ -166,7 +207,7 @@ function overStud(here: PlateHere, { held, lift }: DoneHeld, stud: number, wante
       x: done.x,
       y: done.y,
       slot: at.index,
-      into: way.into,
+      into,
       fastener,
       chance,
       stud,
@@ -209,11 +250,13 @@ interface InColumns {
   count: number;
   /** Where the wood is that they stand beside. */
   woodX?: number;
+  /** As many on both sides. */
+  evenly?: boolean;
 }
 
 /** Holes through the plate's own columns of slots: the outermost first, or the furthest from what is in wood. */
 function inColumns(here: PlateHere, done: DoneHeld, wanted: InColumns): HolePlace[] | undefined {
-  const { fastener, count, woodX } = wanted;
+  const { fastener, count, woodX, evenly } = wanted;
   if (count <= 0) return [];
   const slots = slotsFor(here, fastener);
   const columns = [...new Set(slots.map((s) => s.slot.x))].map((x) =>
@@ -226,7 +269,8 @@ function inColumns(here: PlateHere, done: DoneHeld, wanted: InColumns): HolePlac
   );
   const away = (c: HolePlace[]) => (woodX === undefined ? Math.abs(c[0]!.x - here.x) : Math.abs(c[0]!.x - woodX));
   const usable = columns.filter((c) => c.length > 0 && (woodX === undefined || away(c) >= LEAST_STANCE_MM));
-  const perColumn = usable.length === 1 || woodX !== undefined ? count : Math.min(2, count);
+  const perColumn =
+    usable.length === 1 || woodX !== undefined ? count : Math.min(2, evenly ? Math.ceil(count / 2) : count);
   const order = [...usable].sort((a, b) => Number(hasDone(b)) - Number(hasDone(a)) || away(b) - away(a));
   const sides = woodX === undefined ? bothSides(order, here.x) : order;
   const places: HolePlace[] = [];
@@ -269,7 +313,7 @@ function columnAt(
       .filter(
         (at) =>
           mayDrill(setting.drilled, into, { x: at, y }, fastener.hole ?? fastener.diameter) &&
-          setting.isWallFor(into, at, y),
+          setting.isWallFor(into, fastener, at, y),
       )
       .map((at) => ({ at, chance: setting.chanceFor(into, fastener, at, y) }));
     const best = tried.reduce<(typeof tried)[number] | undefined>(

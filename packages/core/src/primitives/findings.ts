@@ -68,7 +68,40 @@ export interface FindingValues {
   'backing-edges-unmarked': { holes: string[] };
   'backing-missed': { holes: string[] };
   'bit-to-get': { bitMm: number };
-  'faces-uneven': { stepMm: number };
+  'packing-needed': {
+    stepMm: number;
+    /** The holes over it; and how long their screw has to be to reach as far in as without. */ holes: string[];
+    screwMm?: number;
+  };
+  'packed-to-plane': { thicknessMm: number; holes: string[] };
+  'masonry-too-short': { haveMm: number; needMm: number };
+  'unrated-on-lath': { kind: string };
+  'no-place-here': { builds: string[] };
+  'mantel-clearance': {
+    object: string;
+    from: string;
+    distanceMm: number;
+    projectionMm: number;
+    /** What may be there at most, and how near it may come at all; absent: nobody has said. */ allowedMm?: number;
+    leastMm?: number;
+  };
+  'mantel-to-measure': { object: string; from: string; allowedMm: number };
+  'mantel-no-course': {
+    object: string;
+    fromMm: number;
+    toMm: number;
+    /** A timber so high would do. */ heightMm?: number;
+  };
+  'mantel-mass-unknown': { object: string };
+  'mantel-load': { object: string; percent: number };
+  'mantel-first': { object: string; people: number };
+  'mantel-not-masonry': { object: string };
+  'mantel-no-fixing': { object: string };
+  'heat-at-set': { celsius: number; limitC: number };
+  'heat-unmeasured': { over: string; /** It was measured, and not here. */ elsewhere: boolean };
+  'flue-clearance': { object: string; distanceMm: number; leastMm: number };
+  'flue-unasked': { object: string; distanceMm: number };
+  'over-fire': { object: string; offMm: number; wallMm: number; breastMm?: number };
   'corner-one-wall': Record<string, never>;
   'light-heavy': { object: string; massKg: number; limitKg: number };
   'light-no-rating': { object: string };

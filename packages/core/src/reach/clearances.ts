@@ -1,7 +1,7 @@
 import type { Job, ReachPlan, Working } from '@steddo/contract';
 import { gapTo, rectangle, type Polygon } from '../primitives/convex';
 import { leaf, minus, sum } from '../primitives/working';
-import { outOf } from '../arm/obstacles';
+import { outOf } from '../room/roomThings';
 import type { Reach } from '../arm/reachTable';
 import { radiusOf } from '../arm/setShape';
 

@@ -1,5 +1,5 @@
 import type { Job, Working } from '@steddo/contract';
-import { outOf } from '../arm/obstacles';
+import { outOf } from '../room/roomThings';
 
 /** Out of the wall at most, with an edge between these heights over a walkway, mm: 4, 27, 80 in (ADA 2010, 307.2). */
 const WALKWAY = { outMm: 101.6, fromMm: 685.8, toMm: 2032 } as const;

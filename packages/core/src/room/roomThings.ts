@@ -97,6 +97,15 @@ export const ROOM_THINGS: Record<ItemKind, RoomThing> = {
     outMm: 300,
     standsBelow: false,
   },
+  // stands on its own hearth; its flue goes up
+  stove: {
+    usual: { width: 500, height: 650, bottom: 0 },
+    setMayCover: false,
+    plateMayCover: false,
+    outMm: 350,
+    standsBelow: true,
+    served: serves('duct', 'up'),
+  },
   window: {
     usual: { width: 1000, height: 1200, bottom: 900 },
     setMayCover: false,
@@ -191,3 +200,6 @@ export const plateMayCover = (item: Item): boolean => item.plateMayCover ?? ROOM
 /** The items on the wall that the job is about. */
 export const onMainWall = (items: readonly Item[] | undefined): Item[] =>
   (items ?? []).filter((i) => (i.wall ?? 'main') === 'main');
+
+/** How far a thing stands out of its wall, mm: measured, or what is usual for its kind. */
+export const outOf = (item: Item): number => item.out ?? ROOM_THINGS[item.kind].outMm;

@@ -1,4 +1,4 @@
-import type { Build, Job } from '@steddo/contract';
+import type { Build, Job, Zone } from '@steddo/contract';
 import { WALL_KINDS } from './wallKinds';
 
 /** The wall as it is at one place: its build, and how far its face stands in front of the rest, mm. */
@@ -9,49 +9,64 @@ export interface WallHere {
 
 export type Wall = Job['room']['wall'];
 
-/** A wall and what was chosen to pack the plate out from it, mm. */
+/** A wall, and how far the back of what is screwed to it stands in front of the wall's own face, mm. */
 export interface Fronted {
   wall: Wall;
-  packing: number;
+  plane: number;
+  /** What was chosen to pack it out by, mm. */
+  chosen: number;
   /** Its backing is a vehicle's, which no table for timber knows. */
   vehicle?: boolean;
 }
 
-export const frontedBy = ({ room, choices, mount }: Pick<Job, 'room' | 'choices' | 'mount'>): Fronted => ({
-  wall: room.wall,
-  packing: choices?.packing ?? 0,
-  ...(mount?.type === 'vehicle' ? { vehicle: true } : {}),
-});
+/** The parts of the main wall that differ. */
+export const mainZones = ({ zones = [] }: Wall): Zone[] => zones.filter((z) => (z.wall ?? 'main') === 'main');
+
+/** Whether a place is in a part of the wall, its edges included. */
+export const isIn = (zone: Omit<Zone, 'id'>, x: number, y: number): boolean =>
+  x >= zone.left && x <= zone.right && y >= zone.bottom && y <= zone.top;
 
 /** The build at a place on the main wall: a zone's own words where it lies in one, the last zone winning. */
 export function wallAt(wall: Wall, x: number, y: number): WallHere {
   const here: WallHere = { build: wall.build, face: 0 };
   for (const zone of wall.zones ?? []) {
-    if ((zone.wall ?? 'main') !== 'main') continue;
-    if (x < zone.left || x > zone.right || y < zone.bottom || y > zone.top) continue;
+    if ((zone.wall ?? 'main') !== 'main' || !isIn(zone, x, y)) continue;
     if (zone.build) here.build = { ...here.build, ...zone.build };
     here.face = zone.face ?? here.face;
   }
   return here;
 }
 
-/**
- * What lies between plate and wood at a place, mm: the board there and the packing. Where the plate spans
- * two faces it rests on the foremost, and the other is packed out to it.
- */
-export function overAt(
-  { wall, packing }: Fronted,
-  at: { x: number; y: number },
-  foremost: number,
-): { board: number; packing: number; build: Build } {
-  const { build, face } = wallAt(wall, at.x, at.y);
-  return { build, board: boardOf(build), packing: packing + foremost - face };
+/** Where a number of the build at a place stands in the job. */
+export function buildPathAt(wall: Wall, x: number, y: number, field: keyof Build): string {
+  const said = mainZones(wall).findLast((z) => isIn(z, x, y) && z.build?.[field] !== undefined);
+  return said ? `room.wall.zones.${said.id}.build.${field}` : `room.wall.build.${field}`;
 }
 
-/** The foremost face under any of these places, mm. */
-export const foremostOf = (wall: Wall, places: readonly { x: number; y: number }[]): number =>
-  Math.max(...places.map((p) => wallAt(wall, p.x, p.y).face));
+/** What lies between plate and wood at a place, mm: the board there and the packing out to the plate's plane. */
+export function overAt(
+  { wall, plane }: Fronted,
+  at: { x: number; y: number },
+): { board: number; packing: number; build: Build } {
+  const { build, face } = wallAt(wall, at.x, at.y);
+  return { build, board: boardOf(build), packing: Math.max(0, plane - face) };
+}
 
 /** Thickness of what covers the wall, mm; a bare wall has none. */
 export const boardOf = (build: Build): number =>
   build.cover === 'none' ? 0 : (build.board ?? WALL_KINDS[build.kind].boardMm);
+
+/** The builds that a wall has somewhere, its own first. */
+export const buildsOf = (wall: Wall): Build[] => [
+  wall.build,
+  ...mainZones(wall).flatMap((z) => (z.build ? [{ ...wall.build, ...z.build }] : [])),
+];
+
+/** The build whose studs are looked for: the wall's own, else that of the first part that has some. */
+export function studBuildOf(wall: Wall): { build: Build; path: string } {
+  const own = { build: wall.build, path: 'room.wall.build' };
+  const hasStuds = ({ kind }: Build) => WALL_KINDS[kind].main === 'stud' || WALL_KINDS[kind].main === 'metal-stud';
+  if (hasStuds(wall.build)) return own;
+  const zone = mainZones(wall).find((z) => z.build && hasStuds({ ...wall.build, ...z.build }));
+  return zone ? { build: { ...wall.build, ...zone.build }, path: `room.wall.zones.${zone.id}.build` } : own;
+}

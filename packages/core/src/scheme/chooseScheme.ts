@@ -2,8 +2,12 @@ import { checkFastening, type Checked } from '../load/checkFastening';
 import type { Fastening } from '../load/fastening';
 import type { Hung } from '../arm/hung';
 import { memoEach } from '../primitives/memo';
+import { FACE_STEP_MM } from '../room/platePlane';
+import { overAt, type Fronted } from '../room/wallAt';
+import type { HolePlace } from '../plate/chooseSlots';
+import { frontOf } from './candidateFront';
 import { candidatesOf, DOUBT_STOP, type Candidate, type Setting } from './schemeSearch';
-import { policyOf } from './ways';
+import { policyOf, stiffness } from './ways';
 
 /** A candidate with what was found of its load. */
 export interface Scheme {
@@ -66,7 +70,9 @@ function leading(setting: Setting, allowed: readonly Candidate[]): readonly Cand
   const landing = solid.filter((c) => c.doubt < DOUBT_STOP);
   if (landing.length > 0) return landing;
   // wood that is likelier there than not has its edge to be found, and is never given up for anchors
-  const likely = solid.filter((c) => c.places.every((p) => (setting.found.wood[Math.round(p.x)] ?? 0) > LIKELY_WOOD));
+  const likely = solid.filter((c) =>
+    c.places.every((p) => p.into !== 'stud' || (setting.found.wood[Math.round(p.x)] ?? 0) > LIKELY_WOOD),
+  );
   if (likely.length > 0) return likely;
   const beside = allowed.filter((c) => c.way.board && c.way.main && c.doubt < DOUBT_STOP);
   const { expected, lookedFor } = setting.wood();
@@ -76,17 +82,36 @@ function leading(setting: Setting, allowed: readonly Candidate[]): readonly Cand
 }
 
 /** The screws of a candidate, and the set hung from its plate: as far up as holes that are there take it. */
-export function fasteningOf(hung: Hung, { way, places, plate, x, fold, lift }: Candidate): Fastening {
+export function fasteningOf(hung: Hung, candidate: Candidate): Fastening {
+  const { way, places, plate, x, fold, lift } = candidate;
   const up = { centre: { ...hung.centre, y: hung.centre.y + lift }, bottom: hung.bottom + lift, top: hung.top + lift };
+  const own = way.board && way.main ? places.filter((p) => p.into === way.into) : places;
+  const front = frontOf(hung.job, hung.mount, candidate);
+  const carrying = stiffestOf(own, front);
   return {
     hung: { ...hung, ...up, plateX: x.value, fold: fold ?? 'left' },
     plate: hung.mount.plate!,
     plateBottom: plate.bottom.value + lift,
+    front,
     screws: places,
-    carrying: way.main ? places.filter((p) => p.into === way.into) : places,
-    beside: way.main ? places.filter((p) => p.into !== way.into) : [],
-    solid: way.into === 'masonry' || way.into === 'backing',
+    carrying,
+    pulling: own.filter((p) => !carrying.includes(p)),
+    beside: places.filter((p) => !own.includes(p)),
+    solid: way.into === 'masonry' || way.into === 'backing' || way.kind === 'mixed',
   };
+}
+
+/**
+ * Those that take what is across: the screws in the stiffest of what is behind the plate, and of those the ones with
+ * the least packing before them. The others help against the pull alone.
+ */
+function stiffestOf(places: readonly HolePlace[], front: Fronted): HolePlace[] {
+  const first = Math.min(...places.map((p) => stiffness(p.into)));
+  const stiff = places.filter((p) => stiffness(p.into) === first);
+  if (!front.wall.zones?.length) return stiff;
+  const packing = (p: HolePlace) => overAt(front, p).packing;
+  const least = Math.min(...stiff.map(packing));
+  return stiff.filter((p) => packing(p) <= least + FACE_STEP_MM);
 }
 
 /** Of the plates that differ in nothing but a few millimetres the first, which is the best of them. */

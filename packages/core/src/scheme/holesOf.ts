@@ -4,10 +4,12 @@ import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, node, sum } from '../primitives/working';
 import { boreOf } from '../fixing/boreOf';
 import { setOutOf, stepsOf } from '../fixing/drillSteps';
-import type { HolePlace } from '../plate/chooseSlots';
+import { fastenerFor, type HolePlace } from '../plate/chooseSlots';
 import type { Candidate, Setting } from './schemeSearch';
-import { foremostOf } from '../room/wallAt';
-import { unitAt } from '../wall/unitAt';
+import { FACE_STEP_MM } from '../room/platePlane';
+import { overAt, wallAt, type Fronted } from '../room/wallAt';
+import { unitAt, unitHere } from '../wall/unitAt';
+import { frontOf } from './candidateFront';
 
 /**
  * The holes of a scheme in drilling order: the top row first (level on it), left to right, then the rows below.
@@ -21,7 +23,9 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
   // of the plate's rows: a lone lower row is not its top
   const rows = [...new Set(mount.plate!.slots!.map((s) => s.y))].sort((a, b) => b - a);
   const order = [...candidate.places].sort((a, b) => slotY(b) - slotY(a) || a.x - b.x);
-  const foremost = foremostOf(job.room.wall, order);
+  const front = frontOf(job, mount, candidate);
+  const packed = order.map((p) => (front.plane === 0 && !job.room.wall.zones ? 0 : overAt(front, p).packing));
+  const firstPacked = packed.findIndex((mm, i) => mm > FACE_STEP_MM && !order[i]!.done);
   const taken = new Set([...drilled.done, ...drilled.spoiled].map((d) => d.id));
   const ids = order.map((p, i) => p.done?.id ?? freeId(`h`, NUMBERS_A_ROUND * drilled.round + i + 1, taken));
   const first = order.find((p) => !p.done);
@@ -32,7 +36,9 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
       id: ids[i]!,
       order: i + 1,
       row: name,
-      foremost,
+      front,
+      packing: packed[i]!,
+      firstOverPacking: i === firstPacked,
       first: i === 0 && place === first,
     });
   });
@@ -46,11 +52,12 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
 export function holesThere(setting: Setting): Hole[] {
   const { job, mount, drilled, ways } = setting;
   return drilled.done.flatMap((done, i): Hole[] => {
-    const way = ways.find((w) => (done.into === 'board' ? w.board : w.into === done.into && w.main));
-    const fastener = done.into === 'board' ? way?.board : way?.main;
+    const fastener = ways.map((w) => fastenerFor(w, done.into)).find(Boolean);
     if (!fastener) return [];
     const place: HolePlace = { x: done.x, y: done.y, slot: 0, into: done.into, fastener, chance: 1, done };
-    const bore = boreOf(job, mount, place, foremostOf(job.room.wall, [place]));
+    const { face } = wallAt(job.room.wall, place.x, place.y);
+    const chosen = job.choices?.packing ?? 0;
+    const bore = boreOf(mount, place, { wall: job.room.wall, plane: face + chosen, chosen });
     if (!bore) return [];
     const at = (axis: 'x' | 'y') => leaf(`drilled-${axis}`, done[axis], 'mm', drilledPath(job, done.id, axis));
     return [
@@ -68,6 +75,7 @@ export function holesThere(setting: Setting): Hole[] {
         done: true,
         row: 'top',
         slot: 0,
+        packing: chosen,
         steps: [],
         working: at('y'),
         workings: { x: at('x'), bit: bore.bit, depth: bore.depth },
@@ -110,13 +118,15 @@ interface Naming {
   id: string;
   order: number;
   row: Hole['row'];
-  foremost: number;
+  front: Fronted;
+  packing: number;
+  firstOverPacking: boolean;
   first: boolean;
 }
 
 function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming: Naming): Hole | undefined {
   const { job, mount, found } = setting;
-  const bore = boreOf(job, mount, place, naming.foremost);
+  const bore = boreOf(mount, place, naming.front);
   if (!bore) return undefined;
   const { id, order, row, first } = naming;
   const { fastener, into, stud } = place;
@@ -124,6 +134,8 @@ function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming
   const y = upOf(job, candidate, place, mount);
   const chance = chanceWorking(found, place);
   const unmarked = into === 'masonry' ? unitAt(job, { ...place, bit: bore.bit.value }).unmarked : [];
+  const unit = into === 'masonry' ? unitHere(job, place.x, place.y) : undefined;
+  const { cover } = wallAt(job.room.wall, place.x, place.y).build;
   const edge = into === 'stud' && stud !== undefined ? edgeMargin(found, place) : undefined;
   return {
     id,
@@ -149,7 +161,13 @@ function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming
     ...(bore.penetration ? { penetration: bore.penetration.value } : {}),
     ...(edge ? { edgeMargin: edge.value } : {}),
     ...(fastener.washer ? { washer: fastener.washer } : {}),
-    steps: stepsOf(place, first, setOutOf(job)),
+    packing: naming.packing,
+    ...(unit ? { unit } : {}),
+    steps: stepsOf(place, first, setOutOf(job), {
+      ...(cover ? { cover } : {}),
+      packing: naming.packing,
+      firstOverPacking: naming.firstOverPacking,
+    }),
     working: y,
     workings: {
       x,

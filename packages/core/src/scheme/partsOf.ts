@@ -1,4 +1,4 @@
-import type { Hole, Part } from '@steddo/contract';
+import type { Hole, Packing, Part } from '@steddo/contract';
 import type { Fastener, Kit } from '../fixing/kit';
 import { LOOK } from '../wall/hazardZones';
 
@@ -12,7 +12,12 @@ const ONE_TO_SPARE = 1;
  * What a scheme asks to be taken along: fixings with one to spare, a washer for each head that needs one, every
  * bit once, a flag of tape for the depth, and the thin bit to probe with. What is there already is not counted.
  */
-export function partsOf(holes: readonly Hole[], fasteners: readonly Fastener[], kit: Kit): Part[] {
+export function partsOf(
+  holes: readonly Hole[],
+  fasteners: readonly Fastener[],
+  kit: Kit,
+  packing: readonly Packing[] = [],
+): Part[] {
   const open = holes.filter((h) => !h.done);
   const parts: Part[] = [];
   for (const fastener of [...new Set(fasteners)]) {
@@ -32,6 +37,7 @@ export function partsOf(holes: readonly Hole[], fasteners: readonly Fastener[], 
     });
     if (fastener.washer) parts.push({ what: 'washer', kind, count, spare: ONE_TO_SPARE, diameter, from });
   }
+  if (open.length > 0) parts.push(...packingParts(packing));
   const bits = new Map<string, Hole>();
   for (const h of open) bits.set(`${bitKind(h)}:${h.bit.toFixed(2)}`, h);
   for (const h of bits.values()) parts.push(bitPart(h, kit));
@@ -55,6 +61,16 @@ export function partsOf(holes: readonly Hole[], fasteners: readonly Fastener[], 
       from: kitHas(kit, LOOK.drillMm) ? 'kit' : 'get',
     });
   return parts;
+}
+
+/** Pieces of one thickness together, by the longest of them. */
+function packingParts(packing: readonly Packing[]): Part[] {
+  const long = (p: Packing) => Math.max(p.right - p.left, p.top - p.bottom);
+  return [...new Set(packing.map((p) => p.thickness))].map((thickness): Part => {
+    const own = packing.filter((p) => p.thickness === thickness);
+    const length = Math.max(...own.map(long));
+    return { what: 'packing', kind: 'timber', count: own.length, spare: 0, thickness, length, from: 'get' };
+  });
 }
 
 /** A small drill to probe with: 3 mm. Common practice. */

@@ -1,4 +1,4 @@
-import type { Job, Loads, Mount, Ranked, Remedy, Verdict, Working } from '@steddo/contract';
+import type { BuildKind, Job, Loads, Mount, Ranked, Remedy, Verdict, Working } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import type { Kit } from '../fixing/kit';
 import { plateOptions, studsNeeded, type LagSetting } from '../plate/plateSearch';
@@ -6,6 +6,7 @@ import { plateSearch } from '../plate/planPlate';
 import { usableSlots } from '../plate/usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
 import { leaf, sum } from '../primitives/working';
+import { studBuildOf } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 
 /** A job changed in one thing, with the whole search: what its best holes come to; undefined where there are none. */
@@ -103,10 +104,17 @@ function shiftsOf(search: LagSetting): number[] {
 }
 const MOST_SHIFTS = 4;
 
-const fixingOf = ({ job, mount }: RemedyInput) => mount.walls[job.room.wall.build.kind]?.fixing;
-
-const withFixing = ({ job, mount }: RemedyInput, change: object): Job => {
+/** The kind of wall whose lags are meant: the wall's own, or that of a part with studs. */
+const lagKind = ({ job, mount }: RemedyInput): BuildKind => {
   const { kind } = job.room.wall.build;
+  return mount.walls[kind]?.fixing?.kind === 'lag' ? kind : studBuildOf(job.room.wall).build.kind;
+};
+
+const fixingOf = (input: RemedyInput) => input.mount.walls[lagKind(input)]?.fixing;
+
+const withFixing = (input: RemedyInput, change: object): Job => {
+  const { job, mount } = input;
+  const kind = lagKind(input);
   const wall = mount.walls[kind]!;
   return {
     ...job,
@@ -156,7 +164,7 @@ const twoStuds: Way = ({ job, mount, centreX, tries }) =>
 
 /** A level timber over two studs, and the plate onto that: holds wherever the set is wanted. */
 const timber: Way = ({ job, found }) =>
-  job.room.wall.build.kind === 'timber-stud' && found.studs.length >= 2
+  studBuildOf(job.room.wall).build.kind === 'timber-stud' && found.studs.length >= 2
     ? [{ kind: 'timber', result: { verdict: 'caution' } }]
     : [];
 

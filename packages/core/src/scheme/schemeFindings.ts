@@ -2,21 +2,28 @@ import type { Finding, Hole, Job, Mount } from '@steddo/contract';
 import { finding, type FindingCode } from '../primitives/findings';
 import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread } from '../fixing/lagTables';
 import { lagHold } from '../fixing/lagWithdrawal';
-import { LEAST_SHEET_MM, overLag, type NoCapacity, type ScrewSeat, STUD_DEPTH_MM } from '../fixing/fastenerCapacity';
+import {
+  LEAST_SHEET_MM,
+  masonryHold,
+  overLag,
+  type NoCapacity,
+  type ScrewSeat,
+  STUD_DEPTH_MM,
+} from '../fixing/fastenerCapacity';
 import { holeVerdict, HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
 import { kitOf } from '../fixing/kit';
-import { inBand, inWall, leadBand } from '../fixing/leadHole';
+import { inBand, inWall, leadBand, packingOf } from '../fixing/leadHole';
 import type { Candidate, Setting } from './schemeSearch';
+import { studPart } from '../plate/chooseSlots';
+import { FACE_STEP_MM, platePlane } from '../room/platePlane';
 import { boardOf, overAt, wallAt } from '../room/wallAt';
+import { outlineOfPlate } from './candidateFront';
 import { unitAt } from '../wall/unitAt';
 import { bitFor } from './partsOf';
 import { policyOf, type NoWay } from './ways';
 
 /** A stud that misses the slots by no more tempts somebody to drive the lag at an angle, mm. Ours. */
 const ANGLED_MM = 15;
-
-/** Faces of the wall that differ by more under one plate have to be packed, mm. Ours. */
-const FACE_STEP_MM = 1;
 
 /** What there is to say about a chosen scheme besides its load. */
 export function schemeFindings(setting: Setting, candidate: Candidate, holes: readonly Hole[]): Finding[] {
@@ -27,7 +34,7 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
     ...bitFindings(setting.job, candidate, holes),
     ...heldFindings(candidate),
     ...pastStudFinding(setting.job, holes),
-    ...unevenFinding(setting.job, candidate),
+    ...packingFindings(setting.job, setting.mount, candidate, holes),
     ...throughFinding(setting.job, setting.mount, candidate, holes),
     ...(setting.mount.type === 'corner' ? [finding('corner-one-wall', 'caution', 'holes', {})] : []),
   ];
@@ -50,7 +57,7 @@ function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hol
   const percent = Math.floor(Math.min(...open.map((h) => h.probability)) * 100);
   const test = { holes: (doubtful.length > 0 ? doubtful : open).map((h) => h.id), percent };
   const found = [finding('test-hole-first', doubtful.length > 0 ? 'caution' : 'info', 'holes', test)];
-  if (job.room.wall.build.kind === 'timber-stud')
+  if (open.some((h) => wallAt(job.room.wall, h.x, h.y).build.kind === 'timber-stud'))
     found.push(
       finding('not-all-in-studs', policyOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }),
     );
@@ -72,7 +79,7 @@ function solidFindings({ job }: Setting, holes: readonly Hole[]): Finding[] {
   const blind = open.filter((h) => h.unmarked.length > 0);
   if (blind.length > 0) {
     const lacking = [...new Set(blind.flatMap((h) => h.unmarked))];
-    const covered = boardOf(job.room.wall.build) > 0;
+    const covered = masonry.some((h) => boardOf(wallAt(job.room.wall, h.x, h.y).build) > 0);
     found.push(finding('mark-a-joint-first', 'caution', 'wall', { holes: blind.map((h) => h.id), lacking, covered }));
   }
   const missed = backing.filter((h) => h.probability < HOLE_CAUTION);
@@ -103,7 +110,7 @@ function throughFinding(job: Job, mount: Mount, { places }: Candidate, holes: re
     const { build } = wallAt(job.room.wall, p.x, p.y);
     const hole = holes.find((h) => h.slot === p.slot);
     if (build.depth === undefined || p.fastener.length === undefined || !hole || hole.done) return [];
-    const within = inWall(p.fastener, mount.plate!, job.choices?.packing ?? 0).value;
+    const within = inWall(p.fastener, mount.plate!, packingOf(hole.packing, hole.packing)).value;
     return within > build.depth - SKIN_MM ? [{ id: hole.id, byMm: within - build.depth, depthMm: build.depth }] : [];
   });
   if (out.length === 0) return [];
@@ -115,7 +122,8 @@ function throughFinding(job: Job, mount: Mount, { places }: Candidate, holes: re
 function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[]): Finding[] {
   const kit = kitOf(job);
   const found: Finding[] = [];
-  const lag = way.main?.kind === 'lag' ? way.main : undefined;
+  const main = studPart(way)?.fastener ?? way.main;
+  const lag = main?.kind === 'lag' ? main : undefined;
   const wood = places.find((p) => p.into === 'stud');
   if (lag && wood) {
     const band = leadBand(lag.diameter, gravityOf(wallAt(job.room.wall, wood.x, wood.y).build));
@@ -153,10 +161,18 @@ function pastStudFinding(job: Job, holes: readonly Hole[]): Finding[] {
   return byMm > 0 ? [finding('lag-past-stud', 'caution', 'holes', { byMm })] : [];
 }
 
-function unevenFinding(job: Job, { places }: Candidate): Finding[] {
-  const faces = places.map((p) => wallAt(job.room.wall, p.x, p.y).face);
-  const stepMm = Math.max(...faces) - Math.min(...faces);
-  return stepMm > FACE_STEP_MM ? [finding('faces-uneven', 'caution', 'holes', { stepMm })] : [];
+/** Faces that differ under the plate: what has to be packed, or is. */
+function packingFindings(job: Job, mount: Mount, candidate: Candidate, holes: readonly Hole[]): Finding[] {
+  const { wall } = job.room;
+  const { plane, rearmost, unpacked } = platePlane(wall, outlineOfPlate(mount, candidate), job.choices?.packing);
+  const over = holes.filter((h) => h.packing > FACE_STEP_MM && !h.done);
+  const ids = over.map((h) => h.id);
+  const thicknessMm = plane - rearmost;
+  if (unpacked === 0)
+    return thicknessMm > FACE_STEP_MM ? [finding('packed-to-plane', 'info', 'holes', { thicknessMm, holes: ids })] : [];
+  const lengths = over.flatMap((h) => (h.fixing.length === undefined ? [] : [h.fixing.length + h.packing]));
+  const screw = lengths.length > 0 ? { screwMm: Math.max(...lengths) } : {};
+  return [finding('packing-needed', 'stop', 'holes', { stepMm: unpacked, holes: ids, ...screw })];
 }
 
 /** What no hole can be given for, before any place was looked for. */
@@ -197,12 +213,13 @@ export function refusalFinding(code: FindingCode, numbers: AnchorNumbers): Findi
 /** Why nothing can be said about what a fastener holds. */
 export function noCapacityFinding(code: NoCapacity | 'load-unknown', seat: ScrewSeat | undefined): Finding {
   if (!seat || code === 'load-unknown') return finding('load-unknown', 'stop', 'holes', {});
-  const { fastener, plateMm, at, foremost } = seat;
-  const { board, packing, build } = overAt(seat, at, foremost);
+  const { fastener, plateMm, at } = seat;
+  const { board, packing, build } = overAt(seat, at);
   const at4 = (d: number) => d * (lagSizeOf(fastener.diameter)?.shankMm ?? fastener.diameter);
   switch (code) {
     case 'no-rating':
     case 'never-in-board':
+    case 'unrated-on-lath':
       return finding(code, 'stop', 'holes', { kind: fastener.kind });
     case 'lag-off-table':
       return finding(code, 'stop', 'holes', { diameterMm: fastener.diameter });
@@ -210,6 +227,10 @@ export function noCapacityFinding(code: NoCapacity | 'load-unknown', seat: Screw
       return finding(code, 'stop', 'holes', { threadMm: threadIn(seat), needMm: at4(LEAST_PENETRATION_D) });
     case 'sheet-too-thin':
       return finding(code, 'stop', 'holes', { thicknessMm: build.thickness ?? 0, leastMm: LEAST_SHEET_MM });
+    case 'masonry-too-short': {
+      const { have, need } = masonryHold(seat);
+      return finding(code, 'stop', 'holes', { haveMm: Math.max(0, have), needMm: need });
+    }
     case 'lags-too-close':
       return finding(code, 'stop', 'holes', { apartMm: seat.apart, needMm: at4(ROW_SPACING_D.least) });
     case 'rated-for-board':

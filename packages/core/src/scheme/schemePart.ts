@@ -1,4 +1,4 @@
-import type { Finding, Hole, Mount, Plan, Ranked, SchemePlan } from '@steddo/contract';
+import type { Finding, Hole, Mount, Packing, Plan, Ranked, SchemePlan } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { kitOf } from '../fixing/kit';
@@ -8,11 +8,15 @@ import type { Checked } from '../load/checkFastening';
 import type { Fastening } from '../load/fastening';
 import { armHoles, chainOf } from '../placement/chain';
 import { hangsAt, type Frame, type Spot } from '../placement/placeSet';
+import { studPart } from '../plate/chooseSlots';
 import type { PlatePlan } from '../plate/planPlate';
 import { finding } from '../primitives/findings';
+import { packingUnder } from '../room/platePlane';
+import { buildsOf, studBuildOf } from '../room/wallAt';
 import { half, leaf, minus, named, sum } from '../primitives/working';
 import type { StudsFound } from '../wall/inferStuds';
 import { chooseScheme, fasteningOf, keyOf, type Scheme, type Schemes } from './chooseScheme';
+import { outlineOfPlate } from './candidateFront';
 import { holesOf, holesThere } from './holesOf';
 import { partsOf } from './partsOf';
 import { angledFinding, noCapacityFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
@@ -28,6 +32,8 @@ export interface SchemeMade {
   /** What holds it; absent where nothing does. */
   fastening?: Fastening;
   holes: Hole[];
+  /** What is packed under the plate. */
+  packing?: Packing[];
   section?: Plan['scheme'];
   /** What keeps it from being fastened here, before any load is asked for. */
   trouble?: Trouble;
@@ -106,11 +112,15 @@ function chosen(input: SchemeInput, setting: Setting, best: Scheme, schemes: Sch
   const { job } = setting;
   const holes = holesOf(setting, candidate);
   if (!holes) {
-    const band = leadBand(candidate.way.main!.diameter, gravityOf(job.room.wall.build));
+    const lag = studPart(candidate.way)?.fastener ?? candidate.way.main!;
+    const band = leadBand(lag.diameter, gravityOf(studBuildOf(job.room.wall).build));
     return { findings: [finding('no-bit', 'stop', 'holes', { ...band })] };
   }
   const others = schemes.others.map((s) => schemePlanOf(setting, s));
+  const outline = outlineOfPlate(setting.mount, candidate);
+  const packing = packingUnder(job.room.wall, outline, job.choices?.packing);
   return {
+    ...(packing.length > 0 ? { packing } : {}),
     spot: movedSpot(input, candidate),
     holes,
     findings: [
@@ -187,6 +197,7 @@ function schemePlanOf(setting: Setting, { candidate, checked }: Scheme): SchemeP
       holes,
       places.map((p) => p.fastener),
       kitOf(setting.job),
+      packingUnder(setting.job.room.wall, outlineOfPlate(setting.mount, candidate), setting.job.choices?.packing),
     ),
   };
 }
@@ -199,7 +210,10 @@ function refused({ plate }: SchemeInput, setting: Setting, schemes: Schemes): Ma
   const refusal = hard && refusalFinding(hard, numbersOf(first.checked, hanging, first.candidate.places.length));
   const short = plate.lacking.find((f) => f.code === 'no-stud-in-slots')?.values.shortMm;
   const missing = policyOf(job) === 'rated-anchors' && !setting.ways.some((w) => w.board);
-  const why = plate.lacking.length > 0 || !refusal ? plate.lacking : [refusal];
+  const none = plate.lacking.length === 0 && schemes.others.length === 0 && setting.job.room.wall.zones?.length;
+  const builds = [...new Set(buildsOf(setting.job.room.wall).map((b) => b.kind))];
+  const nowhere = none ? [finding('no-place-here', 'stop', 'holes', { builds })] : [];
+  const why = plate.lacking.length > 0 || !refusal ? [...plate.lacking, ...nowhere] : [refusal];
   return {
     findings: [
       ...why.map((f) => whereToLook(f, setting)),

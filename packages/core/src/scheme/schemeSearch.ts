@@ -1,8 +1,15 @@
-import type { Build, Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
+import type { HoleInto, Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { kitOf, type Fastener } from '../fixing/kit';
 import { blockedPlate } from '../placement/blockedPlate';
-import { chooseSlots, type HolePlace, type PlateHere, type SlotSetting, type FixingWay } from '../plate/chooseSlots';
+import {
+  chooseSlots,
+  studPart,
+  type HolePlace,
+  type PlateHere,
+  type SlotSetting,
+  type FixingWay,
+} from '../plate/chooseSlots';
 import { aimsAt, chosenPlateX, plateSpots } from '../plate/planPlate';
 import { plateCentres, studSets, studsNeeded, type PlateSetting, type PlateSpot } from '../plate/plateSearch';
 import { usableSlots } from '../plate/usableSlots';
@@ -12,12 +19,14 @@ import { leaf, minus, sum } from '../primitives/working';
 import { onMainWall, plateMayCover } from '../room/roomThings';
 import { wallAt } from '../room/wallAt';
 import { takesHole } from '../room/wallKinds';
-import { drilledHoles, type DoneHole, type DrilledHoles, SPOILED_MM } from '../wall/drilledHoles';
+import { isWhole } from '../room/wholePart';
+import { drilledHoles, type DoneHole, type DrilledHoles, SPOILED_MM, TOGGLE_ROOM_MM } from '../wall/drilledHoles';
 import { hazardsOf } from '../wall/hazardZones';
 import { holeVerdict, HOLE_CAUTION } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
-import { markedJoints } from '../wall/markedJoints';
-import { backingChance, unitChance } from '../wall/solidChance';
+import { EDGE_DIAMETERS } from '../wall/holeChance';
+import { jointsOfWall } from '../wall/markedJoints';
+import { BACKING_EDGE_MM, backingChance, JOINT_DIAMETERS, unitChance } from '../wall/solidChance';
 import { wholeMassOf } from '../load/setPushes';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
 import { isRefusal, kindRank, refusedBy, policyOf, waysOf, type Hanging, type NoWay } from './ways';
@@ -69,6 +78,8 @@ export interface Candidate {
   doubt: number;
   /** Holes at something that was seen in the wall. */
   seen: number;
+  /** All its holes are in one row, and the plate has more: beyond an edge of the wall's parts there is another build. */
+  inOneRow: boolean;
   /** What keeps it from being used at all, whatever it holds. */
   hard?: FindingCode | undefined;
 }
@@ -92,7 +103,7 @@ export function settingOf(input: SettingInput): Setting | NoWay {
   const { wall } = job.room;
   const spots = plateSpots(job, mount, centreX);
   const fixedX = chosenPlateX(job);
-  const jointsOf = memo((build: Build) => markedJoints(build, job.evidence ?? []), BUILDS);
+  const jointsAt = jointsOfWall(wall, job.evidence ?? []);
   let wood: WoodInReach | undefined;
   return {
     ...{ job, mount, found, plan, plates, ways, yieldTable, spots, fixedX },
@@ -110,18 +121,25 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     chanceOf: (x, diameter) => Math.min(1, found.chances.at(x, diameter).lands),
     slots: memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS),
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
-    isWallFor: (into, x, y) => takesHole(wallAt(wall, x, y).build.kind, into),
+    isWallFor: (into, fastener, x, y) =>
+      takesHole(wallAt(wall, x, y).build.kind, into) && isWhole(wall, into, x, y, keepOff(into, fastener)),
     chanceFor: (into, fastener, x, y) => {
       if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
-      if (into === 'masonry')
-        return unitChance(jointsOf(wallAt(wall, x, y).build), x, y, fastener.hole ?? fastener.diameter).chance;
+      if (into === 'masonry') return unitChance(jointsAt(x, y), x, y, fastener.hole ?? fastener.diameter).chance;
       return backingChance(plan.backing, x, y);
     },
   };
 }
 
-/** A wall is of so many builds at most that are kept apart. */
-const BUILDS = 8;
+/** What a hole keeps off the edge of its part of the wall, from its middle, mm: as off a joint, a ply's edge, a stud. */
+const keepOff = (into: HoleInto, { diameter, hole = diameter }: Fastener): number =>
+  into === 'board'
+    ? hole / 2 + TOGGLE_ROOM_MM
+    : into === 'masonry'
+      ? JOINT_DIAMETERS * hole
+      : into === 'backing'
+        ? BACKING_EDGE_MM
+        : EDGE_DIAMETERS * diameter;
 
 /** Screws of so many diameters are compared at most. */
 const DIAMETERS = 4;
@@ -197,7 +215,7 @@ function platesToTry({ plates, drilled, seen, plan, job }: Setting, obstacles: b
 
 /** Every stud has some slot before it with the plate there. */
 function reachesAll(setting: Setting, way: FixingWay, studs: readonly number[], x: number): boolean {
-  const { diameter } = fastenerOf(way);
+  const { diameter } = studPart(way)?.fastener ?? fastenerOf(way);
   const aims = setting.aims(diameter);
   const slots = setting.slots(diameter);
   return studs.every((i) =>
@@ -209,9 +227,10 @@ function reachesAll(setting: Setting, way: FixingWay, studs: readonly number[], 
 
 const fastenerOf = (way: FixingWay): Fastener => (way.main ?? way.board)!;
 
+/** By the screw that goes into studs, where one does: its studs and the slots before them. */
 const searchOf = (setting: Setting, way: FixingWay): PlateSetting => {
   const { mount, spots, fixedX } = setting;
-  const { diameter } = fastenerOf(way);
+  const { diameter } = studPart(way)?.fastener ?? fastenerOf(way);
   const [aims, slots] = [setting.aims(diameter), setting.slots(diameter)];
   return { mount, spots, fixedX, aims, slots, slide: mount.slide ?? 0 };
 };
@@ -219,7 +238,9 @@ const searchOf = (setting: Setting, way: FixingWay): PlateSetting => {
 /** Which studs a way's slots come over: as many as the mount asks for, one beside board, none in board alone. */
 function studsFor(setting: Setting, way: FixingWay, spot: PlateSpot): number[][] {
   const { mount } = setting;
-  if (way.into !== 'stud' && way.into !== 'metal-stud') return [[]];
+  if (!studPart(way)) return [[]];
+  if (way.parts)
+    return Array.from({ length: studsNeeded(mount) }, (_, i) => studSets(searchOf(setting, way), spot, i + 1)).flat();
   if (way.kind !== 'lags-and-anchors') return studSets(searchOf(setting, way), spot, studsNeeded(mount));
   return studsNeeded(mount) < 2 ? [] : studSets(searchOf(setting, way), spot, 1);
 }
@@ -231,7 +252,7 @@ function centresFor(setting: Setting, way: FixingWay, spot: PlateSpot, studs: re
     ...studs.map((i) => search.aims[i]!.x),
     ...setting.drilled.done.map((d) => leaf('drilled-x', d.x, 'mm')),
   ];
-  const byWood = studs.length > 0 && way.kind !== 'lags-and-anchors';
+  const byWood = studs.length > 0 && way.kind !== 'lags-and-anchors' && !way.parts;
   return plateCentres(search, spot, over, byWood ? [] : slideSteps(spot.nominal, search.slide));
 }
 
@@ -255,7 +276,7 @@ function candidateAt(
   const { places, unused, lift } = chosen;
   // a hole that is there has met what it was meant for; what is in doubt is how much of it is beside the screw
   const chances = places
-    .filter((p) => p.into === way.into || !way.main)
+    .filter((p) => p.into === way.into || !way.main || way.parts)
     .map((p) => (p.done ? Math.max(p.chance, HOLE_CAUTION) : p.chance));
   const refused = refusedBy(way, setting.job, setting.mount, setting.hanging) ?? unsought(setting, way, places);
   return {
@@ -271,8 +292,16 @@ function candidateAt(
     seen: places.filter((p) =>
       setting.seen.some((s) => p.x >= s.left && p.x <= s.right && p.y >= s.bottom && p.y <= s.top),
     ).length,
+    inOneRow: isInOneRow(setting, places),
     hard: refused && isRefusal(refused) ? refused : undefined,
   };
+}
+
+function isInOneRow({ job, mount }: Setting, places: readonly HolePlace[]): boolean {
+  if (!job.room.wall.zones?.length) return false;
+  const rowOf = (p: HolePlace) => mount.plate!.slots![p.slot]!.y;
+  const rows = new Set(mount.plate!.slots!.map((s) => s.y));
+  return rows.size > 1 && new Set(places.map(rowOf)).size === 1;
 }
 
 /** Wood first: nothing goes into board before somebody has looked for the studs there. */
@@ -305,7 +334,7 @@ export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Sett
   const hard = Number(a.hard !== undefined) - Number(b.hard !== undefined);
   // what was seen is kept clear of by another stud or arm hole, never by a weaker way of holding it unasked
   const held = a.seen - b.seen || a.unused.length - b.unused.length;
-  const kind = kindRank(a.way.kind) - kindRank(b.way.kind) || a.way.count - b.way.count;
+  const kind = rankOf(a) - rankOf(b) || a.way.count - b.way.count;
   const shift = Math.abs(a.shift) - Math.abs(b.shift);
   const exact = Math.abs(shift) > SAME_MM ? shift : 0;
   const rest = a.plate.trim - b.plate.trim || stance(b) - stance(a) || (a.fold ?? '').localeCompare(b.fold ?? '');
@@ -313,6 +342,10 @@ export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Sett
   const coarse = Math.round(Math.abs(a.shift) / SAME_SHIFT_MM) - Math.round(Math.abs(b.shift) / SAME_SHIFT_MM);
   return hard || held || a.doubt - b.doubt || coarse || kind || exact || rest;
 }
+
+/** All in one row of a plate that has more comes after each row in what is behind it. */
+const rankOf = ({ way, inOneRow }: Candidate): number =>
+  inOneRow && kindRank(way.kind) < kindRank('mixed') ? kindRank('mixed') + 0.5 : kindRank(way.kind);
 
 const stance = ({ places }: Candidate): number => {
   const xs = places.map((p) => p.x);

@@ -1,7 +1,8 @@
-import type { HoleInto, Job, Mount, SchemeKind } from '@steddo/contract';
+import type { Build, HoleInto, Job, Mount, SchemeKind } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import { bestAnchor, masonryAnchor } from '../fixing/anchors';
 import { fromMount, type Kit } from '../fixing/kit';
+import { buildsOf, type Wall } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
 import type { FixingWay } from '../plate/chooseSlots';
 import type { FindingCode } from '../primitives/findings';
@@ -33,24 +34,68 @@ export type NoWay = {
 
 /**
  * The ways that a mount can be held on a wall, in the order in which the trade prefers them: wood before
- * board. With nothing that fits, why.
+ * board; where parts of the wall are of another build, the ways of each, and each hole in what is behind it. With
+ * nothing that fits, why.
  */
 export function waysOf(job: Job, mount: Mount, kit: Kit): FixingWay[] | NoWay {
-  const { kind } = job.room.wall.build;
-  const { main } = WALL_KINDS[kind];
-  if (!main) return { code: 'wall-kind-unknown', kind };
-  return main === 'stud' || main === 'metal-stud' ? studWays(job, mount, kit, main) : solidWays(mount, job, kit, main);
+  const made = kindsOf(job.room.wall).map((build) => waysIn(build, job, mount, kit));
+  const ways = made.flatMap((w) => ('code' in w ? [] : w));
+  const [first] = made;
+  if (ways.length === 0 && first && 'code' in first) return first;
+  return [...ways, ...mixedWays(ways)];
+}
+
+/** One build of each kind that the wall has somewhere, its own first. */
+function kindsOf(wall: Wall): Build[] {
+  const seen = new Set<HoleInto | undefined>();
+  return buildsOf(wall).filter(({ kind }) => {
+    const { main } = WALL_KINDS[kind];
+    return !seen.has(main) && seen.add(main);
+  });
+}
+
+function waysIn(build: Build, job: Job, mount: Mount, kit: Kit): FixingWay[] | NoWay {
+  const { main } = WALL_KINDS[build.kind];
+  if (!main) return { code: 'wall-kind-unknown', kind: build.kind };
+  const given = { build, mount, kit, packing: job.choices?.packing ?? 0 };
+  return main === 'stud' || main === 'metal-stud' ? studWays(given, main) : solidWays(given, main);
+}
+
+/** Stiffest first: what does not give takes all that is across. Ours. */
+const STIFFNESS: readonly HoleInto[] = ['masonry', 'backing', 'stud', 'metal-stud'];
+
+export const stiffness = (into: HoleInto): number => STIFFNESS.indexOf(into);
+
+/** Screws of each kind of wall that a plate may span, half of what each leaflet asks for; two at least. */
+function mixedWays(ways: readonly FixingWay[]): FixingWay[] {
+  const solid = ways.filter((w) => w.main && !w.board);
+  if (solid.length < 2) return [];
+  const pairs = solid.flatMap((a, i) => solid.slice(i + 1).map((b) => [a, b]));
+  return [...(solid.length > 2 ? [solid] : []), ...pairs].map((group): FixingWay => {
+    const parts = [...group]
+      .sort((a, b) => stiffness(a.into) - stiffness(b.into))
+      .map(({ into, main, count }) => ({ into, fastener: main!, count: Math.max(2, Math.ceil(count / group.length)) }));
+    const [stiffest] = parts;
+    const count = parts.reduce((n, p) => n + p.count, 0);
+    return { kind: 'mixed', into: stiffest!.into, main: stiffest!.fastener, count, parts };
+  });
 }
 
 const USUAL_COUNT = 4;
 
-function studWays(job: Job, mount: Mount, kit: Kit, into: 'stud' | 'metal-stud'): FixingWay[] | NoWay {
-  const { build } = job.room.wall;
+interface Given {
+  build: Build;
+  mount: Mount;
+  kit: Kit;
+  packing: number;
+}
+
+function studWays({ build, mount, kit, packing }: Given, into: 'stud' | 'metal-stud'): FixingWay[] | NoWay {
   const own = fromMount(mount, build.kind);
   const count = mount.walls[build.kind]?.fixing?.count ?? USUAL_COUNT;
   const forStud = own && !isHollow(own.kind) && !isMasonry(own.kind) ? own : undefined;
   if (own && isMasonry(own.kind)) return { code: 'never-in-board', kind: own.kind };
-  const anchor = own && isHollow(own.kind) ? own : bestAnchor(job, mount, kit);
+  const anchor = own && isHollow(own.kind) ? own : bestAnchor(build, mount, kit, packing);
   const ways: FixingWay[] = [];
   if (forStud)
     ways.push({ kind: forStud.kind === 'lag' ? 'lags-in-studs' : 'screws-in-studs', into, main: forStud, count });
@@ -63,8 +108,7 @@ function studWays(job: Job, mount: Mount, kit: Kit, into: 'stud' | 'metal-stud')
   return ways.length > 0 ? ways : { code: 'no-fixing', kind: build.kind };
 }
 
-function solidWays(mount: Mount, job: Job, kit: Kit, into: HoleInto): FixingWay[] | NoWay {
-  const { kind } = job.room.wall.build;
+function solidWays({ build: { kind }, mount, kit }: Given, into: HoleInto): FixingWay[] | NoWay {
   const own = fromMount(mount, kind);
   if (own && into === 'masonry' && !isMasonry(own.kind) && own.kind !== 'bolt')
     return { code: 'no-rating', kind: own.kind };
@@ -99,6 +143,7 @@ const WOOD_FIRST: readonly SchemeKind[] = [
   'screws-in-studs',
   'masonry',
   'backing',
+  'mixed',
   'lags-and-anchors',
   'anchors',
 ];

@@ -1,4 +1,5 @@
 import type { Drilled, Evidence, HoleInto, Job } from '@steddo/contract';
+import { wallAt } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
 
 /** Kept from a hole that did not hold, mm. Ours. */
@@ -9,6 +10,9 @@ export const TOGGLE_ROOM_MM = 10;
 
 /** Kept from where a drill met metal or something that nobody could name, mm. Ours. */
 const METAL_OFF_MM = 60;
+
+/** Kept from where a brick or block was hollow, mm: its next web. Ours. */
+const VOID_OFF_MM = 60;
 
 /** A hole that is there and may be used. */
 export interface DoneHole {
@@ -35,18 +39,23 @@ export interface DrilledHoles {
 
 const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
 
-const onMain = (drilled: Job['drilled']): Drilled[] => (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
+/** Holes of the plate on this wall; those of a mantel's timber are its own. */
+const onMain = (drilled: Job['drilled']): Drilled[] =>
+  (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main' && !isMantelHole(d.hole));
+
+/** The holes of a mantel's timber are m1, m2, m3. */
+export const isMantelHole = (id: string): boolean => /^m\d+$/.test(id);
 
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {
   const all = onMain(job.drilled);
   const last = all.filter((d, i) => !all.slice(i + 1).some((o) => o.hole === d.hole));
-  // when nobody wrote it down: what this wall is drilled for first
-  const usual = WALL_KINDS[job.room.wall.build.kind].main ?? 'stud';
+  // when nobody wrote it down: what the wall is drilled for first there
+  const usual = ({ x, y }: Drilled) => WALL_KINDS[wallAt(job.room.wall, x, y).build.kind].main ?? 'stud';
   return {
     done: last
       .filter((d) => USABLE.has(d.result))
-      .map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual, drifted: d.result === 'drifted' })),
+      .map((d) => ({ id: d.hole, x: d.x, y: d.y, into: d.into ?? usual(d), drifted: d.result === 'drifted' })),
     spoiled: [
       ...all.filter((d) => !USABLE.has(d.result)).map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) })),
       ...oldHoles(job).map(({ id, x, y }) => ({ id, x, y: y ?? 0, keepOff: SPOILED_MM })),
@@ -62,8 +71,10 @@ const oldHoles = ({ evidence = [] }: Job) =>
   evidence.filter((e) => e.kind === 'old-hole' && (e.wall ?? 'main') === 'main');
 
 /** Metal may be a plate that guards a cable: further off than from a hole that only did not hold. */
-const keepOff = ({ result }: Drilled): number =>
-  result === 'metal' || result === 'felt-something' ? METAL_OFF_MM : SPOILED_MM;
+const keepOff = ({ result, into }: Drilled): number => {
+  if (result === 'metal' || result === 'felt-something') return METAL_OFF_MM;
+  return result === 'hollow' && into === 'masonry' ? VOID_OFF_MM : SPOILED_MM;
+};
 
 /** Far enough from every hole that did not hold. */
 const isSound = ({ spoiled }: DrilledHoles, x: number, y: number): boolean =>
@@ -103,6 +114,8 @@ export function drilledEvidence(drilled: Job['drilled']): Evidence[] {
 }
 
 function foundBy({ result, into }: Drilled): 'wood' | 'hollow' | undefined {
+  // a void in a brick says nothing of studs
+  if (into === 'masonry') return undefined;
   if (result === 'stud') return 'wood';
   if (result === 'hollow') return 'hollow';
   if (result !== 'good' && result !== 'drifted') return undefined;

@@ -1,4 +1,5 @@
-import type { Build, Evidence } from '@steddo/contract';
+import type { Build, Evidence, Zone } from '@steddo/contract';
+import { isIn, mainZones, wallAt, type Wall } from '../room/wallAt';
 
 /** Where joints run one way: the middle of one of them, how far to the next, how sure that is, mm. */
 export interface JointLine {
@@ -7,10 +8,14 @@ export interface JointLine {
   sd: number;
 }
 
-/** Joints of a masonry wall as far as they were marked: level beds, and uprights half a unit over in every other course. */
+export type Bond = NonNullable<NonNullable<Build['unit']>['bond']>;
+
+/** Joints of a masonry wall as far as they were marked: level beds, and uprights in line, or half a unit over in every other course. */
 export interface MarkedJoints {
   unit: { width: number; height: number };
   joint: number;
+  /** Half over half, or joint above joint. */
+  bond: Bond;
   bed?: JointLine;
   upright?: JointLine;
 }
@@ -45,19 +50,20 @@ export function markedJoints(build: Build, evidence: readonly Evidence[]): Marke
   const marks = evidence.flatMap((e) => (e.kind === 'joint' && (e.wall ?? 'main') === 'main' ? [e] : []));
   const beds = marks.filter((m) => m.runs !== 'vertical');
   const [firstBed] = beds;
-  const base = { unit, joint };
+  const bond = build.unit?.bond ?? 'stretcher';
+  const base = { unit, joint, bond };
   if (!firstBed) return base;
   const rise = unit.height + joint;
   const bed = lineOf(
     beds.map((m) => m.y),
     rise,
   );
-  const bond = unit.width + joint;
+  const along = unit.width + joint;
   const uprights = marks
     .filter((m) => m.runs !== 'horizontal')
     // where both meet it is the upright of the course above
-    .map((m) => m.x - shiftOf(courseOf(m.runs === 'vertical' ? m.y : m.y + rise / 2, bed), bond));
-  return { ...base, bed, ...(uprights.length > 0 ? { upright: lineOf(uprights, bond) } : {}) };
+    .map((m) => m.x - shiftOf(courseOf(m.runs === 'vertical' ? m.y : m.y + rise / 2, bed), along, bond));
+  return { ...base, bed, ...(uprights.length > 0 ? { upright: lineOf(uprights, along) } : {}) };
 }
 
 /** The mean of marks of one kind of joint, each taken to the first one's. */
@@ -75,4 +81,26 @@ function lineOf(marks: readonly number[], every: number): JointLine {
 export const courseOf = (y: number, bed: JointLine): number => Math.floor((y - bed.at) / bed.every);
 
 /** How far right a course's uprights stand of the marked ones. */
-export const shiftOf = (course: number, bond: number): number => (Math.abs(course) % 2 === 0 ? 0 : bond / 2);
+export const shiftOf = (course: number, along: number, bond: Bond): number =>
+  bond === 'stack' || Math.abs(course) % 2 === 0 ? 0 : along / 2;
+
+/**
+ * The joints that were marked, for each place of a wall: those of a part in another masonry are its own. Each set of
+ * them is worked out once.
+ */
+export function jointsOfWall(
+  wall: Wall,
+  evidence: readonly Evidence[],
+): (x: number, y: number) => MarkedJoints | undefined {
+  const zones = mainZones(wall).filter((z) => z.build?.kind ?? z.build?.masonry ?? z.build?.unit);
+  const partAt = (x: number, y: number) => zones.findLast((z) => isIn(z, x, y));
+  const known = new Map<Zone | undefined, MarkedJoints | undefined>();
+  return (x, y) => {
+    const part = partAt(x, y);
+    if (!known.has(part)) {
+      const own = evidence.filter((e) => e.y !== undefined && partAt(e.x, e.y) === part);
+      known.set(part, markedJoints(wallAt(wall, x, y).build, own));
+    }
+    return known.get(part);
+  };
+}

@@ -1,38 +1,70 @@
-import type { Build, Course, Evidence } from '@steddo/contract';
-import { courseOf, markedJoints, shiftOf, type JointLine } from './markedJoints';
+import type { Course, Evidence } from '@steddo/contract';
+import { mainZones, wallAt, type Wall } from '../room/wallAt';
+import { courseOf, jointsOfWall, shiftOf, type JointLine, type MarkedJoints } from './markedJoints';
 
-/**
- * Courses and joints of a masonry wall, set out from marked joints and the unit's size, half over half.
- *
- *   course height = unit + joint, bond = unit + joint; every other course half a bond over
- *
- * Block 440 x 215 with 10 mm joints marked at (1500, 1420): courses every 225 mm, joints every 450 mm; with a bed alone
- * its courses have no uprights. Undefined without a marked bed, and for concrete.
- */
-export function masonryCourses(
-  build: Build,
-  evidence: readonly Evidence[],
-  wall: { width: number; height: number },
-): Course[] | undefined {
-  if (build.kind !== 'masonry') return undefined;
-  const marked = markedJoints(build, evidence);
-  if (!marked?.bed) return undefined;
-  const { bed, upright, joint } = marked;
-  const lowest = courseOf(0, bed);
-  const highest = courseOf(wall.height, bed) + 1;
-  return Array.from({ length: highest - lowest }, (_, i): Course => {
-    const k = lowest + i;
-    return {
-      bottom: Math.max(0, bed.at + k * bed.every + joint / 2),
-      top: Math.min(wall.height, bed.at + (k + 1) * bed.every - joint / 2),
-      joints: upright ? jointsAlong(upright, shiftOf(k, upright.every), wall.width) : [],
-    };
-  }).filter((c) => c.top > c.bottom);
+interface Box {
+  left: number;
+  right: number;
+  bottom: number;
+  top: number;
 }
 
-function jointsAlong({ at, every }: JointLine, shift: number, width: number): number[] {
+/**
+ * Courses and joints of a masonry wall and of its parts in masonry, set out from marked joints and the unit's size,
+ * counted up from the lowest of each.
+ *
+ *   course height = unit + joint, bond = unit + joint; every other course half a bond over, unless they stand in line
+ *
+ * Block 440 x 215 with 10 mm joints marked at (1500, 1420): courses every 225 mm, joints every 450 mm; with a bed alone
+ * its courses have no uprights. None without a marked bed, and for concrete. Undefined where there are none at all.
+ */
+export function masonryCourses(wall: Wall, evidence: readonly Evidence[]): Course[] | undefined {
+  const jointsAt = jointsOfWall(wall, evidence);
+  const whole = { left: 0, right: wall.width, bottom: 0, top: wall.height };
+  const own = wall.build.kind === 'masonry' ? coursesIn(ownJoints(wall, evidence), whole, whole) : [];
+  const parts = mainZones(wall).flatMap((z) => {
+    const middle = { x: (z.left + z.right) / 2, y: (z.bottom + z.top) / 2 };
+    const isOther = z.build?.kind ?? z.build?.masonry ?? z.build?.unit;
+    if (!isOther || wallAt(wall, middle.x, middle.y).build.kind !== 'masonry') return [];
+    return coursesIn(jointsAt(middle.x, middle.y), z, whole);
+  });
+  const all = [...own, ...parts];
+  return all.length > 0 ? all : undefined;
+}
+
+/** Of the wall itself, whatever its parts are. */
+const ownJoints = (wall: Wall, evidence: readonly Evidence[]): MarkedJoints | undefined => {
+  const others = mainZones(wall).filter((z) => z.build?.kind ?? z.build?.masonry ?? z.build?.unit);
+  const own = evidence.filter(
+    (e) => !others.some((z) => e.y !== undefined && e.x >= z.left && e.x <= z.right && e.y >= z.bottom && e.y <= z.top),
+  );
+  return jointsOfWall({ ...wall, zones: [] }, own)(0, 0);
+};
+
+function coursesIn(marked: MarkedJoints | undefined, part: Box, whole: Box): Course[] {
+  if (!marked?.bed) return [];
+  const { bed, upright, joint, bond } = marked;
+  const [bottom, top] = [Math.max(part.bottom, whole.bottom), Math.min(part.top, whole.top)];
+  const [left, right] = [Math.max(part.left, whole.left), Math.min(part.right, whole.right)];
+  const lowest = courseOf(bottom, bed);
+  const highest = courseOf(top, bed) + 1;
+  const sides = left > whole.left || right < whole.right ? { left, right } : {};
+  return Array.from({ length: Math.max(0, highest - lowest) }, (_, i) => {
+    const k = lowest + i;
+    return {
+      bottom: Math.max(bottom, bed.at + k * bed.every + joint / 2),
+      top: Math.min(top, bed.at + (k + 1) * bed.every - joint / 2),
+      ...sides,
+      joints: upright ? jointsAlong(upright, shiftOf(k, upright.every, bond), left, right) : [],
+    };
+  })
+    .filter((c) => c.top > c.bottom)
+    .map((c, i): Course => ({ number: i + 1, ...c }));
+}
+
+function jointsAlong({ at, every }: JointLine, shift: number, left: number, right: number): number[] {
   const x = at + shift;
-  const first = Math.ceil(-x / every);
-  const last = Math.floor((width - x) / every);
+  const first = Math.ceil((left - x) / every);
+  const last = Math.floor((right - x) / every);
   return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => x + (first + i) * every);
 }

@@ -4,10 +4,10 @@ import { DRILL_SD_MM } from './holeChance';
 import { courseOf, shiftOf, type JointLine, type MarkedJoints } from './markedJoints';
 
 /** A hole's centre keeps so many of its diameters off a joint's middle, and one off its mortar however thick that is. Ours. */
-const JOINT_DIAMETERS = 1.5;
+export const JOINT_DIAMETERS = 1.5;
 
 /** Kept from the edge of a backing, mm; and what is taken of backing whose edges nobody has marked. Ours. */
-const BACKING_EDGE_MM = 20;
+export const BACKING_EDGE_MM = 20;
 const BACKING_UNMARKED = 0.95;
 
 /** What is known of one way of the joints at a place, and what it comes to. */
@@ -27,12 +27,12 @@ export interface UnitChance {
  */
 export function unitChance(joints: MarkedJoints | undefined, x: number, y: number, holeMm: number): UnitChance {
   if (!joints) return { chance: 1, known: 1, unmarked: [] };
-  const { unit, joint, bed, upright } = joints;
+  const { unit, joint, bed, upright, bond } = joints;
   const off = Math.max(JOINT_DIAMETERS * holeMm, joint / 2 + holeMm);
   const blind = (size: number) => Math.max(0, size + joint - 2 * off) / (size + joint);
   const onBed = bed ? clearOf(bed, y, off) : blind(unit.height);
   const course = bed ? courseOf(y, bed) : 0;
-  const line = upright && { ...upright, at: upright.at + shiftOf(course, upright.every) };
+  const line = upright && { ...upright, at: upright.at + shiftOf(course, upright.every, bond) };
   const onUpright = line ? clearOf(line, x, off) : blind(unit.width);
   return {
     chance: onBed * onUpright,

@@ -1,6 +1,7 @@
 import type { Build, Job, Stud, Working } from '@steddo/contract';
 import { half, leaf, minus, node, sum } from '../primitives/working';
 import { likeliestStuds, type LaidStud } from './likeliestStuds';
+import { studBuildOf, type Wall } from '../room/wallAt';
 import { readMark, type Estimate } from './readMark';
 import type { StudType } from './studWeights';
 import { type Layer, type WallBelief, saidOf, woodAlong } from './wallBelief';
@@ -12,15 +13,14 @@ import { STUD_WIDTH_MM } from '../primitives/wallFacts';
 const STUD_SHOWN = 0.5;
 
 /** Width of a ply as a number with its origin: the job's, or the usual one as a guess. */
-export const studWidthOf = (build: Build, guess = build.studWidth === undefined): Working =>
-  leaf('stud-width', build.studWidth ?? STUD_WIDTH_MM, 'mm', {
-    path: 'room.wall.build.studWidth',
-    guess,
-  });
+export const studWidthOf = (build: Build, guess = build.studWidth === undefined, path = 'room.wall.build'): Working =>
+  leaf('stud-width', build.studWidth ?? STUD_WIDTH_MM, 'mm', { path: `${path}.studWidth`, guess });
 
 /** The same for a wall, where a width that is marked a guess stays one. */
-export const studPly = ({ build }: { build: Build }, guessed: Job['guessed']): Working =>
-  studWidthOf(build, saidOf(build, guessed, 'studWidth') === undefined);
+export const studPly = (wall: Wall, guessed: Job['guessed']): Working => {
+  const studs = studBuildOf(wall);
+  return studWidthOf(studs.build, saidOf(studs, guessed, 'studWidth') === undefined, studs.path);
+};
 
 /** Mean and spread of where a stud's middle is, with the chance that one of that many plies is there. */
 interface StudEstimate {

@@ -1,4 +1,5 @@
-import type { Build, Evidence, Job, Scan } from '@steddo/contract';
+import type { Evidence, Job, Scan } from '@steddo/contract';
+import { studBuildOf } from '../room/wallAt';
 import { drilledEvidence } from './drilledHoles';
 import { density } from '../primitives/normal';
 import { pitchPrior, pitchTail, type PitchPrior, PITCH_RANGE_MM } from './pitchPrior';
@@ -65,8 +66,11 @@ export interface WallBelief {
 }
 
 /** A number of the build that somebody measured or said; one that is marked a guess does not count. */
-export const saidOf = (build: Build, guessed: Job['guessed'], field: 'spacing' | 'studWidth'): number | undefined =>
-  (guessed ?? []).includes(`room.wall.build.${field}`) ? undefined : build[field];
+export const saidOf = (
+  { build, path }: ReturnType<typeof studBuildOf>,
+  guessed: Job['guessed'],
+  field: 'spacing' | 'studWidth',
+): number | undefined => ((guessed ?? []).includes(`${path}.${field}`) ? undefined : build[field]);
 
 const onMain = (e: { wall?: string | undefined }) => (e.wall ?? 'main') === 'main';
 
@@ -78,8 +82,9 @@ export function wallInputOf(
   wall: Job['room']['wall'],
   guessed: Job['guessed'],
 ): WallInput {
-  const spacingMm = saidOf(wall.build, guessed, 'spacing');
-  const plyMm = saidOf(wall.build, guessed, 'studWidth');
+  const studs = studBuildOf(wall);
+  const spacingMm = saidOf(studs, guessed, 'spacing');
+  const plyMm = saidOf(studs, guessed, 'studWidth');
   return {
     evidence: [...(evidence ?? []).filter(onMain), ...drilledEvidence(drilled)],
     scans: (scans ?? []).filter(onMain),

@@ -4,6 +4,7 @@ import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
 import type { StudsFound } from './inferStuds';
 import { masonryCourses } from './masonryCourses';
+import { studBuildOf } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
 import { backingMet, SHEET_LIKELY } from './sheetBehind';
 import { backingOf, noggingsOf } from './otherTimber';
@@ -17,7 +18,7 @@ export type WallSections = Pick<Plan, 'studs' | 'wood' | 'odd' | 'noggings' | 'b
 export function solidSections({ room, evidence = [] }: Job): Pick<Plan, 'courses' | 'backing'> {
   const main = evidence.filter((e) => (e.wall ?? 'main') === 'main');
   const backing = backingOf(main);
-  const courses = masonryCourses(room.wall.build, main, room.wall);
+  const courses = masonryCourses(room.wall, main);
   return { ...(backing ? { backing } : {}), ...(courses ? { courses } : {}) };
 }
 
@@ -28,7 +29,7 @@ export function wallPart(
 ): { section: WallSections; findings: Finding[] } {
   const { wall } = job.room;
   const evidence = (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main');
-  const isRead = evidence.length + (job.scans ?? []).length > 0 && wall.build.kind !== 'masonry';
+  const isRead = evidence.length + (job.scans ?? []).length > 0 && studBuildOf(wall).build.kind !== 'masonry';
   const p = isRead ? [...wood].filter((_, x) => x % WOOD_STEP_MM === 0) : [];
   const noggings = noggingsOf(evidence, studs, wall.width);
   return {
@@ -50,7 +51,7 @@ export function wallPart(
 
 /** On a wall of studs: wood that no layout explains, or backing that somebody met. */
 const isSheet = (job: Job, sheet: number): boolean =>
-  WALL_KINDS[job.room.wall.build.kind].main === 'stud' && (sheet >= SHEET_LIKELY || backingMet(job));
+  WALL_KINDS[studBuildOf(job.room.wall).build.kind].main === 'stud' && (sheet >= SHEET_LIKELY || backingMet(job));
 
 /** What has to be expected in the wall, and what looks have shown, at every hole and opening. */
 export function hazardPart(
