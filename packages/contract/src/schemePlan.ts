@@ -175,6 +175,8 @@ export const remedy = z.strictObject({
     'anchors',
     /** What was chosen by hand, let go again. */
     'let-go',
+    /** Packing so thick under the part that stands back. */
+    'pack',
   ]),
   by: z.union([num, z.string()]).optional(),
   result: z.strictObject({ utilisation: num.optional(), verdict: z.enum(['go', 'caution', 'stop']) }),

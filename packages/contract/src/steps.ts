@@ -15,6 +15,7 @@ export const STEP_IDS = [
   'fit.cords',
   // on the wall
   'wall.look',
+  'wall.mantel',
   'wall.holes',
   'wall.level',
   'wall.pull',

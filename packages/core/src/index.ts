@@ -130,6 +130,7 @@ export type { ToleranceModel } from './tolerance/toleranceModel';
 
 // what holds it
 export { N_PER_POUND } from './fixing/lagTables';
+export { lagKind } from './scheme/remedies';
 export { kitOf, withKit, type Kit } from './fixing/kit';
 export { policyOf, type FixingPolicy } from './scheme/ways';
 export { FIXING_POLICIES, fixingPolicies, type PolicySays } from './compare/fixingPolicies';
@@ -151,3 +152,6 @@ export { POOR_DEG } from './reach/seatServices';
 export { FIXING_KINDS } from './fixing/fixingKinds';
 export { ITEM_KINDS, ROOM_THINGS } from './room/roomThings';
 export { WALL_KINDS } from './room/wallKinds';
+export { boardOf, buildsOf, mainZones, studBuildOf, wallAt } from './room/wallAt';
+export { FACE_STEP_MM, platePlane } from './room/platePlane';
+export { plateOf, STUD_DEPTH_MM } from './fixing/fastenerCapacity';

@@ -1,5 +1,5 @@
 import type { Item, Job, Plan } from '@steddo/contract';
-import { outOf } from '@steddo/core';
+import { mainZones, outOf } from '@steddo/core';
 import { armShapes, armSights, swingShapes, type Swung } from './armShapes';
 import { leadsFromAbove } from './leadShapes';
 import type { Box, Scene, Shape } from './scene';
@@ -79,6 +79,7 @@ export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
   const shapes: Shape[] = [
     ...map,
     { kind: 'rect', role: 'cut', id: 'wall-cut', left: 0, right: width, bottom: 0, top: WALL_MM },
+    ...standingOut(job),
     ...(returns?.left ? [side('return-left', -WALL_MM, 0)] : []),
     ...(returns?.right ? [side('return-right', width, width + WALL_MM)] : []),
     ...(job.room.objects ?? []).filter((o) => outOf(o) > SEEN_MM).map((o) => itemShape(o, width)),
@@ -103,6 +104,15 @@ export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
   ];
   return { bounds, focus: bounds, shapes, labels: swung?.angles ? sights.labels : [] };
 }
+
+/** Parts of the wall whose face is in front of the rest. */
+const standingOut = ({ room }: Job): Shape[] =>
+  mainZones(room.wall)
+    .filter((z) => (z.face ?? 0) > 0)
+    .map((z) => ({
+      ...{ kind: 'rect', role: 'cut', id: `face-${z.id}`, left: z.left, right: z.right },
+      ...{ bottom: -z.face!, top: 0 },
+    }));
 
 const middleOf = (job: Job, plan: Plan): number => plan.placement?.centre.x ?? job.room.wall.width / 2;
 

@@ -1,6 +1,8 @@
 import type { Job, Plan } from '@steddo/contract';
 import { formatTape, holeState, tapeOf } from '@steddo/core';
 import { plateShapes } from './faceScene';
+import { packingShapes } from './mantelShapes';
+import { insideShapes } from './wallShapes';
 import { grow, type Label, type Scene, type Shape } from './scene';
 
 /** So much of the wall about the plate is in view, mm. */
@@ -18,16 +20,8 @@ export function drillScene(job: Job, plan: Plan, holeId: string | undefined): Sc
   const now = holes.find((h) => h.id === holeId);
   const [first] = holes;
   const shapes: Shape[] = [
-    ...(plan.studs ?? []).map((s, i): Shape => ({
-      kind: 'rect',
-      role: 'stud',
-      id: `stud-${i}`,
-      weight: s.probability,
-      left: s.centre - s.width / 2,
-      right: s.centre + s.width / 2,
-      bottom: view.bottom,
-      top: view.top,
-    })),
+    ...insideShapes(job, plan, view).filter((s) => s.kind !== 'line' || (s.y2 > view.bottom && s.y1 < view.top)),
+    ...packingShapes(plan),
     ...plateShapes(job, plan),
     ...(first
       ? [

@@ -4,6 +4,7 @@ import { markName } from '@steddo/text';
 import type { Swung } from './armShapes';
 import { evidenceShapes, hazardShapes, insideShapes, nextLookShapes, ribbonShapes } from './wallShapes';
 import { leadsOnFace } from './leadShapes';
+import { fireLabels, mantelShapes, packingShapes } from './mantelShapes';
 import { join, type Box, type Label, type Scene, type Shape } from './scene';
 
 /** Which measures hang on the wall in a view. */
@@ -27,13 +28,15 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet, { swung, look 
   const shapes: Shape[] = [
     { kind: 'rect', role: 'wall', id: 'wall', ...bounds },
     ...zoneShapes(job),
-    ...insideShapes(plan, bounds),
+    ...insideShapes(job, plan, bounds),
     ...(inside ? hazardShapes(plan) : []),
     ...objectShapes(job, false),
     ...(inside ? [] : evidenceShapes(job, plan)),
     ...setShapes(job, plan),
     ...(swung ? turnedShapes(plan, swung) : []),
     ...objectShapes(job, true),
+    ...mantelShapes(job, plan),
+    ...packingShapes(plan),
     ...plateShapes(job, plan),
     ...eyeLines(job, bounds),
     ...settledMarks(job, plan),
@@ -193,7 +196,7 @@ function zoneShapes(job: Job): Shape[] {
       kind: 'rect',
       role: 'zone',
       id,
-      name: build?.state ?? build?.kind ?? 'differs',
+      name: build?.state ?? (build?.kind === 'masonry' ? (build.masonry ?? build.kind) : build?.kind) ?? 'differs',
       left,
       right,
       bottom,
@@ -242,6 +245,7 @@ function labelsFor(job: Job, plan: Plan, set: LabelSet): Label[] {
   if (set === 'heights') return heightLabels(plan, show);
   if (set === 'holes') return holeLabels(plan, show);
   if (set === 'leads') return leadLabels(plan, show);
+  if (set === 'none') return fireLabels(job, plan, show);
   if (set === 'studs')
     return (plan.studs ?? []).map((s, i) => ({
       id: `stud-${i}`,

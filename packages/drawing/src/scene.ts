@@ -67,6 +67,16 @@ export type Role =
   | 'map-good'
   | 'map-fair'
   | 'map-poor'
+  // walls that are not one wall, and a cut through the plate
+  | 'packing'
+  | 'timber'
+  | 'fire-gap'
+  | 'cover-cut'
+  | 'stud-cut'
+  | 'unit-cut'
+  | 'mortar'
+  | 'slot-cut'
+  | 'bore'
   // the set and its screw
   | 'insert'
   | 'arm'

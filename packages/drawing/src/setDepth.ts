@@ -1,10 +1,15 @@
 import type { Job, Plan } from '@steddo/contract';
-import { faceOut, leaf } from '@steddo/core';
+import { faceOut, leaf, platePlane } from '@steddo/core';
 
 /** How far the set's back and its face stand from the wall, mm: folded mount, spacers, thickness. */
 export function setDepth(job: Job, plan: Plan): { back: number; face: number } {
   const { screws, screwCheck } = plan.screen;
   const spacer = screws?.find((s) => s.id === screwCheck?.chosen)?.spacer ?? 0;
   const face = faceOut(job, spacer > 0 ? leaf('spacer', spacer, 'mm') : undefined).value;
-  return { back: (job.mount?.depth.folded ?? 0) + spacer, face };
+  const plane = planeOf(job, plan);
+  return { back: (job.mount?.depth.folded ?? 0) + spacer + plane, face: face + plane };
 }
+
+/** How far the plate's back stands in front of the wall's own face: packing, or a part that stands out. */
+export const planeOf = ({ room, choices }: Job, { placement }: Plan): number =>
+  placement?.plate ? platePlane(room.wall, placement.plate, choices?.packing).plane : 0;

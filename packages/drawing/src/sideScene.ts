@@ -1,9 +1,18 @@
 import type { Job, Plan } from '@steddo/contract';
-import { COMFORT_CENTRE_DEG, RECLINE_SHARE, armDrawn, eyeOf, outOf, setMayCover } from '@steddo/core';
+import {
+  COMFORT_CENTRE_DEG,
+  RECLINE_SHARE,
+  armDrawn,
+  eyeOf,
+  outOf,
+  mainZones,
+  setMayCover,
+  wallAt,
+} from '@steddo/core';
 import type { Swung } from './armShapes';
 import { personShapes } from './person';
 import type { Box, Label, Scene, Shape } from './scene';
-import { setDepth } from './setDepth';
+import { planeOf, setDepth } from './setDepth';
 
 /** Behind the wall's face, drawn hatched, mm. */
 const WALL_MM = 90;
@@ -27,6 +36,7 @@ export function sideScene(job: Job, plan: Plan, swung?: Swung): Scene {
   const placed = plan.placement && setShapes(job, plan);
   const shapes: Shape[] = [
     { kind: 'rect', role: 'cut', id: 'wall-cut', left: -WALL_MM, right: 0, bottom: 0, top: height },
+    ...faceShapes(job, plan),
     ...besideShapes(job, plan),
     ...viewers.flatMap((v) => (placed ? bandShape(job, v, placed.out) : [])),
     ...viewers.flatMap((v) => personShapes(v.viewer, v.z, v.eye)),
@@ -72,14 +82,45 @@ function setShapes(job: Job, plan: Plan): Placed {
       kind: 'rect',
       role: 'bracket',
       id: 'plate-cut',
-      left: 0,
-      right: Math.min(12, job.mount?.depth.folded ?? 12),
+      left: planeOf(job, plan),
+      right: planeOf(job, plan) + Math.min(12, job.mount?.depth.folded ?? 12),
       bottom: p.plate.bottom,
       top: p.plate.top,
     });
   const tilt = p.tiltNeeded;
   if (tilt !== undefined && Math.abs(tilt) >= 1) shapes.push(tilted(box, p.centre.y, tilt));
   return { shapes, out };
+}
+
+/** Parts of the wall that stand out at the set's middle, what is packed there, and the timber of a mantel. */
+function faceShapes(job: Job, plan: Plan): Shape[] {
+  const x = plan.placement?.centre.x ?? job.room.wall.width / 2;
+  const plane = planeOf(job, plan);
+  const zones = mainZones(job.room.wall).filter((z) => z.left <= x && z.right >= x);
+  const { timber, object } = plan.mantel ?? {};
+  const ledger = job.room.objects?.find((o) => o.id === object)?.ledger;
+  const behind = timber ? wallAt(job.room.wall, x, (timber.bottom + timber.top) / 2).face : 0;
+  return [
+    ...zones
+      .filter((z) => (z.face ?? 0) > 0)
+      .map((z): Shape => ({
+        ...{ kind: 'rect', role: 'cut', id: `face-${z.id}`, left: 0, right: z.face!, bottom: z.bottom, top: z.top },
+      })),
+    ...(plan.packing ?? [])
+      .filter((p) => p.left <= x && p.right >= x)
+      .map((p, i): Shape => ({
+        ...{ kind: 'rect', role: 'packing', id: `packing-${i}` },
+        ...{ left: plane - p.thickness, right: plane, bottom: p.bottom, top: p.top },
+      })),
+    ...(timber && ledger
+      ? [
+          {
+            ...({ kind: 'rect', role: 'timber', id: 'mantel-timber' } as const),
+            ...{ left: behind, right: behind + ledger.thickness, bottom: timber.bottom, top: timber.top },
+          },
+        ]
+      : []),
+  ];
 }
 
 /** The set turned about the middle of its back so that its face looks at the eyes. */

@@ -1,4 +1,5 @@
 import type { Evidence, Job, NextLook, Plan } from '@steddo/contract';
+import { mainZones, WALL_KINDS, wallAt } from '@steddo/core';
 import type { Box, Shape } from './scene';
 
 /** Half of a strip of tape stuck on the wall, mm. */
@@ -14,11 +15,11 @@ const DOUBT_SD = 2;
 const onMain = (e: { wall?: string | undefined }): boolean => (e.wall ?? 'main') === 'main';
 
 /** What is behind the board as far as it is known: courses, backing, studs with their doubt, noggings. */
-export function insideShapes(plan: Plan, wall: Box): Shape[] {
+export function insideShapes(job: Job, plan: Plan, wall: Box): Shape[] {
   return [
     ...courseShapes(plan, wall),
     ...backingShapes(plan, wall),
-    ...studShapes(plan, wall),
+    ...studShapes(job, plan, wall),
     ...(plan.noggings ?? []).map((n, i): Shape => ({
       kind: 'rect',
       role: 'nogging',
@@ -31,37 +32,51 @@ export function insideShapes(plan: Plan, wall: Box): Shape[] {
   ];
 }
 
-function studShapes(plan: Plan, { bottom, top }: Box): Shape[] {
+function studShapes(job: Job, plan: Plan, wall: Box): Shape[] {
   return (plan.studs ?? []).flatMap((s, i): Shape[] => {
     const half = s.width / 2;
     const doubt = half + DOUBT_SD * s.sd;
-    return [
-      {
-        kind: 'rect',
-        role: 'stud-doubt',
-        id: `stud-doubt-${i}`,
-        left: s.centre - doubt,
-        right: s.centre + doubt,
-        bottom,
-        top,
-      },
-      {
-        kind: 'rect',
-        role: 'stud',
-        id: `stud-${i}`,
-        weight: s.probability,
-        left: s.centre - half,
-        right: s.centre + half,
-        bottom,
-        top,
-      },
-    ];
+    return stretchesOf(job, s.centre, wall).flatMap(({ bottom, top }, k): Shape[] => {
+      const id = k === 0 ? `${i}` : `${i}-${k}`;
+      return [
+        {
+          ...{ kind: 'rect', role: 'stud-doubt', id: `stud-doubt-${id}`, bottom, top },
+          left: s.centre - doubt,
+          right: s.centre + doubt,
+        },
+        {
+          ...{ kind: 'rect', role: 'stud', id: `stud-${id}`, weight: s.probability, bottom, top },
+          ...{ left: s.centre - half, right: s.centre + half },
+        },
+      ];
+    });
   });
 }
 
-function courseShapes(plan: Plan, { left, right }: Box): Shape[] {
+/** From where to where up the wall there can be a stud: not in a part that is built of something else. */
+function stretchesOf({ room }: Job, x: number, { bottom, top }: Box): { bottom: number; top: number }[] {
+  const zones = mainZones(room.wall).filter((z) => z.left <= x && z.right >= x);
+  if (zones.length === 0) return [{ bottom, top }];
+  const ys = [bottom, ...zones.flatMap((z) => [z.bottom, z.top]).filter((y) => y > bottom && y < top), top];
+  const cuts = [...new Set(ys)].sort((a, b) => a - b);
+  const found: { bottom: number; top: number }[] = [];
+  cuts.slice(1).forEach((upper, k) => {
+    const lower = cuts[k]!;
+    const { main } = WALL_KINDS[wallAt(room.wall, x, (lower + upper) / 2).build.kind];
+    if (main === 'masonry' || main === 'backing') return;
+    const before = found.at(-1);
+    if (before && before.top === lower) before.top = upper;
+    else found.push({ bottom: lower, top: upper });
+  });
+  return found;
+}
+
+function courseShapes(plan: Plan, wall: Box): Shape[] {
   return (plan.courses ?? []).flatMap((c, k): Shape[] => [
-    { kind: 'line', role: 'joint-line', id: `bed-${k}`, x1: left, y1: c.bottom, x2: right, y2: c.bottom },
+    {
+      ...{ kind: 'line', role: 'joint-line', id: `bed-${k}`, y1: c.bottom, y2: c.bottom },
+      ...{ x1: c.left ?? wall.left, x2: c.right ?? wall.right },
+    },
     ...c.joints.map((x, i): Shape => ({
       kind: 'line',
       role: 'joint-line',

@@ -98,6 +98,8 @@ export function remedyText(
       return `shift the set ${say.length(Math.abs(mm))} to the ${mm > 0 ? 'right' : 'left'}`;
     case 'anchors':
       return 'anchors in the board here';
+    case 'pack':
+      return `pack what stands back by ${say.length(mm)}: a straight timber on two small screws that only hold it`;
     case 'let-go':
       return LET_GO[String(by)] ?? 'let go what was chosen by hand';
   }
@@ -123,6 +125,14 @@ export function changedHoles(before: Plan, after: Plan, say: Wording): string {
       : []),
     ...(after.loads ? [`The worst fastener then uses ${shareText(after.loads.worst)}.`] : []),
   ].join(' ');
+}
+
+/** Where in its brick or block a hole is: `course 25: 30 over its level joint, 30 right of the upright one`. */
+export function unitText({ unit, x, y }: Pick<Hole, 'unit' | 'x' | 'y'>, say: Wording): string {
+  if (!unit) return '';
+  const up = `${say.length(y - unit.bottom)} over its lower edge`;
+  const across = unit.left === undefined ? '' : `, ${say.length(x - unit.left)} right of its left one`;
+  return `course ${unit.course} from below: ${up}${across}`;
 }
 
 const LET_GO: Record<string, string> = {

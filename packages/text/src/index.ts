@@ -53,6 +53,7 @@ export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenNam
 export {
   changedHoles,
   remedyText,
+  unitText,
   setOutName,
   setOutText,
   fixingName,
@@ -71,6 +72,7 @@ export {
   certainName,
   certainText,
   coverChoice,
+  bondChoice,
   masonryChoice,
   evidenceName,
   lookedName,
@@ -80,3 +82,4 @@ export {
   wallChoice,
   type MarkKind,
 } from './wallWords';
+export { MANTEL_AFTER, MANTEL_BEFORE, mantelWords, type MantelWords } from './mantel';

@@ -74,7 +74,7 @@ export function nextLookWhy(look: NextLook, now: number): string {
 export function enoughText({ now, enough }: Looking): string {
   switch (enough) {
     case 'sure':
-      return `Enough: every hole is in wood, at least 97 in 100. All together ${percent(now)}.`;
+      return `Enough: every hole meets what it is meant for, at least 97 in 100. All together ${percent(now)}.`;
     case 'little-gain':
       return `Enough: no look gains half a point any more. All holes in wood: ${percent(now)}.`;
     case 'no-place':

@@ -102,6 +102,10 @@ export const wallChoice: Record<BuildKind, string> = {
   'metal-backing': 'metal backing',
   unknown: 'not known',
 };
+export const bondChoice: Record<NonNullable<NonNullable<Build['unit']>['bond']>, string> = {
+  stretcher: 'half over half',
+  stack: 'joint above joint',
+};
 export const masonryChoice: Record<NonNullable<Build['masonry']>, string> = {
   brick: 'brick',
   block: 'block',

@@ -1,6 +1,6 @@
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { aboveScene, fitScene, screwScene, setScene, sideScene, type LabelSet } from '@steddo/drawing';
+import { aboveScene, fitScene, screwScene, sectionScene, setScene, sideScene, type LabelSet } from '@steddo/drawing';
 import { useRoomContext } from '../state/roomState';
 import { type BuiltStage, type ViewName } from '../state/stageIds';
 import { Tap } from '../ui/Tap';
@@ -171,6 +171,8 @@ function Named({ name, whole, stage, labels, movable, ...zoom }: NamedProps) {
       return <ScrewView {...zoom} />;
     case 'staged':
       return <StagedView {...zoom} />;
+    case 'section':
+      return <SectionView {...zoom} />;
   }
 }
 
@@ -249,6 +251,29 @@ function StagedView(zoom: ZoomProps) {
       units={job.units}
       label="the set from behind with the mount on it, to scale"
       testID="staged"
+    />
+  );
+}
+
+/** The cut through the plate at the hole that is looked at. */
+function SectionView(zoom: ZoomProps) {
+  const { job, plan } = useRoomContext();
+  const { held } = useCanvas();
+  const scene = useMemo(() => sectionScene(job, plan, held), [job, plan, held]);
+  if (!scene)
+    return (
+      <View style={{ flex: 1, padding: 16 }}>
+        <Txt>The cut through the plate is drawn when there are holes.</Txt>
+      </View>
+    );
+  return (
+    <Drawing
+      {...zoom}
+      scene={scene}
+      box={scene.focus}
+      units={job.units}
+      label="cut through the plate and what it is screwed to, to scale"
+      testID="section"
     />
   );
 }

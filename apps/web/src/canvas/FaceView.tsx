@@ -2,13 +2,16 @@ import { useMemo } from 'react';
 import { faceScene, type LabelSet } from '@steddo/drawing';
 import { useRoomContext } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
+import { useCanvas } from '../state/canvasState';
 import { useSwung } from '../state/armState';
 import { useTool, useWallLook } from '../state/wallState';
+import { CornerHandles } from './CornerHandles';
 import { Drawing, type DrawingProps } from './Drawing';
 import { ItemHandles } from './ItemHandles';
 import { wallMovables } from './movables';
 import { SetHandle } from './SetHandle';
 import { ToolHandle } from './ToolHandle';
+import { TraceLayer } from './TraceLayer';
 
 export interface FaceProps extends Pick<DrawingProps, 'zoomer' | 'onZoomed'> {
   stage: BuiltStage;
@@ -23,9 +26,13 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
   const swung = useSwung(stage);
   const look = useWallLook(stage);
   const tool = useTool(stage);
+  const { trace: asked, held } = useCanvas();
+  // each is traced at its own stage
+  const trace = (asked === 'zone' && stage === 'room') || (asked === 'backing' && stage === 'wall');
+  const zone = job.room.wall.zones?.find((z) => z.id === held && (z.wall ?? 'main') === 'main');
   const scene = useMemo(() => faceScene(job, plan, labels, { swung, look }), [job, plan, labels, swung, look]);
   // the view follows the wall and not the set, so that a dragged set moves under a standing wall
-  const box = whole || stage === 'room' ? scene.bounds : frozenBox(scene.focus);
+  const box = whole || trace || stage === 'room' ? scene.bounds : frozenBox(scene.focus);
   const things = stage === 'room' && !readOnly;
   return (
     <Drawing
@@ -38,8 +45,9 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
       over={(view) => (
         <>
           {movable && plan.placement ? <SetHandle view={view} /> : null}
+          {trace && !readOnly ? <TraceLayer view={view} /> : null}
           {tool ? <ToolHandle view={view} tool={tool} /> : null}
-          {things ? (
+          {things && !trace ? (
             <ItemHandles
               view={view}
               movables={wallMovables(job)}
@@ -49,6 +57,7 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
               ]}
             />
           ) : null}
+          {things && !trace && zone ? <CornerHandles zone={zone} view={view} /> : null}
         </>
       )}
     />

@@ -234,6 +234,13 @@ function LineView({ shape, palette, ...at }: LinePx & { shape: Extract<Shape, { 
       return <line {...line} stroke={palette.ink} strokeWidth={2} strokeDasharray={DASH} />;
     case 'settled':
       return <line {...line} stroke={palette.tapeEdge} strokeWidth={5} />;
+    case 'fire-gap':
+      return (
+        <g stroke={palette.ink} strokeWidth={1.6}>
+          <line {...line} />
+          <path d={endTicks(at)} />
+        </g>
+      );
     case 'asked':
       return (
         <g stroke={palette.action} strokeWidth={3}>

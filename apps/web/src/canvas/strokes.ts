@@ -25,6 +25,22 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
       return { fill: soft, fillOpacity: 0.12, stroke: 'none' };
     case 'zone':
       return { fill: tape, fillOpacity: 0.28, stroke: tapeEdge, strokeDasharray: '2 4' };
+    case 'packing':
+      return { fill: wood, fillOpacity: 0.45, stroke: wood, strokeWidth: 1.4, strokeDasharray: '7 2' };
+    case 'timber':
+      return { fill: wood, fillOpacity: 0.3, stroke: ink, strokeWidth: 1, strokeDasharray: DASH };
+    case 'stud-cut':
+      return { fill: wood, fillOpacity: 0.3, stroke: wood, strokeWidth: 1.2 };
+    case 'cover-cut':
+      return { fill: raised, stroke: soft, strokeWidth: 1 };
+    case 'mortar':
+      return { fill: soft, fillOpacity: 0.12, stroke: 'none' };
+    case 'unit-cut':
+      return { fill: tape, fillOpacity: 0.45, stroke: tapeEdge, strokeWidth: 1.2 };
+    case 'slot-cut':
+      return { fill: sheet, stroke: 'none' };
+    case 'bore':
+      return { fill: sheet, stroke: action, strokeWidth: 1.2, strokeDasharray: '3 2' };
     case 'insert':
       return { fill: sheet, stroke: ink, strokeWidth: 2.2 };
     case 'arm':

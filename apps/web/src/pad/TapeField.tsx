@@ -1,6 +1,5 @@
 import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
-import { rounded } from '@steddo/text';
 import { journal } from '../data/shared';
 import { useRoomContext } from '../state/roomState';
 import { GuessBadge } from '../ui/GuessBadge';
@@ -8,7 +7,7 @@ import { Tap } from '../ui/Tap';
 import { TapeValue } from '../ui/TapeValue';
 import { size, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
-import type { Field } from './fields';
+import { fieldText, type Field } from './fields';
 import { usePad } from './PadContext';
 import { draftOf, openPadOf } from './usePadEntry';
 
@@ -42,22 +41,7 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
   const palette = usePalette();
   const { say, tape, readOnly } = useRoomContext();
   const { value, kind } = field;
-  const words =
-    value === undefined
-      ? 'not yet'
-      : kind === 'mass'
-        ? say.mass(value)
-        : kind === 'force'
-          ? say.force(value)
-          : kind === 'angle'
-            ? say.degrees(value)
-            : kind === 'count'
-              ? `x ${rounded(value, 3)}`
-              : field.alwaysMm
-                ? `${rounded(value, 2)} mm`
-                : field.inInches
-                  ? say.diagonal(value)
-                  : say.length(value);
+  const words = value === undefined ? 'not yet' : fieldText(value, field, say);
   return (
     <Tap
       label={`${field.label}, ${words}${field.guess ? ', a guess' : ''}`}

@@ -142,7 +142,7 @@ function Display({
       {units.length > 1 ? (
         <Key label={`unit ${entry.unit}, change`} shown={entry.unit} onPress={entry.nextUnit} narrow />
       ) : (
-        <Txt kind="bold">{entry.unit === 'deg' ? '°' : entry.unit}</Txt>
+        <Txt kind="bold">{entry.unit === 'deg' ? '°' : entry.unit === 'C' ? '°C' : entry.unit}</Txt>
       )}
       <IconTap icon="close" label="close the pad, keep what was typed" onPress={onClose} />
     </View>

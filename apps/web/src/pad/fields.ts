@@ -18,7 +18,7 @@ export interface Field {
   /** Path in the job; the draft is kept under it. */
   path: string;
   label: string;
-  kind: 'length' | 'mass' | 'angle' | 'count' | 'force';
+  kind: 'length' | 'mass' | 'angle' | 'count' | 'force' | 'celsius';
   /** mm, kg, degrees, newtons or a plain number; absent when there is none yet. */
   value?: number;
   guess?: boolean;
@@ -38,7 +38,7 @@ export type Typed =
   { ok: true; value: number } | { ok: false; reason: string; perhaps?: { value: number; unit: LengthUnit } };
 
 /** The unit that a bare number is in. */
-export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg' | 'x' | 'N';
+export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg' | 'x' | 'N' | 'C';
 
 export const unitsFor = (field: Field): readonly EntryUnit[] =>
   field.kind === 'length'
@@ -49,13 +49,16 @@ export const unitsFor = (field: Field): readonly EntryUnit[] =>
         ? ['N', 'lb']
         : field.kind === 'count'
           ? ['x']
-          : ['deg'];
+          : field.kind === 'celsius'
+            ? ['C']
+            : ['deg'];
 
 export function unitAtStart(field: Field, units: Units): EntryUnit {
   if (field.kind === 'mass') return units === 'imperial' ? 'lb' : 'kg';
   if (field.kind === 'force') return units === 'imperial' ? 'lb' : 'N';
   if (field.kind === 'angle') return 'deg';
   if (field.kind === 'count') return 'x';
+  if (field.kind === 'celsius') return 'C';
   if (field.inInches) return 'in';
   return field.alwaysMm || units === 'metric' ? 'mm' : 'in';
 }
@@ -80,11 +83,35 @@ const AMOUNT_UNITS: Record<Exclude<Field['kind'], 'length'>, string[]> = {
   force: ['lb', 'n'],
   count: ['x'],
   angle: ['°'],
+  celsius: ['°c', 'c'],
 };
 
 const plain = (value: number): string => rounded(value, 3);
-const amountWords = (field: Field, say: Wording) =>
-  field.kind === 'mass' ? say.mass : field.kind === 'force' ? say.force : field.kind === 'count' ? plain : say.degrees;
+const celsiusText = (value: number): string => `${rounded(value, 1)} °C`;
+
+/** How an amount of a kind is said. */
+function amountWords({ kind }: Field, say: Wording): (value: number) => string {
+  switch (kind) {
+    case 'mass':
+      return say.mass;
+    case 'force':
+      return say.force;
+    case 'count':
+      return plain;
+    case 'celsius':
+      return celsiusText;
+    default:
+      return say.degrees;
+  }
+}
+
+/** A value as it stands beside its label. */
+export function fieldText(value: number, field: Field, say: Wording): string {
+  if (field.kind === 'count') return `x ${plain(value)}`;
+  if (field.kind !== 'length') return amountWords(field, say)(value);
+  if (field.alwaysMm) return `${rounded(value, 2)} mm`;
+  return field.inInches ? say.diagonal(value) : say.length(value);
+}
 
 function readLength(text: string, field: Field, unit: LengthUnit, say: Wording): Typed {
   const read = parseTape(text, {
@@ -107,7 +134,7 @@ function readLength(text: string, field: Field, unit: LengthUnit, say: Wording):
 /** A value as it would be typed, without its unit. */
 export function asTyped(value: number, field: Field, unit: EntryUnit): string {
   if (unit === 'lb') return rounded(field.kind === 'force' ? value / N_PER_POUND : fromKg(value, 'lb'), 2);
-  if (unit === 'kg' || unit === 'deg' || unit === 'x' || unit === 'N') return rounded(value, 3);
+  if (unit === 'kg' || unit === 'deg' || unit === 'x' || unit === 'N' || unit === 'C') return rounded(value, 3);
   if (unit === 'mm' || unit === 'cm' || unit === 'm') return rounded(fromMm(value, unit), unit === 'mm' ? 1 : 2);
   const tape: TapeStyle = { unit, divisionMm: 25.4 / 16 };
   const text = formatTape(value, tape);

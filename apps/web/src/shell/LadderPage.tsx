@@ -22,6 +22,7 @@ import { SaveState } from './SaveState';
 import { FeltSheet } from '../work/FeltPart';
 import { RemedyPart } from '../work/RemedyPart';
 import { ladderAt, otherResults, tick, type LadderAt } from '../features/ladder/ladderAt';
+import { JointTick } from '../features/ladder/JointTick';
 import { keepLevelled, levelledFrom } from '../features/ladder/levelled';
 import { MarkFace } from '../features/ladder/MarkFace';
 import { MovedSheet } from '../features/ladder/MovedSheet';
@@ -203,7 +204,11 @@ function OtherTicks({
   onFelt: () => void;
 }) {
   const [open, setOpen] = useState<'moved' | 'more'>();
-  const [usual, ...rare] = otherResults(hole);
+  const masonry = hole.into === 'masonry';
+  // what the bit met in masonry has a question of its own
+  const others = otherResults(hole);
+  const usual = masonry ? undefined : others[0];
+  const rare = masonry ? others : others.slice(1);
   const small = (r: Drilled['result'], press: () => void) => (
     <Small key={r} label={resultName(r)} testID={`tick-${r}`} disabled={readOnly} onPress={press} />
   );
@@ -211,10 +216,11 @@ function OtherTicks({
     <>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
         {small('drifted', () => setOpen('moved'))}
-        {small(usual!, () => onTick(usual!))}
+        {usual ? small(usual, () => onTick(usual)) : null}
         <Small label="something else" testID="tick-more" disabled={readOnly} onPress={() => setOpen('more')} />
         {small('felt-something', onFelt)}
       </View>
+      {masonry ? <JointTick at={hole} /> : null}
       {open === 'more' ? (
         <BottomSheet title="what came of it?" onClose={() => setOpen(undefined)} testID="more-sheet">
           <View style={{ gap: 10 }}>

@@ -82,7 +82,7 @@ export const STAGE: Record<BuiltStage, StageEntry> = {
   },
   holes: {
     body: HolesStage,
-    views: FACE,
+    views: ['face', 'section', 'side'],
     labels: 'holes',
     numbers: holeNumbers,
   },

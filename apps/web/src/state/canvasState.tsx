@@ -15,9 +15,15 @@ interface CanvasState {
   /** The thing on the wall whose numbers are open. */
   held: string | undefined;
   setHeld: (id: string | undefined) => void;
+  /** What is traced over the wall with a thumb, corner to corner. */
+  trace: Trace | undefined;
+  setTrace: (trace: Trace | undefined) => void;
   /** Brings the large drawing closer, further, or to where it fits. */
   zoomer: RefObject<Zoomer | undefined>;
 }
+
+/** A part of the wall that differs, or the outline of what is behind its board. */
+export type Trace = 'zone' | 'backing';
 
 /** What keys and buttons ask of a drawing. */
 export interface Zoomer {
@@ -33,10 +39,11 @@ export function CanvasProvider({ children }: { children: ReactNode }) {
   const [ask, setAsk] = useState<SetAsk>('none');
   const [screw, setScrew] = useState<ScrewDrawn>();
   const [held, setHeld] = useState<string>();
+  const [trace, setTrace] = useState<Trace>();
   const zoomer = useRef<Zoomer>(undefined);
   const value = useMemo(
-    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld, zoomer }),
-    [view, ask, screw, held],
+    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld, trace, setTrace, zoomer }),
+    [view, ask, screw, held, trace],
   );
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }

@@ -18,5 +18,5 @@ export type BuiltStage = (typeof STAGES)[number];
 export const isStage = (value: unknown): value is BuiltStage => STAGES.some((s) => s === value);
 
 /** The drawings of a room. */
-export const VIEWS = ['face', 'side', 'above', 'back', 'front', 'screw', 'staged'] as const;
+export const VIEWS = ['face', 'side', 'above', 'back', 'front', 'screw', 'staged', 'section'] as const;
 export type ViewName = (typeof VIEWS)[number];

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Job, Plan, Remedy } from '@steddo/contract';
-import { applyCommand, plan as planOf, type Command } from '@steddo/core';
+import { applyCommand, lagKind, plan as planOf, type Command } from '@steddo/core';
 import { drillScene } from '@steddo/drawing';
 import { capital, changedHoles, remedyText, shareText } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
@@ -125,7 +125,7 @@ function nameIn(job: Job, plan: Plan, by: string): string {
 
 /** What a tap would change in the job; nothing where it takes more than that. */
 function commandFor({ kind, by }: Remedy, job: Job, plan: Plan): Command | undefined {
-  const wall = job.room.wall.build.kind;
+  const wall = job.mount ? lagKind({ job, mount: job.mount }) : job.room.wall.build.kind;
   const fixing = job.mount?.walls[wall]?.fixing;
   const path = `mount.walls.${wall}.fixing` as const;
   switch (kind) {
@@ -143,6 +143,8 @@ function commandFor({ kind, by }: Remedy, job: Job, plan: Plan): Command | undef
       return { do: 'put', path: 'mount.studs.count', value: 2 };
     case 'shift-set':
       return plan.placement && { do: 'put', path: 'choices.centreX', value: plan.placement.centre.x + Number(by) };
+    case 'pack':
+      return { do: 'put', path: 'choices.packing', value: Number(by) };
     case 'let-go':
       return { do: 'drop', path: `choices.${by as 'plateX' | 'armHole' | 'fold'}` };
     case 'anchors':

@@ -21,6 +21,7 @@ export const LISTS: ReadonlySet<string> = new Set([
   'room.objects',
   'room.floor',
   'room.wall.zones',
+  'room.rules',
   'evidence',
   'scans',
   'looks',

@@ -49,6 +49,7 @@ const ofMount =
   };
 
 const MINUTES_A_HOLE = 2;
+const MANTEL_MINUTES = 25;
 const MINUTES_A_MASONRY_HOLE = 4;
 
 /** Every step; one that is missing here does not compile. The order is the order of the work. */
@@ -84,8 +85,15 @@ export const STEPS: Record<StepId, StepEntry> = {
     when: ({ mount }) => mount.latch === 'cord' || mount.latch === 'strap',
   },
   'wall.look': { after: [], minutes: 3, tools: ['finder', 'probe', 'pencil', 'tape'] },
+  'wall.mantel': {
+    after: ['wall.look'],
+    minutes: MANTEL_MINUTES,
+    tools: ['hammer', 'drill', 'level', 'blow-out bulb'],
+    who: () => 'two',
+    when: ({ job }) => (job.room.objects ?? []).some((o) => o.kind === 'mantel' && o.ledger !== undefined),
+  },
   'wall.holes': {
-    after: ['fit.stage', 'wall.look'],
+    after: ['fit.stage', 'wall.look', 'wall.mantel'],
     minutes: ({ holes }) =>
       holes.length * (holes.some((h) => h.into === 'masonry') ? MINUTES_A_MASONRY_HOLE : MINUTES_A_HOLE),
     tools: (c) => [

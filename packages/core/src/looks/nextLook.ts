@@ -96,10 +96,16 @@ function weighingOf(job: Job, plan: Plan, found: StudsFound): Weighing | undefin
   const search = plateSearch(job, mount, found, leaf('centre-chosen', centre, 'mm'));
   if (!search) return undefined;
   const { fixing } = search;
-  const rows = Math.ceil(fixing.count / studsNeeded(mount));
+  const count = lagsOf(plan) ?? fixing.count;
+  const rows = Math.ceil(count / studsNeeded(mount));
   const ways = found.studs.map((s) => possibleStuds(found.belief, s));
-  return { job, plan, found, search, diameter: fixing.diameter, rows, ways };
+  const asked = { ...search, fixing: { ...fixing, count } };
+  return { job, plan, found, search: asked, diameter: fixing.diameter, rows, ways };
 }
+
+/** How many of a plate's holes go into studs where others go into what is behind the rest of it. */
+const lagsOf = ({ scheme, holes = [] }: Plan): number | undefined =>
+  scheme?.kind === 'mixed' ? holes.filter((h) => h.into === 'stud' || h.into === 'metal-stud').length : undefined;
 
 /** P(all holes land) of the plate that makes it largest, each stud's column standing for itself. */
 function valueOf({ search, diameter, rows }: Weighing, ways: readonly Possible[][], aims: readonly Aim[]): number {

@@ -1,6 +1,7 @@
 import type { Finding, Fixing, Job, Mount, Side, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { foldOffsetOf } from '../arm/arm';
+import { studBuildOf } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../primitives/working';
 import type { Aim } from './chooseSlots';
@@ -21,7 +22,7 @@ export interface PlatePlan {
 
 /** The lag that this mount asks for in a stud wall. */
 function lagFor(mount: Mount, job: Job): Fixing | undefined {
-  const { kind } = job.room.wall.build;
+  const { kind } = studBuildOf(job.room.wall).build;
   if (kind !== 'timber-stud' && kind !== 'metal-stud') return undefined;
   const fixing = mount.walls[kind]?.fixing;
   return fixing && !isHollow(fixing.kind) && !isMasonry(fixing.kind) ? fixing : undefined;

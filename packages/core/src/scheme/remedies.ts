@@ -104,8 +104,8 @@ function shiftsOf(search: LagSetting): number[] {
 }
 const MOST_SHIFTS = 4;
 
-/** The kind of wall whose lags are meant: the wall's own, or that of a part with studs. */
-const lagKind = ({ job, mount }: RemedyInput): BuildKind => {
+/** The kind of wall whose lags a longer or a further one is for: the wall's own, or that of a part with studs. */
+export const lagKind = ({ job, mount }: Pick<RemedyInput, 'job' | 'mount'>): BuildKind => {
   const { kind } = job.room.wall.build;
   return mount.walls[kind]?.fixing?.kind === 'lag' ? kind : studBuildOf(job.room.wall).build.kind;
 };

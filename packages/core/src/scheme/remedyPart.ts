@@ -18,19 +18,28 @@ export interface Outcome {
 /** The ways out where something stops the holes; absent where nothing does. */
 export function remedyPart(input: SchemeInput, { made, loads, verdict }: Outcome): Remedy[] | undefined {
   const trouble: Trouble | undefined = made.trouble ?? (verdict === 'stop' ? 'load' : undefined);
-  if (!trouble) return undefined;
+  const packed = made.unpacked === undefined ? [] : [packedBy(input, made.unpacked)];
+  if (!trouble) return packed.length > 0 ? packed : undefined;
   const { frame, mount, found, spot, ranking } = input;
   const { job, centreX, width, height } = frame;
   const bottom = spot.bottom.value;
   const freeX = asPairs(feasible(sidewaysLimits(job, width, { bottom, top: bottom + height.value })));
   const middle = loads && made.holes ? middleOf(made.holes).x : centreX.value;
   const alternatives = made.section?.alternatives ?? [];
-  return remediesFor({
+  const rest = remediesFor({
     ...{ trouble, job, mount, found, centreX, kit: kitOf(job), ranking, freeX, loads },
     foldedAside: Math.abs(centreX.value - middle),
     onBoard: alternatives.filter((a) => a.kind === 'anchors' || a.kind === 'lags-and-anchors').map(onBoardOf),
     tries: (changed, at) => triedWith(input, changed, at),
   });
+  return [...packed, ...rest];
+}
+
+/** Packing under what stands back; what goes through it may still be too short. */
+function packedBy(input: SchemeInput, by: number): Remedy {
+  const { job, centreX } = input.frame;
+  const result = triedWith(input, { ...job, choices: { ...job.choices, packing: by } }, centreX);
+  return { kind: 'pack', by, result: result ?? { verdict: 'stop' } };
 }
 
 const onBoardOf = ({ key, worstUtilisation, stoppedBy }: SchemePlan) => ({

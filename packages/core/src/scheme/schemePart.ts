@@ -11,7 +11,7 @@ import { hangsAt, type Frame, type Spot } from '../placement/placeSet';
 import { studPart } from '../plate/chooseSlots';
 import type { PlatePlan } from '../plate/planPlate';
 import { finding } from '../primitives/findings';
-import { packingUnder } from '../room/platePlane';
+import { packingUnder, platePlane } from '../room/platePlane';
 import { buildsOf, studBuildOf } from '../room/wallAt';
 import { half, leaf, minus, named, sum } from '../primitives/working';
 import type { StudsFound } from '../wall/inferStuds';
@@ -34,6 +34,8 @@ export interface SchemeMade {
   holes: Hole[];
   /** What is packed under the plate. */
   packing?: Packing[];
+  /** A step that nobody has packed yet, mm. */
+  unpacked?: number;
   section?: Plan['scheme'];
   /** What keeps it from being fastened here, before any load is asked for. */
   trouble?: Trouble;
@@ -119,8 +121,10 @@ function chosen(input: SchemeInput, setting: Setting, best: Scheme, schemes: Sch
   const others = schemes.others.map((s) => schemePlanOf(setting, s));
   const outline = outlineOfPlate(setting.mount, candidate);
   const packing = packingUnder(job.room.wall, outline, job.choices?.packing);
+  const { unpacked } = platePlane(job.room.wall, outline, job.choices?.packing);
   return {
     ...(packing.length > 0 ? { packing } : {}),
+    ...(unpacked > 0 ? { unpacked } : {}),
     spot: movedSpot(input, candidate),
     holes,
     findings: [

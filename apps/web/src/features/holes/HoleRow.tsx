@@ -1,4 +1,4 @@
-import { certainName, holeName, intoName, stepText, lookedName } from '@steddo/text';
+import { capital, certainName, holeName, intoName, stepText, lookedName, unitText } from '@steddo/text';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Hole, Mark } from '@steddo/contract';
@@ -10,12 +10,14 @@ import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
 import { sideWord } from '../../state/barNumbers';
+import { useCanvas } from '../../state/canvasState';
 import { useRoomContext } from '../../state/roomState';
 
 /** One hole with every measure that the hand needs; what is done at it folds under its name. */
 export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
   const palette = usePalette();
-  const { plan } = useRoomContext();
+  const { plan, say } = useRoomContext();
+  const { setHeld } = useCanvas();
   const [open, setOpen] = useState(false);
   if (!mark) return null;
   const { fromFloor, fromCentre, fromLeft } = mark.workings;
@@ -42,6 +44,7 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
         <Figure label="from the left wall" working={fromLeft} />
         <Figure label="bit" working={hole.workings.bit} as="bit" />
         <Figure label="depth, to the flag" working={hole.workings.depth} />
+        {hole.packing > 0 ? <Txt kind="small">{`over packing ${say.length(hole.packing)}`}</Txt> : null}
         {hole.unmarked ? <Txt kind="small">mark a joint first</Txt> : null}
         {hole.workings.probability && !hole.unmarked ? (
           <Figure label={certainName[hole.into]} working={hole.workings.probability} as="percent" size={16} />
@@ -51,7 +54,11 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
         label={`${name}: steps, ${open ? 'hide' : 'show'}`}
         expanded={open}
         testID={`steps-${hole.id}`}
-        onPress={() => setOpen(!open)}
+        onPress={() => {
+          setOpen(!open);
+          // the cut goes through the hole that is looked at
+          setHeld(open ? undefined : hole.id);
+        }}
       >
         <View style={{ flexDirection: 'row', alignItems: 'center' }}>
           <View style={{ flex: 1 }}>
@@ -68,6 +75,7 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
             {penetration ? <Figure label="screw in the wood" working={penetration} size={18} /> : null}
             {edgeMargin ? <Figure label="left beside it" working={edgeMargin} size={18} /> : null}
           </View>
+          {hole.unit ? <Txt kind="small">{`${capital(unitText(hole, say))}.`}</Txt> : null}
           {hole.steps.map((s, i) => (
             <Txt key={s} kind="small">{`${i + 1}. ${stepText(s)}`}</Txt>
           ))}

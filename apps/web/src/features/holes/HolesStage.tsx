@@ -11,6 +11,7 @@ import { HoleRow } from './HoleRow';
 import { KitPart } from './KitPart';
 import { LightPart } from './LightPart';
 import { LoadPart } from './LoadPart';
+import { PackingPart } from './PackingPart';
 import { PartsPart } from './PartsPart';
 import { RemedyPart } from '../../work/RemedyPart';
 import { SchemePart } from './SchemePart';
@@ -19,7 +20,7 @@ import { PolicyPart } from './PolicyPart';
 
 /** Will it hold, and where exactly: cautions first, the holes in drilling order, then what they rest on. */
 export function HolesStage() {
-  const { id, plan } = useRoomContext();
+  const { id, job, plan } = useRoomContext();
   const holes = plan.holes ?? [];
   return (
     <View>
@@ -51,6 +52,7 @@ export function HolesStage() {
       {holes.map((h) => (
         <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
       ))}
+      {(plan.packing ?? job.choices?.packing) ? <PackingPart /> : null}
       {holes.length > 0 ? (
         <Fold name="how the marks come onto the wall">
           <SetOutPart />

@@ -1,13 +1,11 @@
 import { View } from 'react-native';
-import type { Hole, Mark, Working } from '@steddo/contract';
-import { holeState, restsOnGuess } from '@steddo/core';
-import { bitText, type MarkWords, certainName } from '@steddo/text';
-import { GuessBadge } from '../../ui/GuessBadge';
-import { TapeValue } from '../../ui/TapeValue';
+import type { Hole, Mark } from '@steddo/contract';
+import { holeState } from '@steddo/core';
+import { bitText, capital, certainName, unitText, type MarkWords } from '@steddo/text';
 import { font } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
-import { data } from '../../ui/data';
+import { BigFigure, Fact } from '../../work/BigFigure';
 import { sideWord } from '../../state/barNumbers';
 import { useRoomContext } from '../../state/roomState';
 
@@ -66,46 +64,12 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
           label={certainName[hole.into]}
           text={hole.unmarked ? 'mark a joint first' : `${Math.floor(hole.probability * 100)} in 100`}
         />
+        {hole.packing > 0 ? <Fact label="packing before it" text={say.length(hole.packing)} /> : null}
       </View>
+      {hole.unit ? <Txt>{`${capital(unitText(hole, say))}.`}</Txt> : null}
       {words.steps.map((s, i) => (
         <Txt key={s}>{`${i + 1}. ${s}`}</Txt>
       ))}
     </View>
   );
 }
-
-function BigFigure({
-  label,
-  working,
-  after,
-  big,
-}: {
-  label: string;
-  working: Working;
-  after?: string | undefined;
-  big?: boolean;
-}) {
-  const { tape, job } = useRoomContext();
-  const guess = restsOnGuess(working, job.guessed ?? []);
-  return (
-    <View testID={`big-${label}`} {...data({ value: working.value })}>
-      <Txt kind="small" soft>
-        {label}
-      </Txt>
-      <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10 }}>
-        <TapeValue mm={Math.abs(working.value)} tape={tape} size={big ? 54 : 34} />
-        {after ? <Txt style={{ ...font.bold, fontSize: 26, lineHeight: 32 }}>{after}</Txt> : null}
-        {guess ? <GuessBadge /> : null}
-      </View>
-    </View>
-  );
-}
-
-const Fact = ({ label, text }: { label: string; text: string }) => (
-  <View>
-    <Txt kind="small" soft>
-      {label}
-    </Txt>
-    <Txt style={{ ...font.figure, fontSize: 22, lineHeight: 30 }}>{text}</Txt>
-  </View>
-);

@@ -1,5 +1,6 @@
 import type { Drilled, Hole, Job, Plan } from '@steddo/contract';
 import type { Command, SetOut } from '@steddo/core';
+import { logMark } from '../../state/marks';
 
 /** Where the hand is: at a mark, at the level after the first one, or through. */
 export type LadderAt =
@@ -22,10 +23,21 @@ export function ladderAt(plan: Plan, levelled: string | undefined, setOut: SetOu
   return { at: 'mark', hole: next, done, of };
 }
 
+/** What a hole is to the hand that drills it. */
+export interface Drillable extends Pick<Hole, 'id' | 'x' | 'y' | 'into'> {
+  fixing: Pick<Hole['fixing'], 'diameter'>;
+}
+
+/** The bit met a joint: the hole is left, and the joint is a mark of its own. */
+export function metJoint(job: Job, hole: Drillable, runs: 'horizontal' | 'vertical', at = new Date()): Command {
+  const mark = logMark(job, runs === 'horizontal' ? 'joint-bed' : 'joint-upright', hole.x, hole.y);
+  return { do: 'all', commands: [tick(job, hole, 'joint', { x: 0, y: 0 }, at), mark] };
+}
+
 /** Keeps what came of a hole, and where it really is. */
 export function tick(
   job: Job,
-  hole: Hole,
+  hole: Drillable,
   result: Drilled['result'],
   moved = { x: 0, y: 0 },
   at = new Date(),
@@ -50,6 +62,9 @@ export function otherResults(hole: Hole): Drilled['result'][] {
     case 'stud':
     case 'metal-stud':
       return ['hollow', 'metal', 'broken'];
+    case 'masonry':
+      // a joint or a void has a question of its own
+      return ['blocked', 'broken'];
     default:
       return ['hollow', 'blocked', 'broken'];
   }

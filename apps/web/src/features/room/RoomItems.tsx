@@ -15,6 +15,7 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { NameDialog } from '../../ui/NameDialog';
+import { MantelFields } from './MantelFields';
 import { newItem } from './newEntries';
 import { useRoomContext } from '../../state/roomState';
 
@@ -113,6 +114,7 @@ function ItemFields({ item }: { item: Item }) {
   return (
     <>
       <TapeFields fields={itemFields(job, item)} />
+      {item.kind === 'mantel' ? <MantelFields item={item} /> : null}
       <Switch
         label="the set may hang in front of it"
         testID="set-may-cover"

@@ -8,7 +8,9 @@ import { BEHIND, COVERS, MASONRY, STATES, WALLS } from './buildChoices';
 import { buildFields, buildFoldName } from './buildFields';
 import { Fold } from '../../ui/Fold';
 import { FoldedFindings } from '../../work/Findings';
+import { BondChoice } from './BondChoice';
 import { RoomCentre } from './RoomCentre';
+import { RoomFire, hasFire } from './RoomFire';
 import { RoomFloor } from './RoomFloor';
 import { RoomItems } from './RoomItems';
 import { RoomPeople, personFields } from './RoomPeople';
@@ -18,13 +20,14 @@ import { useRoomContext } from '../../state/roomState';
 /** The wall and what is on it, who sits where, what stands on the floor. */
 export function RoomStage() {
   const { job, dispatch, readOnly } = useRoomContext();
-  const { held } = useCanvas();
+  const { held, trace } = useCanvas();
   const fields = roomFields(job);
   const { build } = job.room.wall;
   const guess = job.guessed?.includes('room.wall.build.kind');
   const count = (name: string, list: readonly unknown[] | undefined) =>
     list?.length ? `${name}, ${list.length}` : name;
   const things = job.room.objects?.some((o) => o.id === held) ?? false;
+  const part = trace === 'zone' || (job.room.wall.zones?.some((z) => z.id === held) ?? false);
   return (
     <>
       <TapeFields fields={fields} />
@@ -55,6 +58,7 @@ export function RoomStage() {
             onChoose={(masonry) => dispatch(measure(job, 'room.wall.build.masonry', masonry))}
           />
         ) : null}
+        {build.kind === 'masonry' ? <BondChoice build={build} own={build.unit} path="room.wall.build.unit" /> : null}
         <TapeFields fields={buildFields(job)} />
         <Choice
           label="covered with"
@@ -78,9 +82,14 @@ export function RoomStage() {
           onChoose={(state) => dispatch(measure(job, 'room.wall.build.state', state))}
         />
       </Fold>
-      <Fold name={count('parts that differ, corners', job.room.wall.zones)}>
+      <Fold name={count('parts that differ, corners', job.room.wall.zones)} hold={part}>
         <RoomZones />
       </Fold>
+      {hasFire(job) ? (
+        <Fold name="fire, heat and flues">
+          <RoomFire />
+        </Fold>
+      ) : null}
       <Fold name={count('on the floor', job.room.floor)}>
         <RoomFloor />
       </Fold>

@@ -1,28 +1,31 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import type { Build, Job, Zone } from '@steddo/contract';
 import { removeEntry } from '@steddo/core';
-import { buildName } from '@steddo/text';
+import { buildName, masonryChoice } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
+import { useCanvas } from '../../state/canvasState';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { EntryRow } from '../../ui/EntryRow';
 import { Switch } from '../../ui/Switch';
-import { COVERS, KINDS, STATES } from './buildChoices';
+import { TraceNote } from '../../work/TraceNote';
+import { COVERS, KINDS, MASONRY, STATES } from './buildChoices';
+import { BondChoice } from './BondChoice';
+import { partFields } from './buildFields';
 import { newZone } from './newEntries';
 import { spanFields } from './spanFields';
 import { useRoomContext } from '../../state/roomState';
 
 /** Where the wall is not like the rest, and which of its ends is a corner. */
 export function RoomZones() {
-  const { job, dispatch, readOnly } = useRoomContext();
-  const [open, setOpen] = useState<string>();
+  const { job, dispatch, readOnly, say } = useRoomContext();
+  const { held, setHeld, trace, setTrace, setView } = useCanvas();
   const { zones = [], returns = {} } = job.room.wall;
   const add = () => {
     const zone = newZone(job);
     dispatch({ do: 'put', path: `room.wall.zones.${zone.id}`, value: zone });
-    setOpen(zone.id);
+    setHeld(zone.id);
   };
   const corner = (side: 'left' | 'right') => (on: boolean) =>
     dispatch({ do: 'put', path: 'room.wall.returns', value: { ...returns, [side]: on } });
@@ -33,17 +36,32 @@ export function RoomZones() {
           key={z.id}
           testID={`zone-${z.id}`}
           title={zoneName(z)}
-          open={open === z.id}
-          onOpen={() => setOpen(open === z.id ? undefined : z.id)}
+          note={`${say.length(z.right - z.left)} wide, ${say.length(z.bottom)} to ${say.length(z.top)} up`}
+          open={held === z.id}
+          onOpen={() => setHeld(held === z.id ? undefined : z.id)}
           onRemove={() => dispatch(removeEntry(job, `room.wall.zones.${z.id}`))}
           disabled={readOnly}
         >
           <ZoneFields zone={z} />
         </EntryRow>
       ))}
-      <View style={{ padding: 12 }}>
-        <Action quiet testID="add-zone" label="part of the wall differs" disabled={readOnly} onPress={add} />
-      </View>
+      {trace === 'zone' ? (
+        <TraceNote onLetGo={() => setTrace(undefined)} />
+      ) : (
+        <View style={{ padding: 12, gap: 8 }}>
+          <Action
+            quiet
+            testID="trace-zone"
+            label="trace a part that differs on the wall"
+            disabled={readOnly}
+            onPress={() => {
+              setView('face');
+              setTrace('zone');
+            }}
+          />
+          <Action quiet testID="add-zone" label="add one by its numbers" disabled={readOnly} onPress={add} />
+        </View>
+      )}
       <Switch
         label="a side wall at the left end"
         on={Boolean(returns.left)}
@@ -60,32 +78,55 @@ export function RoomZones() {
   );
 }
 
-const zoneName = ({ build = {} }: Zone): string =>
-  [build.kind ? buildName(build.kind) : '', build.state ?? '', build.cover ?? ''].filter(Boolean).join(', ') ||
-  'differs';
+const zoneName = ({ build = {}, face }: Zone): string =>
+  [
+    build.kind
+      ? build.kind === 'masonry' && build.masonry
+        ? masonryChoice[build.masonry]
+        : buildName(build.kind)
+      : '',
+    build.state ?? '',
+    build.cover && build.cover !== 'none' ? build.cover : '',
+    face ? (face > 0 ? 'stands out' : 'lies back') : '',
+  ]
+    .filter(Boolean)
+    .join(', ') || 'differs';
 
 function ZoneFields({ zone }: { zone: Zone }) {
-  const { dispatch, readOnly } = useRoomContext();
+  const { job, dispatch, readOnly } = useRoomContext();
   const path = `room.wall.zones.${zone.id}` as const;
   const { build = {} } = zone;
   const put = (change: Partial<Build>) =>
     dispatch({ do: 'put', path: `${path}.build`, value: { ...build, ...change } });
+  const masonry = build.kind === 'masonry';
   return (
     <>
-      <Choice
-        label="its board is"
-        disabled={readOnly}
-        options={STATES}
-        value={build.state}
-        onChoose={(state) => put({ state })}
-      />
       <Choice
         label="it is"
         disabled={readOnly}
         options={KINDS}
         value={KINDS.find((k) => k.value === build.kind)?.value}
-        onChoose={(kind) => put({ kind })}
+        onChoose={(kind) =>
+          // brick has no board of the wall beside it
+          put(
+            kind === 'masonry' && build.kind !== 'masonry'
+              ? { kind, masonry: 'brick', cover: 'none', board: 0 }
+              : { kind },
+          )
+        }
       />
+      {masonry ? (
+        <>
+          <Choice
+            label="built of"
+            disabled={readOnly}
+            options={MASONRY}
+            value={build.masonry}
+            onChoose={(of) => put({ masonry: of })}
+          />
+          <BondChoice build={{ ...job.room.wall.build, ...build }} own={build.unit} path={`${path}.build.unit`} />
+        </>
+      ) : null}
       <Choice
         label="covered with"
         disabled={readOnly}
@@ -93,7 +134,14 @@ function ZoneFields({ zone }: { zone: Zone }) {
         value={build.cover}
         onChoose={(cover) => put({ cover })}
       />
-      <TapeFields fields={zoneFields(zone)} />
+      <Choice
+        label={masonry ? 'it stands' : 'its board is'}
+        disabled={readOnly}
+        options={STATES}
+        value={build.state}
+        onChoose={(state) => put({ state })}
+      />
+      <TapeFields fields={[...zoneFields(zone), ...(build.kind ? partFields(job, zone) : [])]} />
     </>
   );
 }
@@ -123,6 +171,15 @@ function zoneFields(zone: Zone): Field[] {
       min: -500,
       max: 500,
       command: (value) => ({ do: 'put', path: `${path}.face`, value }),
+    },
+    {
+      path: `${path}.doubt`,
+      label: 'its edges may be off by',
+      kind: 'length',
+      value: zone.doubt,
+      min: 0,
+      max: 200,
+      command: (value) => ({ do: 'put', path: `${path}.doubt`, value }),
     },
   ];
 }

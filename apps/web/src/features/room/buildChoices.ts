@@ -1,4 +1,4 @@
-import { behindChoice, coverChoice, masonryChoice, stateChoice, wallChoice } from '@steddo/text';
+import { behindChoice, bondChoice, coverChoice, masonryChoice, stateChoice, wallChoice } from '@steddo/text';
 
 const options = <K extends string>(names: Record<K, string>): readonly { value: K; name: string }[] =>
   (Object.keys(names) as K[]).map((value) => ({ value, name: names[value] }));
@@ -9,4 +9,5 @@ export const KINDS = WALLS.filter((k) => k.value !== 'unknown');
 export const COVERS = options(coverChoice);
 export const STATES = options(stateChoice);
 export const MASONRY = options(masonryChoice);
+export const BONDS = options(bondChoice);
 export const BEHIND = options(behindChoice);

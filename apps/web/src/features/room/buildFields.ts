@@ -1,5 +1,5 @@
-import type { Build, Job } from '@steddo/contract';
-import { measure, unitOf, USUAL_JOINT_MM } from '@steddo/core';
+import type { Build, BuildKind, Job, Zone } from '@steddo/contract';
+import { measure, unitOf, USUAL_JOINT_MM, type Command } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 
 /** What the fold about the wall's build is called: by what there is to say about it. */
@@ -8,57 +8,60 @@ export function buildFoldName(kind: Build['kind']): string {
   return kind === 'timber-backing' || kind === 'metal-backing' ? 'backing' : 'board, studs';
 }
 
+/** Whose build is asked for: the wall's, or that of a part of it that differs; and what it is with all that it does not say itself. */
+interface Asked {
+  path: 'room.wall.build' | `room.wall.zones.${string}.build`;
+  own: Partial<Build>;
+  whole: Build;
+  put: (job: Job, field: Length, value: number) => Command;
+}
+
 /** What a wall of a kind is asked for, and nothing that cannot matter there. */
-export function buildFields(job: Job): Field[] {
+export const buildFields = (job: Job): Field[] => {
   const { build } = job.room.wall;
-  switch (build.kind) {
-    case 'masonry':
-      return [...unitFields(job), ofBuild(job, 'board', 'plaster or board over it', 0, 100), depthField(job)];
-    case 'timber-backing':
-    case 'metal-backing':
-      return [
-        ofBuild(job, 'thickness', 'thickness of the backing', 0.3, 200),
-        ofBuild(job, 'board', 'panel over it', 0, 100),
-        depthField(job),
-      ];
-    default:
-      return [
-        ofBuild(job, 'board', 'board over the studs', 0, 100),
-        ofBuild(job, 'spacing', 'studs, centre to centre', 100, 1500, 'if known'),
-        ofBuild(job, 'studWidth', "stud's width", 20, 200),
-        ofBuild(job, 'studDepth', "stud's depth", 30, 400, 'if known'),
-        depthField(job),
-      ];
-  }
+  const put: Asked['put'] = (now, field, value) => measure(now, `room.wall.build.${field}`, value);
+  return fieldsOf({ path: 'room.wall.build', own: build, whole: build, put });
+};
+
+/** The same of a part that differs: what it does not say is as the rest of the wall. */
+export function partFields(job: Job, { id, build = {} }: Zone): Field[] {
+  const path = `room.wall.zones.${id}.build` as const;
+  const put: Asked['put'] = (_, field, value) => ({ do: 'put', path: `${path}.${field}`, value });
+  return fieldsOf({ path, own: build, whole: { ...job.room.wall.build, ...build }, put });
+}
+
+function fieldsOf(asked: Asked): Field[] {
+  return ASKED_FOR[asked.whole.kind].flatMap((ask) => ask(asked));
 }
 
 type Length = 'board' | 'spacing' | 'studWidth' | 'studDepth' | 'thickness' | 'depth';
+type Ask = (asked: Asked) => Field[];
 
-function ofBuild(job: Job, name: Length, label: string, min: number, max: number, hint?: string): Field {
-  return {
-    path: `room.wall.build.${name}`,
-    label,
-    ...(hint === undefined ? {} : { hint }),
-    kind: 'length',
-    value: job.room.wall.build[name],
-    min,
-    max,
-    command: (value, now) => measure(now, `room.wall.build.${name}`, value),
-  };
-}
+const lengthOf =
+  (name: Length, label: string, min: number, max: number, hint?: string): Ask =>
+  ({ path, own, put }) => [
+    {
+      path: `${path}.${name}`,
+      label,
+      ...(hint === undefined ? {} : { hint }),
+      kind: 'length',
+      value: own[name],
+      min,
+      max,
+      command: (value, now) => put(now, name, value),
+    },
+  ];
 
 /** A thin wall lets a long screw out at its far side. */
-const depthField = (job: Job): Field =>
-  ofBuild(job, 'depth', 'face to the far side, where that is near', 1, 2000, 'a thin wall, a skin');
+const DEPTH = lengthOf('depth', 'face to the far side, where that is near', 1, 2000, 'a thin wall, a skin');
 
 /** Size of a unit and its joint; the first that is measured takes the others' usual sizes along. */
-function unitFields(job: Job): Field[] {
-  const { build } = job.room.wall;
-  const usual = unitOf(build);
+const units: Ask = ({ path, own, whole }) => {
+  const usual = unitOf(whole);
   if (!usual) return [];
-  const { unit } = build;
+  const { unit } = own;
   const field = (name: 'width' | 'height' | 'joint', label: string, max: number): Field => ({
-    path: `room.wall.build.unit.${name}`,
+    path: `${path}.unit.${name}`,
     label,
     hint: unit ? '' : 'usual size until measured',
     kind: 'length',
@@ -67,7 +70,7 @@ function unitFields(job: Job): Field[] {
     max,
     command: (value) => ({
       do: 'put',
-      path: 'room.wall.build.unit',
+      path: `${path}.unit`,
       value: { ...usual, joint: USUAL_JOINT_MM, ...unit, [name]: value },
     }),
   });
@@ -76,4 +79,27 @@ function unitFields(job: Job): Field[] {
     field('height', 'and so high', 600),
     field('joint', 'mortar between', 60),
   ];
-}
+};
+
+const STUDS: readonly Ask[] = [
+  lengthOf('board', 'board over the studs', 0, 100),
+  lengthOf('spacing', 'studs, centre to centre', 100, 1500, 'if known'),
+  lengthOf('studWidth', "stud's width", 20, 200),
+  lengthOf('studDepth', "stud's depth", 30, 400, 'if known'),
+  DEPTH,
+];
+const SHEET: readonly Ask[] = [
+  lengthOf('thickness', 'thickness of the backing', 0.3, 200),
+  lengthOf('board', 'panel over it', 0, 100),
+  DEPTH,
+];
+
+/** What is asked of each kind of wall; one that is missing here does not compile. */
+const ASKED_FOR: Record<BuildKind, readonly Ask[]> = {
+  'timber-stud': STUDS,
+  'metal-stud': STUDS,
+  masonry: [units, lengthOf('board', 'plaster or board over it', 0, 100), DEPTH],
+  'timber-backing': SHEET,
+  'metal-backing': SHEET,
+  unknown: STUDS,
+};

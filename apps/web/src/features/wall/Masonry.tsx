@@ -1,13 +1,13 @@
 import { View } from 'react-native';
+import type { Build } from '@steddo/contract';
 import { unitOf, USUAL_JOINT_MM } from '@steddo/core';
 import { Txt } from '../../ui/Txt';
 import { useRoomContext } from '../../state/roomState';
 import { GuessBadge } from '../../ui/GuessBadge';
 
 /** What a masonry wall is built of and how its joints are known: what takes the place of studs there. */
-export function Masonry() {
-  const { job, plan, say } = useRoomContext();
-  const { build } = job.room.wall;
+export function Masonry({ build }: { build: Build }) {
+  const { plan, say } = useRoomContext();
   const unit = unitOf(build);
   if (!unit)
     return (
@@ -28,7 +28,9 @@ export function Masonry() {
         {uprights
           ? 'Level and upright joints are known: the holes keep off both.'
           : beds > 0
-            ? 'The level joints are known. Mark an upright one too: every other course stands half a unit over.'
+            ? build.unit?.bond === 'stack'
+              ? 'The level joints are known. Mark an upright one too: they stand in line.'
+              : 'The level joints are known. Mark an upright one too: every other course stands half a unit over.'
             : 'No joint is marked yet. Mark one where an upright joint stands on a level one.'}
       </Txt>
     </View>

@@ -1,30 +1,43 @@
 import { View } from 'react-native';
+import type { Build, Job } from '@steddo/contract';
+import { buildsOf, studBuildOf } from '@steddo/core';
 import { Txt } from '../../ui/Txt';
 import { Findings } from '../../work/Findings';
 import { Fold } from '../../ui/Fold';
 import { useRoomContext } from '../../state/roomState';
 import { FeltPart } from '../../work/FeltPart';
+import { BackingOutline } from './BackingOutline';
 import { LooksPart } from './LooksPart';
 import { MarkPad } from './MarkPad';
 import { Masonry } from './Masonry';
 import { NextLookCard } from './NextLookCard';
 import { PokePart } from './PokePart';
+import { MantelPart } from '../../work/MantelPart';
 import { HoleCertainty } from '../../work/HoleCertainty';
 import { Marks, Studs } from './WallTable';
 
 /** From marks to studs that can be trusted, and what else is in the wall. */
 export function WallStage() {
-  const { job } = useRoomContext();
-  const { kind } = job.room.wall.build;
+  const { job, plan } = useRoomContext();
+  const { kind } = studBuildOf(job.room.wall).build;
   const studs = kind === 'timber-stud' || kind === 'metal-stud' || kind === 'unknown';
+  const masonry = masonryOf(job);
   const marks = (job.evidence ?? []).length + (job.scans ?? []).length;
   return (
     <View>
       {studs ? <NextLookCard /> : null}
-      {kind === 'masonry' ? <Masonry /> : null}
+      {masonry.map((build, i) => (
+        <Masonry key={i} build={build} />
+      ))}
       <MarkPad />
+      {kind !== 'masonry' ? <BackingOutline /> : null}
       <FeltPart />
       <Findings stage="wall" />
+      {plan.mantel?.timber ? (
+        <Fold name="mantel on its timber">
+          <MantelPart />
+        </Fold>
+      ) : null}
       <Fold name="look inside the wall">
         <LooksPart />
       </Fold>
@@ -42,6 +55,9 @@ export function WallStage() {
     </View>
   );
 }
+
+/** Every masonry of the wall, each part's own once. */
+const masonryOf = ({ room }: Job): Build[] => buildsOf(room.wall).filter((b) => b.kind === 'masonry');
 
 function Heading({ text }: { text: string }) {
   return (
