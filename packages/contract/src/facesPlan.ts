@@ -23,6 +23,27 @@ export const mantelHole = z.strictObject({
   workings: z.strictObject({ x: working, y: working }),
 });
 
+/** A level timber across two studs that the plate is screwed to, with its own screws. */
+export const timberPlan = z.strictObject({
+  ...box,
+  thickness: num,
+  holes: z.array(
+    z.strictObject({
+      id: z.string(),
+      x: num,
+      y: num,
+      probability: share,
+      done: z.boolean(),
+      workings: z.strictObject({ x: working, y: working }),
+    }),
+  ),
+  /** Into the studs, with what bit and how deep from the wall's face; absent where the kit has none long enough. */
+  fixing: z
+    .strictObject({ kind: z.string(), id: z.string().optional(), diameter: num, length: num, bit: num, depth: num })
+    .optional(),
+  load: z.strictObject({ utilisation: num, verdict }).optional(),
+});
+
 export const mantelPlan = z.strictObject({
   object: z.string(),
   /** What the shell goes over; absent where it is no hollow one. */
@@ -60,5 +81,6 @@ export const mantelPlan = z.strictObject({
 });
 
 export type Packing = z.infer<typeof packing>;
+export type TimberPlan = z.infer<typeof timberPlan>;
 export type MantelHole = z.infer<typeof mantelHole>;
 export type MantelPlan = z.infer<typeof mantelPlan>;

@@ -71,7 +71,7 @@ export type {
   NextLook,
   Nogging,
 } from './wallPlan';
-export type { MantelHole, MantelPlan, Packing } from './facesPlan';
+export type { MantelHole, MantelPlan, Packing, TimberPlan } from './facesPlan';
 export type {
   DrillStep,
   FastenerLoad,

@@ -5,7 +5,7 @@ import { reach } from './reachPlan';
 import { buildKind, school, share, side } from './parts';
 import { screwCheck, stack } from './screwPlan';
 import { hole, light, loads, remedy, scheme, schemeKind } from './schemePlan';
-import { mantelPlan, packing } from './facesPlan';
+import { mantelPlan, packing, timberPlan } from './facesPlan';
 import { backing, course, hazards, looking, nextLook, nogging } from './wallPlan';
 import { type unit, working } from './working';
 
@@ -261,6 +261,7 @@ export const plan = z.strictObject({
   /** What brings the parts of the wall that stand back under the plate to its plane. */
   packing: z.array(packing).optional(),
   mantel: mantelPlan.optional(),
+  timber: timberPlan.optional(),
   loads: loads.optional(),
   /** Ways out of a stop at the holes, in the order in which they are offered. */
   remedies: z.array(remedy).optional(),

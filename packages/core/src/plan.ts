@@ -241,6 +241,7 @@ type Placed = Pick<
   | 'scheme'
   | 'holes'
   | 'packing'
+  | 'timber'
   | 'loads'
   | 'remedies'
   | 'reach'
@@ -304,7 +305,10 @@ function seatsPart(
   return { section: { ...(advice ? { advice } : {}), distances }, findings: distanceFindings(distances, job) };
 }
 
-type Hung = Pick<Placed, 'placement' | 'scheme' | 'holes' | 'packing' | 'reach' | 'loads' | 'marks' | 'remedies'>;
+type Hung = Pick<
+  Placed,
+  'placement' | 'scheme' | 'holes' | 'packing' | 'timber' | 'reach' | 'loads' | 'marks' | 'remedies'
+>;
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
 function hungPart(
@@ -320,7 +324,7 @@ function hungPart(
     plate && { frame, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
   watch('fastening');
   const scheme: Partial<SchemeMade> = (asked && schemePart(asked)) ?? {};
-  const { spot = wished, plate: on = plate, holes = [], fastening, packing } = scheme;
+  const { spot = wished, plate: on = plate, holes = [], fastening, packing, timber } = scheme;
   const angles = anglesAt(frame, spot);
   const tilt = tiltOf(angles, job);
   const placement: Placement = {
@@ -344,7 +348,7 @@ function hungPart(
       marks: marksOf({ frame, spot, plateX: on?.x ?? frame.centreX, holes, ...hangsAt(spot, job) }),
       ...(scheme.section ? { scheme: { ...scheme.section, ...worst } } : {}),
       ...(holes.length > 0 ? { holes } : {}),
-      ...present({ packing, reach: reach.section, loads: loads?.section, remedies }),
+      ...present({ packing, timber, reach: reach.section, loads: loads?.section, remedies }),
     },
     findings: [
       ...(scheme.findings ?? plate?.lacking ?? []),

@@ -326,3 +326,41 @@ describe('what covers the wall', () => {
     expect(onLath(['lath'])?.kind).toBe('anchors');
   });
 });
+
+describe('a timber across two studs', () => {
+  const timber = { height: 235, thickness: 38 };
+  const lags = [
+    { id: 'short', diameter: 7.94, length: 64, threadLength: 45, washer: 2, head: 13 },
+    { id: 'long', diameter: 7.94, length: 102, threadLength: 64, washer: 2, head: 13 },
+  ];
+  const job = testJob({ choices: { timber }, lags });
+  const made = plan(job);
+  it('lies over both studs and all of the plate, its middle on that of the rows', () => {
+    const { plate } = made.placement!;
+    const { left, right, bottom, top } = made.timber!;
+    expect(top - bottom).toBe(235);
+    expect((top + bottom) / 2).toBeCloseTo(plate!.bottom + 100, 6);
+    expect(left).toBeLessThanOrEqual(Math.min(1800 - 45, plate!.left - 60) + 1e-6);
+    expect(right).toBeGreaterThanOrEqual(Math.max(2200 + 45, plate!.right + 60) - 1e-6);
+  });
+  it('has two screws of its own in each stud, 4 diameters off its edges, by the lag that reaches; the plate screws into it', () => {
+    const { holes, fixing, bottom, top, load } = made.timber!;
+    expect(holes.map((h) => Math.round(h.x))).toEqual([1800, 1800, 2200, 2200]);
+    for (const h of holes) expect(Math.min(top - h.y, h.y - bottom)).toBeGreaterThanOrEqual(4 * 7.9 - 0.1);
+    // by hand: 102 - 2 of washer - 38 of timber, and 5 more
+    expect(fixing).toMatchObject({ id: 'long', length: 102, depth: 67 });
+    expect(load!.verdict).toBe('go');
+    expect(made.holes!.every((h) => h.into === 'backing' && h.probability === 1)).toBe(true);
+    expect(made.holes!.every((h) => h.y > bottom && h.y < top)).toBe(true);
+  });
+  it('wants a lag that is long enough, and two sure studs', () => {
+    const codes = (change: Partial<Job>) => plan({ ...job, ...change }).findings.map((f) => f.code);
+    expect(codes({ lags: lags.slice(0, 1) })).toContain('timber-no-lag');
+    expect(codes({ evidence: job.evidence!.slice(0, 2) })).toContain('timber-no-studs');
+  });
+  it('its screws hold less the heavier the set, until it is a stop', () => {
+    const at = (mass: number) => plan({ ...job, screen: { ...job.screen, mass } });
+    expect(at(24).timber!.load!.utilisation).toBeGreaterThan(made.timber!.load!.utilisation * 1.2);
+    expect(at(900).findings.map((f) => f.code)).toContain('timber-load');
+  });
+});

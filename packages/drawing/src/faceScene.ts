@@ -4,7 +4,7 @@ import { markName } from '@steddo/text';
 import type { Swung } from './armShapes';
 import { evidenceShapes, hazardShapes, insideShapes, nextLookShapes, ribbonShapes } from './wallShapes';
 import { leadsOnFace } from './leadShapes';
-import { fireLabels, mantelShapes, packingShapes } from './mantelShapes';
+import { fireLabels, mantelShapes, packingShapes, timberShapes } from './mantelShapes';
 import { join, type Box, type Label, type Scene, type Shape } from './scene';
 
 /** Which measures hang on the wall in a view. */
@@ -37,6 +37,7 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet, { swung, look 
     ...objectShapes(job, true),
     ...mantelShapes(job, plan),
     ...packingShapes(plan),
+    ...timberShapes(plan),
     ...plateShapes(job, plan),
     ...eyeLines(job, bounds),
     ...settledMarks(job, plan),

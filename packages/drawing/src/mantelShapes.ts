@@ -16,6 +16,19 @@ export const packingShapes = ({ packing = [] }: Plan): Shape[] =>
       top,
     }));
 
+/** A timber across two studs that the plate goes onto, with its own holes. */
+export function timberShapes({ timber }: Plan): Shape[] {
+  if (!timber) return [];
+  const { left, right, bottom, top, holes } = timber;
+  return [
+    { kind: 'rect', role: 'packing', id: 'timber-across', left, right, bottom, top },
+    ...holes.map((h): Shape => ({
+      ...{ kind: 'cross', role: 'hole', id: h.id, x: h.x, y: h.y },
+      state: h.done || h.probability >= 0.97 ? 'go' : h.probability >= 0.9 ? 'caution' : 'stop',
+    })),
+  ];
+}
+
 export function mantelShapes(job: Job, { mantel }: Plan): Shape[] {
   if (!mantel) return [];
   const { timber, holes = [] } = mantel;

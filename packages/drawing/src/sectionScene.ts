@@ -1,5 +1,15 @@
 import type { Build, Hole, Job, Packing, Plan } from '@steddo/contract';
-import { boardOf, formatTape, plateOf, platedJob, platePlane, STUD_DEPTH_MM, tapeOf, wallAt } from '@steddo/core';
+import {
+  boardOf,
+  formatTape,
+  plateOf,
+  platedJob,
+  platePlane,
+  STUD_DEPTH_MM,
+  tapeOf,
+  timberedJob,
+  wallAt,
+} from '@steddo/core';
 import { intoName } from '@steddo/text';
 import type { Box, Label, Scene, Shape } from './scene';
 
@@ -20,7 +30,8 @@ const HEAD = { across: 1.7, long: 0.6, washer: 2.3 } as const;
  * face. Board, packing, plate, each screw with its washer, what it goes into, and the hole that is bored for it.
  * Undefined where there are no holes yet.
  */
-export function sectionScene(job: Job, plan: Plan, holeId?: string): Scene | undefined {
+export function sectionScene(given: Job, plan: Plan, holeId?: string): Scene | undefined {
+  const job = timberedJob(given, plan);
   const holes = plan.holes ?? [];
   const at = holes.find((h) => h.id === holeId) ?? holes[0];
   const box = plan.placement?.plate;
@@ -38,6 +49,7 @@ export function sectionScene(job: Job, plan: Plan, holeId?: string): Scene | und
   const slots = mount.plate.slots ?? [];
   const packing = (plan.packing ?? []).filter((p) => p.left <= at.x && p.right >= at.x);
   const shapes: Shape[] = [
+    ...behindTimber(given, cut),
     ...bandsOf(cut).flatMap((band) => bandShapes(cut, band)),
     ...packing.map((p, i): Shape => ({
       ...{ kind: 'rect', role: 'packing', id: `packing-${i}` },
@@ -92,6 +104,15 @@ function bandsOf({ job, x, low, high }: Cut): Band[] {
   const edges = (wall.zones ?? []).flatMap((z) => [z.bottom, z.top]).filter((y) => y > low && y < high);
   const ys = [low, ...[...new Set(edges)].sort((a, b) => a - b), high];
   return ys.slice(1).map((top, i) => ({ bottom: ys[i]!, top, ...wallAt(wall, x, (ys[i]! + top) / 2) }));
+}
+
+/** The wall that a timber is on, seen behind it. */
+function behindTimber(given: Job, cut: Cut): Shape[] {
+  if (!cut.plan.timber) return [];
+  const wall = { ...cut, job: given };
+  return bandsOf(wall)
+    .flatMap((band) => bandShapes(wall, band))
+    .map((s) => ({ ...s, id: `under-${s.id}` }));
 }
 
 function bandShapes(cut: Cut, band: Band): Shape[] {

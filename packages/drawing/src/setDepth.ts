@@ -1,5 +1,5 @@
 import type { Job, Plan } from '@steddo/contract';
-import { faceOut, leaf, platePlane } from '@steddo/core';
+import { faceOut, leaf, platePlane, timberedJob } from '@steddo/core';
 
 /** How far the set's back and its face stand from the wall, mm: folded mount, spacers, thickness. */
 export function setDepth(job: Job, plan: Plan): { back: number; face: number } {
@@ -11,5 +11,8 @@ export function setDepth(job: Job, plan: Plan): { back: number; face: number } {
 }
 
 /** How far the plate's back stands in front of the wall's own face: packing, or a part that stands out. */
-export const planeOf = ({ room, choices }: Job, { placement }: Plan): number =>
-  placement?.plate ? platePlane(room.wall, placement.plate, choices?.packing).plane : 0;
+export function planeOf(given: Job, plan: Plan): number {
+  const { room, choices } = timberedJob(given, plan);
+  const plate = plan.placement?.plate;
+  return plate ? platePlane(room.wall, plate, choices?.packing).plane : 0;
+}

@@ -4,7 +4,7 @@ import { checkFile, job as jobFormat, plan as planFormat, type Job, type Plan, t
 import { evaluate, plan, withKit } from '@steddo/core';
 import { planFile } from '@steddo/text';
 import fc from 'fast-check';
-import { atticSnug, breakfastBar, demoCatalogue, guestRoom } from '../src';
+import { atticSnug, breakfastBar, stoveParlour, demoCatalogue, guestRoom } from '../src';
 import { edited, edits, isTree } from './randomJobs';
 
 /* Any valid job has a valid plan: the samples with fields left out and numbers changed at random. */
@@ -79,6 +79,7 @@ describe('any valid job', () => {
     ['guest room', guestRoom],
     ['attic snug', atticSnug],
     ['breakfast bar', breakfastBar],
+    ['stove parlour', stoveParlour],
     ['every field', full],
   ])('made from the %s has a valid plan, without a number that is none', (_, base) => {
     fc.assert(

@@ -18,6 +18,16 @@ export const FACE_SENTENCES = {
     `Packed by ${say.length(v.thicknessMm)} to one plane${v.holes.length > 0 ? ` at ${holeList(v.holes)}` : ''}. The packing's own two screws carry nothing.`,
   'no-place-here': (v) =>
     `The plate's slots find no place here with what the wall is behind each of them (${ENGLISH.format(v.builds.map(buildName))}). Find the studs, mark the joints, or move the set.`,
+  'timber-first': (v, say) =>
+    `The timber first, level, by its own ${holeList(v.holes)} into the studs, looked at like any other; the plate then goes onto it, and everything stands ${say.length(v.thicknessMm)} further out.`,
+  'timber-load': (v) =>
+    v.percent < 0
+      ? "Nothing can be said about what the timber's own screws hold."
+      : `The timber's own screws would have ${v.percent} % of what they may hold. It must not hang like this.`,
+  'timber-no-lag': (v, say) =>
+    `No lag of the kit goes through timber and board together (${say.length(v.overMm)}) and far enough into the stud.`,
+  'timber-no-studs': () =>
+    'A timber goes across two studs, one to each side of the plate, and they are not both sure yet. Find them first.',
   'mantel-clearance': (v, say) => {
     const thing = capital(say.thing(v.object));
     const where = `${say.length(v.distanceMm)} from ${say.thing(v.from)}`;

@@ -87,7 +87,7 @@ export function remedyText(
     case 'two-studs':
       return 'fasten this plate over two studs';
     case 'timber':
-      return 'fix a level timber across two studs and the plate to that; what it holds is not worked out yet';
+      return `fix a level timber ${say.length(mm)} high across two studs, and the plate to that`;
     case 'other-mount':
       return `take another mount of this type: ${name}`;
     case 'poke-edge':

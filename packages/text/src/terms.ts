@@ -226,6 +226,7 @@ const TERMS: Record<Term, string> = {
   'unit-middle': 'middle of its brick or block',
   'along-timber': 'along the timber',
   'timber-bottom': "timber's lower edge",
+  'timber-row': "row of the timber's screws",
   'hole-depth': 'depth of the hole',
   overdrill: 'drilled deeper by',
   'level-angle': 'reading',

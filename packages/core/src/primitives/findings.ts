@@ -77,6 +77,10 @@ export interface FindingValues {
   'masonry-too-short': { haveMm: number; needMm: number };
   'unrated-on-lath': { kind: string };
   'no-place-here': { builds: string[] };
+  'timber-first': { holes: string[]; thicknessMm: number };
+  'timber-load': { percent: number };
+  'timber-no-lag': { overMm: number };
+  'timber-no-studs': Record<string, never>;
   'mantel-clearance': {
     object: string;
     from: string;

@@ -251,6 +251,7 @@ export type Term =
   | 'unit-middle'
   | 'along-timber'
   | 'timber-bottom'
+  | 'timber-row'
   | 'pattern-above-hook'
   | 'pattern-right'
   | 'pattern-up'

@@ -6,6 +6,7 @@ import { plateSearch } from '../plate/planPlate';
 import { usableSlots } from '../plate/usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
 import { leaf, sum } from '../primitives/working';
+import { stockTimber } from './timberAcross';
 import { studBuildOf } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 
@@ -163,10 +164,12 @@ const twoStuds: Way = ({ job, mount, centreX, tries }) =>
       );
 
 /** A level timber over two studs, and the plate onto that: holds wherever the set is wanted. */
-const timber: Way = ({ job, found }) =>
-  studBuildOf(job.room.wall).build.kind === 'timber-stud' && found.studs.length >= 2
-    ? [{ kind: 'timber', result: { verdict: 'caution' } }]
-    : [];
+const timber: Way = ({ job, mount, centreX, tries }) => {
+  const stock = stockTimber(mount);
+  if (!stock || job.choices?.timber || studBuildOf(job.room.wall).build.kind !== 'timber-stud') return [];
+  const choices = { ...job.choices, timber: stock };
+  return helps('timber', stock.height, tries({ ...job, choices }, centreX));
+};
 
 const otherMount: Way = ({ mount, ranking }) => {
   const same = ranking.filter((r) => r.id !== mount.id && r.type === mount.type && r.toMeasure.length === 0);

@@ -2,10 +2,11 @@ import type { Job, Loads, Remedy, SchemePlan, Verdict, Working } from '@steddo/c
 import { kitOf } from '../fixing/kit';
 import { middleOf } from '../load/fastenerGroup';
 import { sidewaysLimits } from '../placement/placeSet';
+import { checkFastening } from '../load/checkFastening';
 import { asPairs, feasible } from '../primitives/intervals';
 import { chooseScheme } from './chooseScheme';
 import { remediesFor, type Trouble } from './remedies';
-import { hungOf, platesOf, settingFor, type SchemeInput, type SchemeMade } from './schemePart';
+import { hungOf, platesOf, schemePart, settingFor, type SchemeInput, type SchemeMade } from './schemePart';
 import { DOUBT_STOP } from './schemeSearch';
 
 /** What came of the chosen holes: their load, where it can be said. */
@@ -51,10 +52,22 @@ const onBoardOf = ({ key, worstUtilisation, stoppedBy }: SchemePlan) => ({
 /** A changed job with the whole search. */
 function triedWith(input: SchemeInput, changed: Job, at: Working): Remedy['result'] | undefined {
   const there = { ...input, frame: { ...input.frame, job: changed, centreX: at }, mount: changed.mount ?? input.mount };
+  if (changed.choices?.timber) return onTimber(there);
   const setting = settingFor(there, platesOf(there.frame, input.spot, there.mount));
   if ('code' in setting) return undefined;
   const { best } = chooseScheme(setting, hungOf(there.frame, input.spot, there.mount), 0);
   if (!best || best.candidate.way.board || best.candidate.doubt >= DOUBT_STOP) return undefined;
   const { checked } = best;
   return checked.ok ? { utilisation: checked.worst.utilisation, verdict: checked.verdict } : undefined;
+}
+
+/** The plate on a timber: the worse of what its screws come to and what the timber's own do. */
+function onTimber(there: SchemeInput): Remedy['result'] | undefined {
+  const made = schemePart(there);
+  const { fastening, timber } = made ?? {};
+  if (!fastening || !timber?.load || timber.load.verdict === 'stop') return undefined;
+  const checked = checkFastening(fastening, undefined, there.yieldTable);
+  if (!checked.ok || checked.verdict === 'stop') return undefined;
+  const utilisation = Math.max(checked.worst.utilisation, timber.load.utilisation);
+  return { utilisation, verdict: checked.verdict === 'go' ? timber.load.verdict : checked.verdict };
 }

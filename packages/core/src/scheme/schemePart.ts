@@ -1,4 +1,4 @@
-import type { Finding, Hole, Mount, Packing, Plan, Ranked, SchemePlan } from '@steddo/contract';
+import type { Finding, Hole, Mount, Packing, Plan, Ranked, SchemePlan, TimberPlan } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { kitOf } from '../fixing/kit';
@@ -22,6 +22,7 @@ import { partsOf } from './partsOf';
 import { angledFinding, noCapacityFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
 import { settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
 import type { Trouble } from './remedies';
+import { boxOf, placeTimber, timberHeld } from './timberAcross';
 import { ANCHOR_OUT_MM, anchorLimit, refusedBy, policyOf, type Hanging } from './ways';
 import { SAME_MM } from '../primitives/epsilons';
 
@@ -34,6 +35,8 @@ export interface SchemeMade {
   holes: Hole[];
   /** What is packed under the plate. */
   packing?: Packing[];
+  /** A timber across two studs that the plate goes onto. */
+  timber?: TimberPlan;
   /** A step that nobody has packed yet, mm. */
   unpacked?: number;
   section?: Plan['scheme'];
@@ -55,8 +58,39 @@ export interface SchemeInput {
 
 /** Step two, with the height known: plate, arm hole, fold and fasteners together, and every caution that goes with them. */
 export function schemePart(input: SchemeInput): SchemeMade | undefined {
-  const { frame, mount, plate, spot } = input;
+  const { frame, mount, found, plate, spot } = input;
   if (!mount.plate?.slots?.length) return undefined;
+  const timber = frame.job.choices?.timber;
+  if (!timber) return onWall(input);
+  const [first] = platesOf(frame, spot, mount);
+  if (!first) return undefined;
+  const [x, bottom] = [plate.x.value, first.bottom.value];
+  const placed = placeTimber({ job: frame.job, mount, found, timber, x, bottom });
+  if (!placed) {
+    const findings = [finding('timber-no-studs', 'stop', 'wall', {})];
+    const section = { ...noScheme(x), alternatives: [] };
+    return { spot, plate, holes: drilledThere(input), section, findings, trouble: 'no-place' };
+  }
+  const backing = { ...boxOf(placed.zone), evidence: [] };
+  const made = onWall({ ...input, ...placed, wall: { ...input.wall, backing }, frame: { ...frame, job: placed.job } });
+  if (!made) return undefined;
+  const hung = hungOf(frame, made.spot, mount);
+  const held = timberHeld({ job: frame.job, mount, timber, placed, hung, yieldTable: input.yieldTable });
+  return { ...made, timber: held.section, findings: [...held.findings, ...made.findings] };
+}
+
+/** Holes that are there already, while no timber finds its studs. */
+function drilledThere(input: SchemeInput): Hole[] {
+  const { frame, spot, mount } = input;
+  const { timber: _, ...choices } = frame.job.choices ?? {};
+  const bare = { ...input, frame: { ...frame, job: { ...frame.job, choices } } };
+  const setting = settingFor(bare, platesOf(bare.frame, spot, mount));
+  return 'code' in setting ? [] : holesThere(setting);
+}
+
+/** The same onto the wall as it is. */
+function onWall(input: SchemeInput): SchemeMade | undefined {
+  const { frame, mount, plate, spot } = input;
   const plates = platesOf(frame, spot, mount);
   if (plates.length === 0) return undefined;
   const none = { spot, plate, holes: [] };

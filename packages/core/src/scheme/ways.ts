@@ -42,6 +42,8 @@ export function waysOf(job: Job, mount: Mount, kit: Kit): FixingWay[] | NoWay {
   const ways = made.flatMap((w) => ('code' in w ? [] : w));
   const [first] = made;
   if (ways.length === 0 && first && 'code' in first) return first;
+  // a timber across studs takes all of the plate
+  if (job.choices?.timber) return ways.filter((w) => w.into === 'backing');
   return [...ways, ...mixedWays(ways)];
 }
 

@@ -39,12 +39,12 @@ export interface DrilledHoles {
 
 const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
 
-/** Holes of the plate on this wall; those of a mantel's timber are its own. */
+/** Holes of the plate on this wall; those of a timber are its own. */
 const onMain = (drilled: Job['drilled']): Drilled[] =>
-  (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main' && !isMantelHole(d.hole));
+  (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main' && !isTimberHole(d.hole));
 
-/** The holes of a mantel's timber are m1, m2, m3. */
-export const isMantelHole = (id: string): boolean => /^m\d+$/.test(id);
+/** The holes of a mantel's timber are m1, m2, m3; those of a timber across studs t1 on. */
+const isTimberHole = (id: string): boolean => /^[mt]\d+$/.test(id);
 
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {

@@ -13,9 +13,11 @@ import { LightPart } from './LightPart';
 import { LoadPart } from './LoadPart';
 import { PackingPart } from './PackingPart';
 import { PartsPart } from './PartsPart';
+import { MantelPart } from '../../work/MantelPart';
 import { RemedyPart } from '../../work/RemedyPart';
 import { SchemePart } from './SchemePart';
 import { SetOutPart } from './SetOutPart';
+import { TimberOffer, TimberPart } from './TimberPart';
 import { PolicyPart } from './PolicyPart';
 
 /** Will it hold, and where exactly: cautions first, the holes in drilling order, then what they rest on. */
@@ -52,6 +54,7 @@ export function HolesStage() {
       {holes.map((h) => (
         <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
       ))}
+      <TimberPart />
       {(plan.packing ?? job.choices?.packing) ? <PackingPart /> : null}
       {holes.length > 0 ? (
         <Fold name="how the marks come onto the wall">
@@ -61,6 +64,12 @@ export function HolesStage() {
       {plan.scheme ? (
         <Fold name="ways to hold it" start={holes.length === 0}>
           <SchemePart />
+          <TimberOffer />
+        </Fold>
+      ) : null}
+      {plan.mantel?.timber ? (
+        <Fold name="mantel on its timber">
+          <MantelPart />
         </Fold>
       ) : null}
       <Fold name="schools: studs or anchors" start={holes.length === 0}>
