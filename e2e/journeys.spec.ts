@@ -1,5 +1,5 @@
-import type { Page } from '@playwright/test';
-import { Thumb, expect, figureValue, test } from './fixtures';
+import { expect, figureValue, test } from './fixtures';
+import { ThumbJob, holeAt } from './thumbJob';
 
 /*
  * Whole jobs from an empty database by thumb, in an upright phone, each to the level done: what an installer has to
@@ -8,68 +8,13 @@ import { Thumb, expect, figureValue, test } from './fixtures';
 
 const IN = 25.4;
 
-class Job {
-  readonly thumb: Thumb;
-  constructor(private readonly page: Thumb['page']) {
-    this.thumb = new Thumb(page);
-  }
-  byId = (id: string) => this.page.getByTestId(id);
-  tap = (...ids: string[]) => ids.reduce((all, id) => all.then(() => this.thumb.tap(this.byId(id))), Promise.resolve());
-  radio = (id: string) => this.thumb.tap(this.byId(id).getByRole('radio'));
-  /** Fills one field after the other on the pad, which walks on by itself; `` leaves one as it stands. */
-  async fill(first: string, ...texts: string[]) {
-    await this.tap(first);
-    for (const [i, text] of texts.entries()) await this.thumb.keys(text, i === texts.length - 1 ? 'done' : 'next');
-  }
-  /** The big button, which has to say where it leads. */
-  async on(name: string | RegExp) {
-    await expect(this.byId('primary-action')).toHaveText(name);
-    await this.tap('primary-action');
-  }
-  /** At the wall: each mark drilled and found good, the plate levelled after the first. */
-  async drill(holes: number) {
-    for (let i = 0; i < holes; i++) {
-      await expect(this.byId('ladder')).toContainText(`Mark ${i + 1} of ${holes}`);
-      await this.tap('tick-good');
-      if (i === 0) await this.tap('levelled');
-    }
-    await this.thumb.tap(this.page.getByRole('button', { name: 'the level', exact: true }));
-  }
-  /** Read once, and once turned end for end. */
-  async level(first: string, turned: string) {
-    await this.fill('add-reading', first, turned);
-  }
-  async end() {
-    test.info().annotations.push({ type: 'taps', description: String(this.thumb.taps) });
-    await this.on('Hang');
-    const steps = Number(/(\d+) steps$/.exec((await this.byId('primary-action').textContent()) ?? '')?.[1]);
-    expect(steps).toBeGreaterThan(8);
-    await this.on(/^Hang it/);
-    for (let i = 0; i < steps; i++) {
-      await expect(this.byId('hanging')).toContainText(`Step ${i + 1} of ${steps}`);
-      await this.tap('step-done');
-    }
-    await this.tap('to-done');
-    await this.tap('finish');
-    await expect(this.page.getByRole('button', { name: /^done, \d/ })).toBeVisible();
-  }
-}
-
-/** A hole where the sums beside the journey say, mm from the floor and from the left wall. */
-async function holeAt(page: Page, hole: string, up: number, left: number, slack = 0.5): Promise<void> {
-  const row = page.getByTestId(`hole-${hole}`);
-  expect(await figureValue(row, 'up from the floor')).toBeCloseTo(up, 6);
-  // the middle of its marks, moved a fraction of a millimetre by the usual spacings
-  expect(Math.abs((await figureValue(row, 'from the left wall')) - left)).toBeLessThan(slack);
-}
-
 /*
  * Centre at the eyes, 1050; the pattern in the set's middle; Louvre 3, middle arm hole: the pattern hangs 90 under the
  * hook: hook 1140. The hook is 195 up the plate: plate 945, rows at 35 and 175: holes at 1120 and 980.
  * Studs: 1895 to 1933, middle 1914; 2295 to 2333, middle 2314.
  */
 test('A: 55 in on a tilt mount, two studs, metric', async ({ page, empty }) => {
-  const job = new Job(page);
+  const job = new ThumbJob(page);
   await page.goto(empty.url);
   await job.tap('choice-metric', 'new-room');
   await job.fill('field-screen.diagonal', '55', '1230', '705', '17 . 5', '0');
@@ -99,7 +44,7 @@ test('A: 55 in on a tilt mount, two studs, metric', async ({ page, empty }) => {
  * the plate: plate 936.8, rows at 30, 130, 230: holes at 1166.8, 1066.8 and 966.8. Stud: 63 1/4 to 64 3/4, middle 64.
  */
 test('B: 32 in on an arm with one stud, beside a cabinet, imperial', async ({ page, empty }) => {
-  const job = new Job(page);
+  const job = new ThumbJob(page);
   await page.goto(empty.url);
   await job.tap('new-room');
   await job.fill('field-screen.diagonal', '32', '28 1/2', '16 1/2', '12', '0');
@@ -133,7 +78,7 @@ test('B: 32 in on an arm with one stud, beside a cabinet, imperial', async ({ pa
 
 /* As A, 42 in: hook 1066.8 + 90 = 1156.8, plate 961.8, rows at 35 and 175: holes at 1136.8 and 996.8. */
 test('C: 65 in on a block wall, imperial', async ({ page, empty }) => {
-  const job = new Job(page);
+  const job = new ThumbJob(page);
   await page.goto(empty.url);
   await job.tap('new-room');
   await job.fill('field-screen.diagonal', '65', '', '', '48', '0');

@@ -1,5 +1,6 @@
 import type { Evidence, Job } from '@steddo/contract';
 import { plan } from '../src';
+import { oddJoints } from '../src/wall/markedJoints';
 import { masonryCourses } from '../src/wall/masonryCourses';
 import { mark, testJob } from './jobs';
 
@@ -40,6 +41,20 @@ describe('masonry set out from a measured joint', () => {
     const at = (cs: typeof one) => cs.find((c) => c.bottom > 1100 && c.bottom < 1300)!;
     expect(at(two).joints[3]!).toBeCloseTo(at(one).joints[3]!, 6);
     expect(at(two).bottom).toBeCloseTo(at(one).bottom, 6);
+  });
+  it('a mark that the others leave no place for is left out and named; of two the later one counts', () => {
+    const at = (...marks: Evidence[]) => masonryCourses({ ...wall, build: block }, marks)!;
+    const bottom = (cs: ReturnType<typeof at>) => cs.find((c) => c.bottom > 1100 && c.bottom < 1300)!.bottom;
+    const marks = [joint(1500, 1125), joint(1502, 1575), joint(1500, 1125 + 60)].map((e, i) => ({ ...e, id: `m${i}` }));
+    expect(bottom(at(...marks))).toBeCloseTo(bottom(at(...marks.slice(0, 2))), 9);
+    expect(oddJoints({ ...wall, build: block }, marks)).toEqual(['m2']);
+    expect(bottom(at(marks[0]!, marks[2]!))).toBeCloseTo(bottom(at(marks[2]!)), 9);
+  });
+  it('joint above joint: the uprights of every course stand in line', () => {
+    const stacked = { ...block, unit: { ...block.unit, bond: 'stack' } } as const;
+    const courses = masonryCourses({ ...wall, build: stacked }, [joint(1500, 1125)])!;
+    for (const c of courses) expect(c.joints).toEqual(courses[0]!.joints);
+    expect(courses[0]!.joints).toContainEqual(expect.closeTo(1500, 9));
   });
   it('not without a unit or a mark', () => {
     expect(masonryCourses({ ...wall, build: { kind: 'masonry', masonry: 'concrete' } }, [joint(1, 2)])).toBeUndefined();

@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { onDivision, type Command, type SnapBox } from '@steddo/core';
 import type { View as SceneView } from '@steddo/drawing';
 import type { Zone } from '@steddo/contract';
@@ -25,14 +26,17 @@ function CornerHandle({ zone, view, corner }: { zone: Zone; view: SceneView; cor
   const { tape, dispatch, preview } = useRoomContext();
   const palette = usePalette();
   const { across, up } = corner;
+  /** As it was taken: while it is moved the part is already shown where it would be. */
+  const start = useRef<Zone>(undefined);
   const moved = (dx: number, dy: number): Command => {
-    const box: SnapBox = { ...zone };
-    const x = onDivision(zone[across] + dx / view.scale, tape);
-    const y = onDivision(zone[up] - dy / view.scale, tape);
+    const from = (start.current ??= zone);
+    const box: SnapBox = { ...from };
+    const x = onDivision(from[across] + dx / view.scale, tape);
+    const y = onDivision(from[up] - dy / view.scale, tape);
     // no corner goes past the one across from it
     box[across] =
-      across === 'left' ? Math.min(x, zone.right - tape.divisionMm) : Math.max(x, zone.left + tape.divisionMm);
-    box[up] = up === 'bottom' ? Math.min(y, zone.top - tape.divisionMm) : Math.max(y, zone.bottom + tape.divisionMm);
+      across === 'left' ? Math.min(x, from.right - tape.divisionMm) : Math.max(x, from.left + tape.divisionMm);
+    box[up] = up === 'bottom' ? Math.min(y, from.top - tape.divisionMm) : Math.max(y, from.bottom + tape.divisionMm);
     const path = `room.wall.zones.${zone.id}` as const;
     return {
       do: 'all',
@@ -47,9 +51,13 @@ function CornerHandle({ zone, view, corner }: { zone: Zone; view: SceneView; cor
       onMove: (dx, dy) => preview(moved(dx, dy)),
       onDone: (dx, dy) => {
         dispatch(moved(dx, dy));
+        start.current = undefined;
         preview(undefined);
       },
-      onCancel: () => preview(undefined),
+      onCancel: () => {
+        start.current = undefined;
+        preview(undefined);
+      },
     },
     true,
   );

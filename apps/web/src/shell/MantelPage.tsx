@@ -6,6 +6,7 @@ import { MANTEL_AFTER, capital, mantelWords, resultName } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { JointTick } from '../features/ladder/JointTick';
 import { tick } from '../features/ladder/ladderAt';
+import type { RoomState } from '../data/rooms';
 import { useRoomContext } from '../state/roomState';
 import { Action } from '../ui/Action';
 import { font, usePalette } from '../ui/tokens';
@@ -15,13 +16,15 @@ import { BigFigure } from '../work/BigFigure';
 import { AtMark } from './AtMark';
 import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomScreen';
+import { SaveState } from './SaveState';
 
 /** At the wall with the timber of a hollow mantel: its holes one at a time, then the shell. */
 export function MantelPage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{({ posture }) => <Mantel id={id} posture={posture} />}</RoomFrame>;
+  return <RoomFrame id={id}>{({ state, posture }) => <Mantel state={state} posture={posture} />}</RoomFrame>;
 }
 
-function Mantel({ id, posture }: { id: string; posture: Posture }) {
+function Mantel({ state, posture }: { state: RoomState; posture: Posture }) {
+  const { id } = state;
   const { job, plan } = useRoomContext();
   const palette = usePalette();
   const { mantel } = plan;
@@ -36,7 +39,7 @@ function Mantel({ id, posture }: { id: string; posture: Posture }) {
       : 'No timber to drill';
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }} testID="mantel">
-      <PageHead title={title} back="back to the holes" onBack={leave} />
+      <PageHead title={title} back="back to the holes" onBack={leave} under={<SaveState state={state} />} />
       {scene && mantel && hole ? (
         <AtMark
           posture={posture}

@@ -66,7 +66,7 @@ const NO_WOOD = 0.1;
  */
 function leading(setting: Setting, allowed: readonly Candidate[]): readonly Candidate[] {
   if (policyOf(setting.job) === 'rated-anchors') return allowed;
-  const solid = allowed.filter((c) => !c.way.board);
+  const solid = inEachRow(allowed.filter((c) => !c.way.board));
   const landing = solid.filter((c) => c.doubt < DOUBT_STOP);
   if (landing.length > 0) return landing;
   // wood that is likelier there than not has its edge to be found, and is never given up for anchors
@@ -79,6 +79,12 @@ function leading(setting: Setting, allowed: readonly Candidate[]): readonly Cand
   const decided = lookedFor && expected <= NO_WOOD;
   const onBoard = decided ? allowed.filter((c) => !c.way.main) : [];
   return [...beside, ...onBoard, ...solid];
+}
+
+/** Where another part of the wall begins between the rows: those held in each of them, if there are any. */
+function inEachRow(candidates: readonly Candidate[]): readonly Candidate[] {
+  const spread = candidates.filter((c) => !c.inOneRow);
+  return spread.length > 0 ? spread : candidates;
 }
 
 /** The screws of a candidate, and the set hung from its plate: as far up as holes that are there take it. */

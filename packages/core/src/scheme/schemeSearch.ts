@@ -58,6 +58,8 @@ export interface Setting extends SlotSetting {
   yieldTable: YieldTable;
   /** What hangs there, for what anchors may carry. */
   hanging: Hanging;
+  /** Of a hole in masonry what the marked joints say; of those that nobody marked that they have to be, no more. */
+  knownOf: (place: HolePlace) => number;
   /** The wood within reach of the slots, worked out when it is first asked for. */
   wood: () => WoodInReach;
 }
@@ -123,6 +125,10 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
     isWallFor: (into, fastener, x, y) =>
       takesHole(wallAt(wall, x, y).build.kind, into) && isWhole(wall, into, x, y, keepOff(into, fastener)),
+    knownOf: ({ x, y, fastener: { diameter, hole = diameter } }) => {
+      const { known, unmarked } = unitChance(jointsAt(x, y), x, y, hole);
+      return unmarked.length > 0 ? Math.min(known, HOLE_CAUTION) : known;
+    },
     chanceFor: (into, fastener, x, y) => {
       if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
       if (into === 'masonry') return unitChance(jointsAt(x, y), x, y, fastener.hole ?? fastener.diameter).chance;
@@ -277,7 +283,7 @@ function candidateAt(
   // a hole that is there has met what it was meant for; what is in doubt is how much of it is beside the screw
   const chances = places
     .filter((p) => p.into === way.into || !way.main || way.parts)
-    .map((p) => (p.done ? Math.max(p.chance, HOLE_CAUTION) : p.chance));
+    .map((p) => (p.done ? Math.max(p.chance, HOLE_CAUTION) : p.into === 'masonry' ? setting.knownOf(p) : p.chance));
   const refused = refusedBy(way, setting.job, setting.mount, setting.hanging) ?? unsought(setting, way, places);
   return {
     way,

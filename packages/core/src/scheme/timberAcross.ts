@@ -10,7 +10,8 @@ import { aimsAt } from '../plate/planPlate';
 import { finding } from '../primitives/findings';
 import { leaf } from '../primitives/working';
 import { plateOutline } from '../room/platePlane';
-import { boardOf, studBuildOf } from '../room/wallAt';
+import { boardOf, studBuildOf, wallAt } from '../room/wallAt';
+import { takesHole } from '../room/wallKinds';
 import { HOLE_CAUTION } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
 
@@ -80,6 +81,13 @@ export function placeTimber({ job, mount, found, timber, x, bottom }: Asked): Ti
     bottom: middle - timber.height / 2,
     top: middle + timber.height / 2,
   };
+  // its own screws go into studs, not into brick that the wall has there
+  const hollow = studs.every((s) =>
+    [box.bottom + BEYOND_MM, box.top - BEYOND_MM].every((y) =>
+      takesHole(wallAt(job.room.wall, s.x, y).build.kind, 'stud'),
+    ),
+  );
+  if (!hollow) return undefined;
   const zone = zoneOf(box, timber.thickness);
   const { wall } = job.room;
   const walls = {

@@ -66,15 +66,43 @@ export function markedJoints(build: Build, evidence: readonly Evidence[]): Marke
   return { ...base, bed, ...(uprights.length > 0 ? { upright: lineOf(uprights, along) } : {}) };
 }
 
-/** The mean of marks of one kind of joint, each taken to the first one's. */
-function lineOf(marks: readonly number[], every: number): JointLine {
+/** Marks of one kind of joint that are further apart than this are not of the same wall, mm. Ours. */
+const DISAGREE_MM = 10;
+
+/** How far a mark is from where another would have its joint, either way, mm. */
+const offBy = (a: number, b: number, every: number): number => a - b - Math.round((a - b) / every) * every;
+
+/** The marks that most others agree with; of as many on both sides those about the latest. */
+function agreeing(marks: readonly number[], every: number): number[] {
+  const about = marks.map((m) => marks.filter((o) => Math.abs(offBy(o, m, every)) <= DISAGREE_MM));
+  return about.reduce((best, own) => (own.length >= best.length ? own : best), []);
+}
+
+/** The mean of marks of one kind of joint, each taken to the first one's; what disagrees with most of them is left out. */
+function lineOf(all: readonly number[], every: number): JointLine {
+  const marks = agreeing(all, every);
   const [first = 0] = marks;
-  const offs = marks.map((m) => m - first - Math.round((m - first) / every) * every);
+  const offs = marks.map((m) => offBy(m, first, every));
   return {
     at: first + offs.reduce((a, b) => a + b, 0) / marks.length,
     every,
     sd: JOINT_SD_MM / Math.sqrt(marks.length),
   };
+}
+
+/** Marks of joints that the others of their part of the wall leave no place for: by their ids. */
+export function oddJoints(wall: Wall, evidence: readonly Evidence[]): string[] {
+  const jointsAt = jointsOfWall(wall, evidence);
+  return evidence.flatMap((e) => {
+    if (e.kind !== 'joint' || (e.wall ?? 'main') !== 'main') return [];
+    const { bed, upright, bond } = jointsAt(e.x, e.y) ?? {};
+    if (!bed) return [];
+    const offBed = e.runs === 'vertical' ? 0 : offBy(e.y, bed.at, bed.every);
+    const course = courseOf(e.runs === 'vertical' ? e.y : e.y + bed.every / 2, bed);
+    const line = upright && upright.at + shiftOf(course, upright.every, bond ?? 'stretcher');
+    const offUpright = e.runs === 'horizontal' || !upright ? 0 : offBy(e.x, line!, upright.every);
+    return Math.max(Math.abs(offBed), Math.abs(offUpright)) > DISAGREE_MM ? [e.id] : [];
+  });
 }
 
 /** The course that a height is in, counted up from the marked bed. */

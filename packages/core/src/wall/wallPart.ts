@@ -3,6 +3,7 @@ import { finding } from '../primitives/findings';
 import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
 import type { StudsFound } from './inferStuds';
+import { oddJoints } from './markedJoints';
 import { masonryCourses } from './masonryCourses';
 import { studBuildOf } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
@@ -25,10 +26,11 @@ export function solidSections({ room, evidence = [] }: Job): Pick<Plan, 'courses
 /** What the readings show of the wall; sections without readings stay absent. */
 export function wallPart(
   job: Job,
-  { studs, wood, odd, sheet }: StudsFound,
+  { studs, wood, odd: oddMarks, sheet }: StudsFound,
 ): { section: WallSections; findings: Finding[] } {
   const { wall } = job.room;
   const evidence = (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main');
+  const odd = [...oddMarks, ...oddJoints(wall, evidence)];
   const isRead = evidence.length + (job.scans ?? []).length > 0 && studBuildOf(wall).build.kind !== 'masonry';
   const p = isRead ? [...wood].filter((_, x) => x % WOOD_STEP_MM === 0) : [];
   const noggings = noggingsOf(evidence, studs, wall.width);
