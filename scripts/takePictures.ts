@@ -42,7 +42,7 @@ const drawn = (page: Page) => page.getByTestId('tolerance-chart').locator('svg')
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
   { name: 'phone-screw', path: '/room/guest-room/set', first: tap('view-screw') },
-  { name: 'phone-room', path: '/room/attic-snug/room' },
+  { name: 'phone-room', path: '/room/stove-parlour/room' },
   { name: 'phone-mount', path: '/room/guest-room/mount', first: tap('why-louvre-2') },
   { name: 'phone-fit', path: '/room/attic-snug/fit' },
   { name: 'phone-height', path: '/room/guest-room/height' },
@@ -55,7 +55,7 @@ const SHOTS: Shot[] = [
   },
   { name: 'phone-wall', path: '/room/guest-room/wall' },
   { name: 'phone-practice', path: PRACTICE, first: sliding },
-  { name: 'phone-holes', path: '/room/guest-room/holes' },
+  { name: 'phone-holes', path: '/room/stove-parlour/holes', first: tap('view-section') },
   { name: 'phone-ladder', path: '/room/guest-room/ladder' },
   { name: 'phone-level', path: '/room/guest-room/level', dark: true },
   { name: 'phone-tolerance', path: '/room/guest-room/tolerance', first: drawn },

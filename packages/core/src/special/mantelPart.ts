@@ -46,7 +46,7 @@ function timberPart(job: Job, mantel: Item, ledger: Ledger): Timbered {
   const boltLine = boltLineOf(timber, ledger.diameter);
   const middle = { x: (timber.left + timber.right) / 2, y: (timber.bottom + timber.top) / 2 };
   const object = mantel.id;
-  const base = { timber, boltLine, clearanceBit: ledger.diameter };
+  const base = { timber, boltLine, holes: [], clearanceBit: ledger.diameter };
   const first = finding('mantel-first', 'info', 'room', { object, people: LIFT_PEOPLE });
   if (wallAt(wall, middle.x, middle.y).build.kind !== 'masonry')
     return { section: base, findings: [first, finding('mantel-not-masonry', 'caution', 'wall', { object })] };
