@@ -30,6 +30,8 @@ const SAYS_LOAD = [
   'head-through-slot',
   'board-unsound',
   'sheet-too-thin',
+  'masonry-too-short',
+  'unrated-on-lath',
 ];
 
 function checkPlan(p: Plan, job: Job): void {
