@@ -118,11 +118,12 @@ function placesOf(here: PlateHere, done: DoneHeld): HolePlace[] | undefined {
 function inParts(here: PlateHere, done: DoneHeld, parts: readonly WayPart[]): HolePlace[] | undefined {
   const { studs } = here;
   const places: HolePlace[] = [];
-  for (const part of parts) {
-    const own =
-      part.into === 'stud' || part.into === 'metal-stud'
-        ? studs.map((stud) => overStud(here, done, part, stud, Math.ceil(part.count / studs.length)))
-        : [inColumns(here, done, { ...part, evenly: true })];
+  // studs first: they are few, and most plates have none before their slots
+  const isStuds = ({ into }: WayPart) => into === 'stud' || into === 'metal-stud';
+  for (const part of [...parts].sort((a, b) => Number(isStuds(b)) - Number(isStuds(a)))) {
+    const own = isStuds(part)
+      ? studs.map((stud) => overStud(here, done, part, stud, Math.ceil(part.count / studs.length)))
+      : [inColumns(here, done, { ...part, evenly: true })];
     for (const found of own) {
       if (!found) return undefined;
       places.push(...found);

@@ -1,4 +1,4 @@
-import type { Build, Job, Zone } from '@steddo/contract';
+import type { Build, BuildKind, Job, Zone } from '@steddo/contract';
 import { WALL_KINDS } from './wallKinds';
 
 /** The wall as it is at one place: its build, and how far its face stands in front of the rest, mm. */
@@ -35,6 +35,14 @@ export function wallAt(wall: Wall, x: number, y: number): WallHere {
     here.face = zone.face ?? here.face;
   }
   return here;
+}
+
+/** The kind of wall at a place alone: asked at every slot of every plate that is tried. */
+export function kindAt(wall: Wall, x: number, y: number): BuildKind {
+  let { kind } = wall.build;
+  for (const zone of wall.zones ?? [])
+    if (zone.build?.kind && (zone.wall ?? 'main') === 'main' && isIn(zone, x, y)) kind = zone.build.kind;
+  return kind;
 }
 
 /** Where a number of the build at a place stands in the job. */

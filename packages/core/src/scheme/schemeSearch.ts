@@ -17,7 +17,7 @@ import type { FindingCode } from '../primitives/findings';
 import { memo } from '../primitives/memo';
 import { leaf, minus, sum } from '../primitives/working';
 import { onMainWall, plateMayCover } from '../room/roomThings';
-import { wallAt } from '../room/wallAt';
+import { kindAt } from '../room/wallAt';
 import { takesHole } from '../room/wallKinds';
 import { isWhole } from '../room/wholePart';
 import { drilledHoles, type DoneHole, type DrilledHoles, SPOILED_MM, TOGGLE_ROOM_MM } from '../wall/drilledHoles';
@@ -124,7 +124,7 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     slots: memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS),
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
     isWallFor: (into, fastener, x, y) =>
-      takesHole(wallAt(wall, x, y).build.kind, into) && isWhole(wall, into, x, y, keepOff(into, fastener)),
+      takesHole(kindAt(wall, x, y), into) && isWhole(wall, into, x, y, keepOff(into, fastener)),
     knownOf: ({ x, y, fastener: { diameter, hole = diameter } }) => {
       const { known, unmarked } = unitChance(jointsAt(x, y), x, y, hole);
       return unmarked.length > 0 ? Math.min(known, HOLE_CAUTION) : known;
