@@ -492,7 +492,7 @@ export const MUTATIONS = [
         'return Math.max(aside, thing.bottom - fire.top);',
       ],
       ['special/mantelTimber.ts', 'below: 1.5, above: 4,', 'below: 4, above: 1.5,'],
-      ['special/mantelTimber.ts', 'near(middle, Math.round)', 'near(middle, Math.floor)'],
+      ['special/mantelTimber.ts', 'Math.abs(a - middle) - Math.abs(b - middle)', 'a - b'],
       [
         'special/mantelTimber.ts',
         'Number(a.y < middle) - Number(b.y < middle) ||',

@@ -84,6 +84,14 @@ describe('the timber of a hollow mantel', () => {
     expect(places.map((x) => Number(x.toFixed(6)))).toEqual([1557.5, 1107.5, 2007.5]);
     for (const x of places) expect((x - 1000 - 107.5) / 225).toBeCloseTo(Math.round((x - 1107.5) / 225), 9);
   });
+  it('leaves the unit that was hollow, and takes the next one', () => {
+    const job = fireJob({ mass: 20, out: 200 }, { height: 120 });
+    const [middle] = plan(job).mantel!.holes!;
+    const met = { hole: 'm1', x: middle!.x, y: middle!.y, into: 'masonry' as const, result: 'hollow' as const };
+    const after = plan({ ...job, drilled: [met] }).mantel!.holes!;
+    expect(after[0]!.x).toBeCloseTo(middle!.x - 225, 6);
+    expect(after.map((h) => h.done)).toEqual([false, false, false]);
+  });
   it('carries its shell at half its depth by a quarter of the rating; by hand', () => {
     const job = fireJob({ mass: 20, out: 200 }, { height: 120 });
     const { load, holes } = plan(job).mantel!;

@@ -120,6 +120,21 @@ function fixingOf({ kind, id, diameter, length, hole = diameter, washer = 0 }: F
   };
 }
 
+/** A bolt keeps so far from where one did not hold, mm: a joint, a void. Ours. */
+const SPOILED_OFF_MM = 60;
+
+/** Where a hole of the timber came to nothing. */
+const spoiledBy =
+  ({ drilled = [] }: Job, y: number) =>
+  (x: number): boolean =>
+    drilled.some(
+      (d) =>
+        /^m\d+$/.test(d.hole) &&
+        d.result !== 'good' &&
+        d.result !== 'drifted' &&
+        Math.hypot(d.x - x, d.y - y) < SPOILED_OFF_MM,
+    );
+
 interface Row {
   ledger: Ledger;
   row: BoltRow;
@@ -133,7 +148,7 @@ function holesFor(job: Job, mantel: Item, { ledger, row, joints, bit }: Row): Ma
     row.course === undefined
       ? leaf('bolt-line', row.y, 'mm')
       : sum('bolt-line', leaf('course-middle', row.course, 'mm'), leaf('off-course', row.y - row.course, 'mm'));
-  return boltPlaces(timber, row.y, ledger.diameter, joints).map((x, i): MantelHole => {
+  return boltPlaces(timber, row.y, ledger.diameter, joints, spoiledBy(job, row.y)).map((x, i): MantelHole => {
     const id = `m${i + 1}`;
     const { chance, unmarked } = unitChance(joints, x, row.y, bit);
     const last = (job.drilled ?? []).findLast((d) => d.hole === id);

@@ -78,21 +78,42 @@ export function leastHeight(timber: Timber, diameter: number, joints: MarkedJoin
 
 /**
  * Where the bolts are along the timber, the middle one first: in the unit nearest to the timber's middle, then in the
- * whole units nearest to its ends. Units of 215 and joints of 10 from 1000, a timber about 1500: 1557.5 first. Without
- * marked uprights at the middle and as near to the ends as may be.
+ * whole units nearest to its ends; none where one was spoiled. Units of 215 and joints of 10 from 1000, a timber about
+ * 1500: 1557.5 first. Without marked uprights at the middle and as near to the ends as may be.
  */
-export function boltPlaces(timber: Timber, y: number, diameter: number, joints: MarkedJoints | undefined): number[] {
+export function boltPlaces(
+  timber: Timber,
+  y: number,
+  diameter: number,
+  joints: MarkedJoints | undefined,
+  isSpoiled: (x: number) => boolean = () => false,
+): number[] {
   const { left, right } = timber;
   const middle = (left + right) / 2;
   const [from, to] = [left + KEEP.end * diameter, right - KEEP.end * diameter];
-  if (!joints?.bed || !joints.upright) return from < to ? [middle, from, to] : [middle];
-  const { bed, upright, bond } = joints;
-  const zero = upright.at + shiftOf(courseOf(y, bed), upright.every, bond) + upright.every / 2;
-  const near = (x: number, round: (n: number) => number) => zero + round((x - zero) / upright.every) * upright.every;
-  const centre = near(middle, Math.round);
-  const ends = [near(from, Math.ceil), near(to, Math.floor)];
-  return [
-    centre,
-    ...ends.filter((x, i) => x >= from && x <= to && (i === 0 ? x < centre - SAME_MM : x > centre + SAME_MM)),
-  ];
+  const all = joints?.bed && joints.upright ? unitMiddles(joints, y, from, to) : everyFew(middle, from, to);
+  const free = all.filter((x) => !isSpoiled(x));
+  const [centre] = [...free].sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle));
+  if (centre === undefined) return [];
+  const [first, last] = [free[0]!, free.at(-1)!];
+  return [centre, ...(first < centre - SAME_MM ? [first] : []), ...(last > centre + SAME_MM ? [last] : [])];
+}
+
+/** The middles of the units that a timber is over, left to right. */
+function unitMiddles({ bed, upright, bond }: MarkedJoints, y: number, from: number, to: number): number[] {
+  const { at, every } = upright!;
+  const zero = at + shiftOf(courseOf(y, bed!), every, bond) + every / 2;
+  const first = Math.ceil((from - zero) / every);
+  const count = Math.max(0, Math.floor((to - zero) / every) - first + 1);
+  return Array.from({ length: count }, (_, i) => zero + (first + i) * every);
+}
+
+/** Places along a timber whose units nobody knows, its middle among them, mm apart. */
+const APART_MM = 70;
+
+function everyFew(middle: number, from: number, to: number): number[] {
+  if (from >= to) return [middle];
+  const half = Math.max(1, Math.floor((to - middle) / APART_MM));
+  const step = (to - middle) / half;
+  return Array.from({ length: 2 * half + 1 }, (_, i) => middle + (i - half) * step);
 }
