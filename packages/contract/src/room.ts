@@ -1,7 +1,10 @@
 import { z } from 'zod';
-import { angle, buildKind, coordinate, cover, id, length, mass, onWall, size, words } from './parts';
+import { angle, buildKind, coordinate, cover, id, length, mass, onWall, partSize, size, words } from './parts';
 
 /** What the room holds: the wall's build, zones that differ, things on the wall, people. */
+
+/** No brick is smaller; of dust a wall has more joints than anybody could draw, mm. */
+const unitSize = z.number().min(20).max(5000);
 
 export const build = z.strictObject({
   kind: buildKind,
@@ -16,8 +19,8 @@ export const build = z.strictObject({
   masonry: z.enum(['brick', 'block', 'concrete', 'stone']).optional(),
   unit: z
     .strictObject({
-      width: size,
-      height: size,
+      width: unitSize,
+      height: unitSize,
       joint: length.optional(),
       /** Half over half (usual), or joint above joint. */
       bond: z.enum(['stretcher', 'stack']).optional(),
@@ -84,7 +87,7 @@ export const item = z
     topThickness: length.optional(),
     /** Of a mantel: a shell that goes over a timber on the wall, and that timber; `diameter` of the holes through it. */
     hollow: z.boolean().optional(),
-    ledger: z.strictObject({ length: size, height: size, thickness: size, diameter: size }).optional(),
+    ledger: z.strictObject({ length: size, height: partSize, thickness: partSize, diameter: partSize }).optional(),
     /** Of a mantel or shelf: whether it can burn; taken to unless said otherwise. */
     combustible: z.boolean().optional(),
     hinge: z.enum(['left', 'right']).optional(),

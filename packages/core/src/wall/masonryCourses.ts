@@ -41,6 +41,9 @@ const ownJoints = (wall: Wall, evidence: readonly Evidence[]): MarkedJoints | un
   return jointsOfWall({ ...wall, zones: [] }, own)(0, 0);
 };
 
+/** More courses, or units in one, are no wall of a home: they are left out of the drawing, and count for the holes as before. Ours. */
+const MOST = 500;
+
 function coursesIn(marked: MarkedJoints | undefined, part: Box, whole: Box): Course[] {
   if (!marked?.bed) return [];
   const { bed, upright, joint, bond } = marked;
@@ -49,6 +52,8 @@ function coursesIn(marked: MarkedJoints | undefined, part: Box, whole: Box): Cou
   const lowest = courseOf(bottom, bed);
   const highest = courseOf(top, bed) + 1;
   const sides = left > whole.left || right < whole.right ? { left, right } : {};
+  const along = upright ? (right - left) / upright.every : 0;
+  if (along > MOST || highest - lowest > MOST) return [];
   return Array.from({ length: Math.max(0, highest - lowest) }, (_, i) => {
     const k = lowest + i;
     return {
