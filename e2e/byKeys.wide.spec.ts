@@ -126,5 +126,5 @@ test('from a new room to the holes by keys, heard', async ({ page, empty }) => {
   await tabTo(page, page.getByTestId('primary-action'), 90);
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('hole-h1')).toBeVisible();
-  await expect(page.getByRole('tab', { selected: true })).toHaveAccessibleName(/Holes/);
+  await expect(page.getByTestId('stage-holes')).toHaveAttribute('aria-selected', 'true');
 });
