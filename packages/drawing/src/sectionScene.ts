@@ -194,6 +194,12 @@ function screwShapes({ plane, plateMm }: Cut, hole: Hole): Shape[] {
   ];
 }
 
+/** What of a screw is in the wood: of a sheet or a timber no more than it is thick. */
+function inWood({ room }: Job, { x, y, into, penetration = 0 }: Hole): number {
+  const { thickness } = wallAt(room.wall, x, y).build;
+  return into === 'backing' && thickness !== undefined ? Math.min(penetration, thickness) : penetration;
+}
+
 function labelsOf({ job, holes, plane, plateMm }: Cut, packing: readonly Packing[]): Label[] {
   const tape = tapeOf(job.units);
   const say = (mm: number) => formatTape(mm, tape);
@@ -203,7 +209,7 @@ function labelsOf({ job, holes, plane, plateMm }: Cut, packing: readonly Packing
       text:
         h.penetration === undefined
           ? `${say(h.depth)} deep, ${intoName(h.into)}`
-          : `${say(h.penetration)} in the ${intoName(h.into)}`,
+          : `${say(inWood(job, h))} in the ${intoName(h.into)}`,
       ...{ x: plane + plateMm, y: h.y, side: 'right' },
     })),
     ...packing.map((p, i): Label => ({

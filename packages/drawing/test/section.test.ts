@@ -47,6 +47,8 @@ describe('the cut through the plate', () => {
     expect(rectIn(cut, 'plate-cut').left).toBe(38);
     const timber = cut.shapes.find((s) => s.kind === 'rect' && s.role === 'backing');
     expect(timber).toMatchObject({ left: 0, right: 38 });
+    // 59 mm of the lag are behind the plate, and 38 of them in the timber
+    expect(cut.labels.map((l) => l.text)).toContain('1 1/2 in in the backing');
   });
 });
 
