@@ -22,7 +22,7 @@ export const backing = z.strictObject({
   evidence: z.array(z.string()),
 });
 
-/** A course of masonry, counted up from the lowest one, and the middles of its upright joints. */
+/** A course of masonry, counted up from the floor, and the middles of its upright joints. */
 export const course = z.strictObject({
   number: z.number().int(),
   bottom: num,

@@ -2,6 +2,7 @@ import type { Evidence, Job } from '@steddo/contract';
 import { plan } from '../src';
 import { oddJoints } from '../src/wall/markedJoints';
 import { masonryCourses } from '../src/wall/masonryCourses';
+import { unitHere } from '../src/wall/unitAt';
 import { mark, testJob } from './jobs';
 
 const joint = (x: number, y: number, id = `j${x}${y}`): Evidence => ({ id, kind: 'joint', x, y });
@@ -55,6 +56,20 @@ describe('masonry set out from a measured joint', () => {
     const courses = masonryCourses({ ...wall, build: stacked }, [joint(1500, 1125)])!;
     for (const c of courses) expect(c.joints).toEqual(courses[0]!.joints);
     expect(courses[0]!.joints).toContainEqual(expect.closeTo(1500, 9));
+  });
+  it('has one number for a course, wherever its part of the wall begins: that of the drawing is the one at the ladder', () => {
+    const raised = { id: 'z', left: 0, right: 2600, bottom: 900, top: 2400, build: block };
+    const build = { kind: 'timber-stud' } as const;
+    for (const y of [1125, 1060, 1003]) {
+      const evidence = [joint(1500, y)];
+      const two = { ...wall, build, zones: [raised] };
+      const job = testJob({ evidence });
+      const room = { ...job.room, wall: two };
+      for (const c of masonryCourses(two, evidence)!)
+        expect(unitHere({ ...job, room }, 1600, (c.bottom + c.top) / 2)!.course).toBe(c.number);
+      // of a wall that is all of it, the lowest that shows is the first
+      expect(masonryCourses({ ...wall, build: block }, evidence)![0]!.number).toBe(1);
+    }
   });
   it('not without a unit or a mark', () => {
     expect(masonryCourses({ ...wall, build: { kind: 'masonry', masonry: 'concrete' } }, [joint(1, 2)])).toBeUndefined();

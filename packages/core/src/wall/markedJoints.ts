@@ -108,6 +108,10 @@ export function oddJoints(wall: Wall, evidence: readonly Evidence[]): string[] {
 /** The course that a height is in, counted up from the marked bed. */
 export const courseOf = (y: number, bed: JointLine): number => Math.floor((y - bed.at) / bed.every);
 
+/** A course's number, counted up from the lowest that shows above the floor, in whatever part of the wall it is. */
+export const courseNumber = (course: number, bed: JointLine, joint: number): number =>
+  course - courseOf(joint / 2, bed) + 1;
+
 /** How far right a course's uprights stand of the marked ones. */
 export const shiftOf = (course: number, along: number, bond: Bond): number =>
   bond === 'stack' || Math.abs(course) % 2 === 0 ? 0 : along / 2;

@@ -1,6 +1,6 @@
 import type { Course, Evidence } from '@steddo/contract';
 import { mainZones, wallAt, type Wall } from '../room/wallAt';
-import { courseOf, jointsOfWall, shiftOf, type JointLine, type MarkedJoints } from './markedJoints';
+import { courseNumber, courseOf, jointsOfWall, shiftOf, type JointLine, type MarkedJoints } from './markedJoints';
 
 interface Box {
   left: number;
@@ -11,7 +11,7 @@ interface Box {
 
 /**
  * Courses and joints of a masonry wall and of its parts in masonry, set out from marked joints and the unit's size,
- * counted up from the lowest of each.
+ * counted up from the floor.
  *
  *   course height = unit + joint, bond = unit + joint; every other course half a bond over, unless they stand in line
  *
@@ -54,17 +54,16 @@ function coursesIn(marked: MarkedJoints | undefined, part: Box, whole: Box): Cou
   const sides = left > whole.left || right < whole.right ? { left, right } : {};
   const along = upright ? (right - left) / upright.every : 0;
   if (along > MOST || highest - lowest > MOST) return [];
-  return Array.from({ length: Math.max(0, highest - lowest) }, (_, i) => {
+  return Array.from({ length: Math.max(0, highest - lowest) }, (_, i): Course => {
     const k = lowest + i;
     return {
+      number: courseNumber(k, bed, joint),
       bottom: Math.max(bottom, bed.at + k * bed.every + joint / 2),
       top: Math.min(top, bed.at + (k + 1) * bed.every - joint / 2),
       ...sides,
       joints: upright ? jointsAlong(upright, shiftOf(k, upright.every, bond), left, right) : [],
     };
-  })
-    .filter((c) => c.top > c.bottom)
-    .map((c, i): Course => ({ number: i + 1, ...c }));
+  }).filter((c) => c.top > c.bottom);
 }
 
 function jointsAlong({ at, every }: JointLine, shift: number, left: number, right: number): number[] {

@@ -1,5 +1,5 @@
 import type { Hole, Job } from '@steddo/contract';
-import { courseOf, jointsOfWall, shiftOf } from './markedJoints';
+import { courseNumber, courseOf, jointsOfWall, shiftOf } from './markedJoints';
 import { unitChance, type UnitChance } from './solidChance';
 
 /** What the marked joints of a job say of a hole in its masonry. */
@@ -7,8 +7,7 @@ export const unitAt = ({ room, evidence = [] }: Job, { x, y, bit }: Pick<Hole, '
   unitChance(jointsOfWall(room.wall, evidence)(x, y), x, y, bit);
 
 /**
- * The brick or block at a place as far as its joints were marked, and its course counted up from the lowest whole one
- * over the floor; undefined without a marked bed. Beds at 0 and every 75, an upright at 1000, units of 215: at
+ * The brick or block at a place as far as its joints were marked, and its course counted up from the floor; undefined without a marked bed. Beds at 0 and every 75, an upright at 1000, units of 215: at
  * (1100, 100) course 2, 80 to 145, 1005 to 1220 or half a unit aside.
  */
 export function unitHere({ room, evidence = [] }: Job, x: number, y: number): Hole['unit'] {
@@ -17,7 +16,7 @@ export function unitHere({ room, evidence = [] }: Job, x: number, y: number): Ho
   const { bed, upright, joint, bond } = marked;
   const k = courseOf(y, bed);
   const bottom = bed.at + k * bed.every + joint / 2;
-  const base = { course: k - courseOf(0, bed) + 1, bottom, top: bottom + bed.every - joint };
+  const base = { course: courseNumber(k, bed, joint), bottom, top: bottom + bed.every - joint };
   if (!upright) return base;
   const from = upright.at + shiftOf(k, upright.every, bond);
   const left = from + Math.floor((x - from) / upright.every) * upright.every + joint / 2;
