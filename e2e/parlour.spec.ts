@@ -87,8 +87,7 @@ test('from empty to its holes and one that meets a joint, at phone size', async 
   await unfold(page, 'other marks');
   await job.fill('mark-joint-bed', '1477');
   await job.fill('mark-edge-left', '1591', '1629', '1991', '2029');
-  await job.on(/Holes|Wall/);
-  if (await page.getByTestId('field-marks.height').isVisible()) await page.getByTestId('stage-holes').click();
+  await page.getByTestId('stage-holes').click();
 
   // the step is packed, and what goes through it is longer
   await expect(page.getByTestId('finding-packing-needed')).toContainText('38 mm thick');

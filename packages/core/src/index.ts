@@ -76,7 +76,7 @@ export { lookedAt } from './wall/lookedAt';
 export { nextLooks, type NextLooks } from './looks/nextLook';
 export { HEIGHT_RULES } from './placement/heightRules';
 export { plateMayCover, setMayCover, outOf } from './room/roomThings';
-export { holeState, holeVerdict } from './wall/holeVerdict';
+export { boltState, holeState, holeVerdict } from './wall/holeVerdict';
 export { eyeOf } from './sight/eyeOf';
 export { faceOut } from './sight/viewerAngles';
 export { armHoles, slotRows } from './placement/chain';

@@ -1,4 +1,5 @@
 import type { Job, Plan } from '@steddo/contract';
+import { boltState } from '@steddo/core';
 import type { Label, Shape } from './scene';
 
 /** Pieces of packing under the plate, the timber of a hollow mantel with its holes, and what is kept off the fire. */
@@ -24,7 +25,7 @@ export function timberShapes({ timber }: Plan): Shape[] {
     { kind: 'rect', role: 'packing', id: 'timber-across', left, right, bottom, top },
     ...holes.map((h): Shape => ({
       ...{ kind: 'cross', role: 'hole', id: h.id, x: h.x, y: h.y },
-      state: h.done || h.probability >= 0.97 ? 'go' : h.probability >= 0.9 ? 'caution' : 'stop',
+      state: boltState(h),
     })),
   ];
 }
@@ -36,7 +37,7 @@ export function mantelShapes(job: Job, { mantel }: Plan): Shape[] {
     ...(timber ? [{ kind: 'rect', role: 'timber', id: 'mantel-timber', ...timber } as const] : []),
     ...holes.map((h): Shape => ({
       ...{ kind: 'cross', role: 'hole', id: h.id, x: h.x, y: h.y },
-      state: h.done ? 'go' : h.unmarked ? 'caution' : h.probability < 0.9 ? 'stop' : 'go',
+      state: boltState(h),
     })),
     ...clearanceLine(job, mantel),
   ];

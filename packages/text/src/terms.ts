@@ -227,6 +227,7 @@ const TERMS: Record<Term, string> = {
   'along-timber': 'along the timber',
   'timber-bottom': "timber's lower edge",
   'timber-row': "row of the timber's screws",
+  'timber-edge': "from the timber's lower edge",
   'hole-depth': 'depth of the hole',
   overdrill: 'drilled deeper by',
   'level-angle': 'reading',

@@ -1,6 +1,16 @@
 import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { aboveScene, fitScene, screwScene, sectionScene, setScene, sideScene, type LabelSet } from '@steddo/drawing';
+import type { Units } from '@steddo/contract';
+import {
+  aboveScene,
+  fitScene,
+  screwScene,
+  sectionScene,
+  setScene,
+  sideScene,
+  type LabelSet,
+  type Scene,
+} from '@steddo/drawing';
 import { useRoomContext } from '../state/roomState';
 import { type BuiltStage, type ViewName } from '../state/stageIds';
 import { Tap } from '../ui/Tap';
@@ -224,35 +234,33 @@ function AboveView({ movable, stage, ...zoom }: { movable: boolean; stage: Built
   );
 }
 
+/** A drawing that nothing is moved in; in its place what it is waiting for. */
+function PlainView({
+  scene,
+  lacking = '',
+  ...rest
+}: { scene: Scene | undefined; lacking?: string; units: Units; label: string; testID: string } & ZoomProps) {
+  if (scene) return <Drawing {...rest} scene={scene} box={scene.focus} />;
+  return (
+    <View style={{ flex: 1, padding: 16 }}>
+      <Txt>{lacking}</Txt>
+    </View>
+  );
+}
+
 function SetView({ name, ...zoom }: { name: 'back' | 'front' } & ZoomProps) {
   const { job, plan } = useRoomContext();
   const { ask } = useCanvas();
   const scene = useMemo(() => setScene(job, plan, name, ask), [job, plan, name, ask]);
-  return (
-    <Drawing
-      {...zoom}
-      scene={scene}
-      box={scene.focus}
-      units={job.units}
-      label={`the set from the ${name}, as measured, to scale`}
-      testID={`set-${name}`}
-    />
-  );
+  const label = `the set from the ${name}, as measured, to scale`;
+  return <PlainView {...zoom} scene={scene} units={job.units} label={label} testID={`set-${name}`} />;
 }
 
 function StagedView(zoom: ZoomProps) {
   const { job, plan } = useRoomContext();
   const scene = useMemo(() => fitScene(job, plan), [job, plan]);
-  return (
-    <Drawing
-      {...zoom}
-      scene={scene}
-      box={scene.focus}
-      units={job.units}
-      label="the set from behind with the mount on it, to scale"
-      testID="staged"
-    />
-  );
+  const label = 'the set from behind with the mount on it, to scale';
+  return <PlainView {...zoom} scene={scene} units={job.units} label={label} testID="staged" />;
 }
 
 /** The cut through the plate at the hole that is looked at. */
@@ -260,20 +268,14 @@ function SectionView(zoom: ZoomProps) {
   const { job, plan } = useRoomContext();
   const { held } = useCanvas();
   const scene = useMemo(() => sectionScene(job, plan, held), [job, plan, held]);
-  if (!scene)
-    return (
-      <View style={{ flex: 1, padding: 16 }}>
-        <Txt>The cut through the plate is drawn when there are holes.</Txt>
-      </View>
-    );
   return (
-    <Drawing
+    <PlainView
       {...zoom}
       scene={scene}
-      box={scene.focus}
       units={job.units}
       label="cut through the plate and what it is screwed to, to scale"
       testID="section"
+      lacking="The cut through the plate is drawn when there are holes."
     />
   );
 }
@@ -284,22 +286,14 @@ function ScrewView(zoom: ZoomProps) {
   const { screws, screwCheck } = plan.screen;
   const drawn = screw ?? screws?.find((s) => s.id === screwCheck?.chosen) ?? screwCheck?.misfits[0];
   const scene = useMemo(() => (drawn && screwCheck ? screwScene(drawn, screwCheck) : undefined), [drawn, screwCheck]);
-  if (!scene || !drawn)
-    return (
-      <View style={{ flex: 1, padding: 16 }}>
-        <Txt>
-          The cut through the screw is drawn when a mount is picked, its bag is known, and the insert has been measured.
-        </Txt>
-      </View>
-    );
   return (
-    <Drawing
+    <PlainView
       {...zoom}
       scene={scene}
-      box={scene.focus}
       units="metric"
-      label={`cut through ${drawn.thread} x ${drawn.length}, to scale`}
+      label={drawn ? `cut through ${drawn.thread} x ${drawn.length}, to scale` : ''}
       testID="screw"
+      lacking="The cut through the screw is drawn when a mount is picked, its bag is known, and the insert has been measured."
     />
   );
 }

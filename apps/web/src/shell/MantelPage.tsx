@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { MantelHole, MantelPlan } from '@steddo/contract';
+import { boltState } from '@steddo/core';
 import { mantelScene } from '@steddo/drawing';
 import { MANTEL_AFTER, capital, mantelWords, resultName } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
@@ -92,7 +93,7 @@ function HoleFace({ mantel, hole }: { mantel: MantelPlan; hole: MantelHole }) {
   );
 }
 
-/** Ticked only where it is in a whole unit; while the joints are unknown or the mantel is stopped nothing is. */
+/** Not ticked where it would be in a joint, nor while the mantel itself is stopped. */
 function Good({ hole, mantel }: { hole: MantelHole; mantel: MantelPlan }) {
   const { job, plan, dispatch, readOnly } = useRoomContext();
   const stopped = plan.findings.some((f) => f.level === 'stop' && f.code.startsWith('mantel'));
@@ -100,7 +101,7 @@ function Good({ hole, mantel }: { hole: MantelHole; mantel: MantelPlan }) {
     <Action
       label={resultName('good')}
       testID="tick-good"
-      disabled={readOnly || stopped || mantel.fixing === undefined}
+      disabled={readOnly || stopped || mantel.fixing === undefined || boltState(hole) === 'stop'}
       onPress={() =>
         dispatch(tick(job, { ...hole, into: 'masonry', fixing: { diameter: mantel.fixing?.diameter ?? 0 } }, 'good'))
       }

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
+import { boltState } from '@steddo/core';
 import { MANTEL_AFTER, mantelWords, shareText } from '@steddo/text';
 import { Action } from '../ui/Action';
 import { Txt } from '../ui/Txt';
@@ -29,7 +30,7 @@ export function MantelPart() {
                   done
                 </Txt>
               ) : null}
-              <Verdict verdict={hole.unmarked ? 'caution' : hole.done || hole.probability >= 0.9 ? 'go' : 'stop'} />
+              <Verdict verdict={boltState(hole)} />
             </View>
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
               <Figure label="up from the floor" working={hole.workings.y} />

@@ -28,10 +28,9 @@ const THROUGH_COVER: Record<NonNullable<Build['cover']>, readonly DrillStep[]> =
   none: [],
 };
 
-/** What lies at a hole before its fixing: how the wall is covered there, and packing, mm. */
+/** What lies at a hole before its fixing: how the wall is covered there, and packing. */
 export interface Surface {
   cover?: Build['cover'];
-  packing: number;
   /** The first hole over packing: the packing goes up before it. */
   firstOverPacking?: boolean;
 }
@@ -44,7 +43,7 @@ export function stepsOf(
   place: FixingAt,
   first: boolean,
   setOut: SetOut,
-  { cover = 'gypsum', firstOverPacking }: Surface = { packing: 0 },
+  { cover = 'gypsum', firstOverPacking }: Surface = {},
 ): DrillStep[] {
   const { before, after } = SET_OUT[setOut];
   const own = [...(firstOverPacking ? (['fit-packing'] as const) : []), ...THROUGH_COVER[cover], ...fixingSteps(place)];

@@ -252,6 +252,7 @@ export type Term =
   | 'along-timber'
   | 'timber-bottom'
   | 'timber-row'
+  | 'timber-edge'
   | 'pattern-above-hook'
   | 'pattern-right'
   | 'pattern-up'

@@ -24,7 +24,7 @@ export function holesOf(setting: Setting, candidate: Candidate): Hole[] | undefi
   const rows = [...new Set(mount.plate!.slots!.map((s) => s.y))].sort((a, b) => b - a);
   const order = [...candidate.places].sort((a, b) => slotY(b) - slotY(a) || a.x - b.x);
   const front = frontOf(job, mount, candidate);
-  const packed = order.map((p) => (front.plane === 0 && !job.room.wall.zones ? 0 : overAt(front, p).packing));
+  const packed = order.map((p) => overAt(front, p).packing);
   const firstPacked = packed.findIndex((mm, i) => mm > FACE_STEP_MM && !order[i]!.done);
   const taken = new Set([...drilled.done, ...drilled.spoiled].map((d) => d.id));
   const ids = order.map((p, i) => p.done?.id ?? freeId(`h`, NUMBERS_A_ROUND * drilled.round + i + 1, taken));
@@ -165,7 +165,6 @@ function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming
     ...(unit ? { unit } : {}),
     steps: stepsOf(place, first, setOutOf(job), {
       ...(cover ? { cover } : {}),
-      packing: naming.packing,
       firstOverPacking: naming.firstOverPacking,
     }),
     working: y,

@@ -1,4 +1,4 @@
-import type { Finding, Job, Mount, Plan, TimberPlan, Zone } from '@steddo/contract';
+import type { Finding, Job, Mount, Plan, TimberPlan, Working, Zone } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
 import { fromLag, fromMount, kitOf, type Fastener } from '../fixing/kit';
 import { leadBit } from '../fixing/leadHole';
@@ -8,10 +8,11 @@ import type { Screw } from '../fixing/screw';
 import { checkFastening, type Checked } from '../load/checkFastening';
 import { aimsAt } from '../plate/planPlate';
 import { finding } from '../primitives/findings';
-import { leaf } from '../primitives/working';
+import { leaf, sum } from '../primitives/working';
 import { plateOutline } from '../room/platePlane';
 import { boardOf, studBuildOf, wallAt } from '../room/wallAt';
 import { takesHole } from '../room/wallKinds';
+import { isThere } from '../wall/drilledHoles';
 import { HOLE_CAUTION } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
 
@@ -51,7 +52,7 @@ export interface TimberPlaced {
   job: Job;
   mount: Mount;
   zone: Zone;
-  studs: readonly { index: number; x: number; chance: number }[];
+  studs: readonly { index: number; x: number; across: Working; chance: number }[];
 }
 
 /**
@@ -64,7 +65,7 @@ export function placeTimber({ job, mount, found, timber, x, bottom }: Asked): Ti
   const lag = fromMount(mount, studBuildOf(job.room.wall).build.kind);
   if (!plate?.slots?.length || plate.width === 0 || lag?.kind !== 'lag') return undefined;
   const sure = aimsAt(found, lag.diameter).flatMap((a, index) =>
-    a.chance >= HOLE_CAUTION ? [{ index, x: a.x.value, chance: a.chance }] : [],
+    a.chance >= HOLE_CAUTION ? [{ index, x: a.x.value, across: a.x, chance: a.chance }] : [],
   );
   const pairs = sure.flatMap((a) => sure.filter((b) => b.x > a.x).map((b) => [a, b] as const));
   const off = ([a, b]: (typeof pairs)[number]) =>
@@ -160,10 +161,10 @@ export function timberHeld({ job, mount, timber, placed, hung, yieldTable }: Hel
   const section: TimberPlan = {
     ...box,
     thickness: timber.thickness,
-    holes: screws.map(({ x, y, chance }, i) => ({
+    holes: screws.map(({ x, y, stud, chance }, i) => ({
       ...{ id: `t${i + 1}`, x, y, probability: chance },
-      done: (job.drilled ?? []).findLast((d) => d.hole === `t${i + 1}`)?.result === 'good',
-      workings: { x: leaf('stud-centre', x, 'mm'), y: leaf('timber-row', y, 'mm') },
+      done: isThere(job, `t${i + 1}`),
+      workings: { x: placed.studs.find((s) => s.index === stud)!.across, y: rowOf(zone, y) },
     })),
     fixing: {
       ...{ kind: lag.kind, diameter: lag.diameter, length: lag.length ?? 0, bit },
@@ -186,6 +187,10 @@ export function timberHeld({ job, mount, timber, placed, hung, yieldTable }: Hel
     ],
   };
 }
+
+/** A row of the timber's screws by its edge, as the tape is laid. */
+const rowOf = ({ bottom }: Zone, y: number): Working =>
+  sum('timber-row', leaf('timber-bottom', bottom, 'mm'), leaf('timber-edge', y - bottom, 'mm'));
 
 /** Drilled deeper than the screw goes, mm. Ours. */
 const OVERDRILL_MM = 5;

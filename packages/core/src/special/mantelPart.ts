@@ -10,6 +10,7 @@ import type { Part } from '../primitives/part';
 import { leaf, minus, node, sum } from '../primitives/working';
 import { onMainWall, outOf } from '../room/roomThings';
 import { boardOf, wallAt } from '../room/wallAt';
+import { isThere, USABLE } from '../wall/drilledHoles';
 import { HOLE_CAUTION } from '../wall/holeVerdict';
 import { jointsOfWall, type MarkedJoints } from '../wall/markedJoints';
 import { unitChance } from '../wall/solidChance';
@@ -128,11 +129,7 @@ const spoiledBy =
   ({ drilled = [] }: Job, y: number) =>
   (x: number): boolean =>
     drilled.some(
-      (d) =>
-        /^m\d+$/.test(d.hole) &&
-        d.result !== 'good' &&
-        d.result !== 'drifted' &&
-        Math.hypot(d.x - x, d.y - y) < SPOILED_OFF_MM,
+      (d) => /^m\d+$/.test(d.hole) && !USABLE.has(d.result) && Math.hypot(d.x - x, d.y - y) < SPOILED_OFF_MM,
     );
 
 interface Row {
@@ -151,14 +148,13 @@ function holesFor(job: Job, mantel: Item, { ledger, row, joints, bit }: Row): Ma
   return boltPlaces(timber, row.y, ledger.diameter, joints, spoiledBy(job, row.y)).map((x, i): MantelHole => {
     const id = `m${i + 1}`;
     const { chance, unmarked } = unitChance(joints, x, row.y, bit);
-    const last = (job.drilled ?? []).findLast((d) => d.hole === id);
     return {
       id,
       x,
       y: row.y,
       probability: chance,
       ...(unmarked.length > 0 ? { unmarked } : {}),
-      done: last?.result === 'good' || last?.result === 'drifted',
+      done: isThere(job, id),
       workings: { x: leaf(joints?.upright ? 'unit-middle' : 'along-timber', x, 'mm'), y },
     };
   });

@@ -37,7 +37,7 @@ export interface DrilledHoles {
   round: number;
 }
 
-const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
+export const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
 
 /** Holes of the plate on this wall; those of a timber are its own. */
 const onMain = (drilled: Job['drilled']): Drilled[] =>
@@ -45,6 +45,12 @@ const onMain = (drilled: Job['drilled']): Drilled[] =>
 
 /** The holes of a mantel's timber are m1, m2, m3; those of a timber across studs t1 on. */
 const isTimberHole = (id: string): boolean => /^[mt]\d+$/.test(id);
+
+/** Whether a hole of a timber is there and of use, by the last word on it. */
+export const isThere = ({ drilled = [] }: Pick<Job, 'drilled'>, hole: string): boolean => {
+  const last = drilled.findLast((d) => d.hole === hole);
+  return last !== undefined && USABLE.has(last.result);
+};
 
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {

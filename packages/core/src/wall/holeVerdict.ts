@@ -24,3 +24,14 @@ export function holeState({ probability, hazard, into, unmarked }: HoleKnown): V
   const wood = certain === 'stop' && probability > 0 && test ? 'caution' : certain;
   return wood === 'go' && hazard !== 'clear' ? 'caution' : wood;
 }
+
+/** The same of a hole of a timber: one that is there is done with, one whose joints nobody has marked is looked into first. */
+export const boltState = ({
+  done,
+  probability,
+  unmarked,
+}: {
+  done: boolean;
+  probability: number;
+  unmarked?: readonly string[] | undefined;
+}): Verdict => (done ? 'go' : unmarked ? 'caution' : holeVerdict(probability));

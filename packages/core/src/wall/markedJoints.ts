@@ -116,6 +116,10 @@ export const courseNumber = (course: number, bed: JointLine, joint: number): num
 export const shiftOf = (course: number, along: number, bond: Bond): number =>
   bond === 'stack' || Math.abs(course) % 2 === 0 ? 0 : along / 2;
 
+/** The parts of a wall that are laid otherwise than the rest of it. */
+export const laidOtherwise = (wall: Wall): Zone[] =>
+  mainZones(wall).filter(({ build }) => build?.kind ?? build?.masonry ?? build?.unit);
+
 /**
  * The joints that were marked, for each place of a wall: those of a part in another masonry are its own. Each set of
  * them is worked out once.
@@ -124,7 +128,7 @@ export function jointsOfWall(
   wall: Wall,
   evidence: readonly Evidence[],
 ): (x: number, y: number) => MarkedJoints | undefined {
-  const zones = mainZones(wall).filter((z) => z.build?.kind ?? z.build?.masonry ?? z.build?.unit);
+  const zones = laidOtherwise(wall);
   const partAt = (x: number, y: number) => zones.findLast((z) => isIn(z, x, y));
   const known = new Map<Zone | undefined, MarkedJoints | undefined>();
   return (x, y) => {

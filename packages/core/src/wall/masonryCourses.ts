@@ -1,6 +1,15 @@
 import type { Course, Evidence } from '@steddo/contract';
-import { mainZones, wallAt, type Wall } from '../room/wallAt';
-import { courseNumber, courseOf, jointsOfWall, shiftOf, type JointLine, type MarkedJoints } from './markedJoints';
+import { isIn, wallAt, type Wall } from '../room/wallAt';
+import {
+  courseNumber,
+  courseOf,
+  jointsOfWall,
+  laidOtherwise,
+  markedJoints,
+  shiftOf,
+  type JointLine,
+  type MarkedJoints,
+} from './markedJoints';
 
 interface Box {
   left: number;
@@ -22,10 +31,9 @@ export function masonryCourses(wall: Wall, evidence: readonly Evidence[]): Cours
   const jointsAt = jointsOfWall(wall, evidence);
   const whole = { left: 0, right: wall.width, bottom: 0, top: wall.height };
   const own = wall.build.kind === 'masonry' ? coursesIn(ownJoints(wall, evidence), whole, whole) : [];
-  const parts = mainZones(wall).flatMap((z) => {
+  const parts = laidOtherwise(wall).flatMap((z) => {
     const middle = { x: (z.left + z.right) / 2, y: (z.bottom + z.top) / 2 };
-    const isOther = z.build?.kind ?? z.build?.masonry ?? z.build?.unit;
-    if (!isOther || wallAt(wall, middle.x, middle.y).build.kind !== 'masonry') return [];
+    if (wallAt(wall, middle.x, middle.y).build.kind !== 'masonry') return [];
     return coursesIn(jointsAt(middle.x, middle.y), z, whole);
   });
   const all = [...own, ...parts];
@@ -33,13 +41,11 @@ export function masonryCourses(wall: Wall, evidence: readonly Evidence[]): Cours
 }
 
 /** Of the wall itself, whatever its parts are. */
-const ownJoints = (wall: Wall, evidence: readonly Evidence[]): MarkedJoints | undefined => {
-  const others = mainZones(wall).filter((z) => z.build?.kind ?? z.build?.masonry ?? z.build?.unit);
-  const own = evidence.filter(
-    (e) => !others.some((z) => e.y !== undefined && e.x >= z.left && e.x <= z.right && e.y >= z.bottom && e.y <= z.top),
-  );
-  return jointsOfWall({ ...wall, zones: [] }, own)(0, 0);
-};
+function ownJoints(wall: Wall, evidence: readonly Evidence[]): MarkedJoints | undefined {
+  const others = laidOtherwise(wall);
+  const own = evidence.filter((e) => !others.some((z) => e.y !== undefined && isIn(z, e.x, e.y)));
+  return markedJoints(wall.build, own);
+}
 
 /** More courses, or units in one, are no wall of a home: they are left out of the drawing, and count for the holes as before. Ours. */
 const MOST = 500;
