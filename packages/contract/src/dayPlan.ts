@@ -58,6 +58,7 @@ export const packed = z.strictObject({
     'depth-flag',
     'probe-bit',
     'packing',
+    'timber',
     'screw',
     'spacer',
     'lead',
@@ -69,8 +70,10 @@ export const packed = z.strictObject({
   spare: z.number().int(),
   diameter: num.optional(),
   length: num.optional(),
-  /** Of packing. */
+  /** Of packing and timber. */
   thickness: num.optional(),
+  /** Of timber. */
+  height: num.optional(),
   from: z.enum(['mount', 'kit', 'get']),
   done: z.boolean(),
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { share } from './parts';
+import { holeHazard } from './wallPlan';
 import { working } from './working';
 
 /** Walls that are not one wall: what is packed under the plate, and a mantel over its fire. Lengths mm, forces N. */
@@ -23,21 +24,30 @@ export const mantelHole = z.strictObject({
   workings: z.strictObject({ x: working, y: working }),
 });
 
-/** A level timber across two studs that the plate is screwed to, with its own screws. */
+/** A level timber across two studs, or noggings between them, that the plate is screwed to, with its own screws. */
 export const timberPlan = z.strictObject({
   ...box,
   thickness: num,
+  /** Pieces between the studs, each on upright cleats so wide; what of the board is cut out for them. */
+  way: z.literal('noggings').optional(),
+  pieces: z.array(z.strictObject({ left: num, right: num })).optional(),
+  opening: z.strictObject(box).optional(),
+  cleat: num.optional(),
   holes: z.array(
     z.strictObject({
       id: z.string(),
       x: num,
       y: num,
       probability: share,
+      /** What is known of the wall behind it, as of a hole of the plate; not of noggings. */
+      hazard: holeHazard.optional(),
+      zones: z.array(z.string()).optional(),
+      look: z.string().optional(),
       done: z.boolean(),
       workings: z.strictObject({ x: working, y: working }),
     }),
   ),
-  /** Into the studs, with what bit and how deep from the wall's face; absent where the kit has none long enough. */
+  /** Into the studs or cleats, with what bit and how deep behind the timber; absent where the kit has none long enough. */
   fixing: z
     .strictObject({ kind: z.string(), id: z.string().optional(), diameter: num, length: num, bit: num, depth: num })
     .optional(),

@@ -181,8 +181,10 @@ export const job = z
         scheme: z.string().optional(),
         stack: z.string().optional(),
         packing: length.optional(),
-        /** A level timber across two studs, and the plate onto that. */
-        timber: z.strictObject({ height: partSize, thickness: partSize }).optional(),
+        /** A level timber across two studs, and the plate onto that; or noggings put in between studs. */
+        timber: z
+          .strictObject({ height: partSize, thickness: partSize, way: z.enum(['across', 'noggings']).optional() })
+          .optional(),
         setOut: z.enum(['one-bolt', 'held-up', 'template']).optional(),
         /** How far the set's middle may swing to either side of the fasteners' middle; held: something stops it there. */
         maxAside: length.optional(),

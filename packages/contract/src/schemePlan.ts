@@ -114,15 +114,17 @@ export const hole = z.strictObject({
 
 /** One thing to take along, how many are needed and how many to spare. */
 export const part = z.strictObject({
-  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'probe-bit', 'packing']),
+  what: z.enum(['fixing', 'washer', 'bit', 'depth-flag', 'probe-bit', 'packing', 'timber']),
   /** The kind of fixing, or of bit: wood, masonry, metal. */
   kind: z.string(),
   count: z.number().int(),
   spare: z.number().int(),
   diameter: num.optional(),
   length: num.optional(),
-  /** Of packing. */
+  /** Of packing and timber. */
   thickness: num.optional(),
+  /** Of timber. */
+  height: num.optional(),
   /** Entry of the kit; absent where it comes with the mount or has to be got. */
   id: z.string().optional(),
   from: z.enum(['mount', 'kit', 'get']),
@@ -168,6 +170,8 @@ export const remedy = z.strictObject({
     'longer-lag',
     'two-studs',
     'timber',
+    /** Noggings so high put in between the studs. */
+    'noggings',
     'other-mount',
     'poke-edge',
     'other-stud',

@@ -16,6 +16,7 @@ export const STEP_IDS = [
   // on the wall
   'wall.look',
   'wall.mantel',
+  'wall.timber',
   'wall.holes',
   'wall.level',
   'wall.pull',

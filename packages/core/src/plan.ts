@@ -155,7 +155,7 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
   watch('wall');
   const wall = wallPart(job, found);
   const placed = placedPart({ job, outline, context, ranking, found, wall: wall.section, means });
-  const hazards = hazardPart(job, found, placed.section.holes ?? []);
+  const hazards = hazardPart(job, found, placed.section);
   const { screws, holes: _, ...sections } = placed.section;
   const floor = floorPart(job, outline.width.value);
   const mantel = mantelPart(job);
@@ -171,6 +171,7 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
         extended: mount.findings.some((f) => f.code === 'extension-arms-needed'),
         holes: placed.section.holes ?? [],
         parts: placed.section.scheme?.parts ?? [],
+        timber: placed.section.timber,
         placement: placement?.conflict ? undefined : placement,
       })
     : { findings: [] };

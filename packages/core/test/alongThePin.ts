@@ -72,12 +72,14 @@ function restoring(
  * than each layer bears and bending it nowhere beyond its strength. Cell by cell; none of the closed forms.
  */
 export function alongThePin(input: YieldInput): number {
-  const { lag, gravity, plate, board, packing, boardBears: bears, penetration, angleDeg } = input;
+  const { lag, gravity, plate, board, packing, boardBears: bears, penetration, angleDeg, timberSide } = input;
   const depth = penetration < 10 * lag.shankMm ? penetration - lag.tipMm / 2 : penetration;
   const wood = woodPsi(gravity, lag.shankMm / IN, angleDeg) * N_PER_MM2_PER_PSI * lag.rootMm;
-  const steel = 61_850 * N_PER_MM2_PER_PSI * lag.rootMm;
+  // a timber's grain lies across that of the studs
+  const sidePsi = timberSide ? woodPsi(gravity, lag.shankMm / IN, 90 - angleDeg) : 61_850;
+  const screwed = sidePsi * N_PER_MM2_PER_PSI * lag.rootMm;
   const most = (lag.yieldPsi * N_PER_MM2_PER_PSI * lag.rootMm ** 3) / 6;
-  const side = [{ bears: steel, length: plate }];
+  const side = [{ bears: screwed, length: plate }];
   const main = [
     { bears: 0, length: packing },
     { bears: board > 0 ? bears / board : 0, length: board },
@@ -89,7 +91,7 @@ export function alongThePin(input: YieldInput): number {
     const far = restoring(mainForces, mainWide, most, force);
     return near !== undefined && far !== undefined && near + far >= 0;
   };
-  let [low, high] = [0, steel * plate];
+  let [low, high] = [0, screwed * plate];
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2;
     if (holds(middle)) low = middle;

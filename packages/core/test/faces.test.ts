@@ -1,10 +1,14 @@
-import type { Evidence, Job, Mount, Zone } from '@steddo/contract';
+import type { Evidence, Job, Mount, Stud, Zone } from '@steddo/contract';
 import fc from 'fast-check';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { plan } from '../src/plan';
 import { packingUnder, platePlane, plateOutline } from '../src/room/platePlane';
 import { isWhole } from '../src/room/wholePart';
+import { lagSizeOf } from '../src/fixing/lagTables';
+import { pullCapacity } from '../src/fixing/lagWithdrawal';
+import { leastYield } from '../src/fixing/lagYield';
 import { forcesOf } from '../src/load/besideForces';
+import { evaluate } from '../src/primitives/working';
 import { NUMBERS } from '../src/primitives/arithmetic';
 import { pushesOf, weightsOf } from '../src/load/setPushes';
 import { testJob, testMount } from './jobs';
@@ -389,5 +393,106 @@ describe('a timber across two studs', () => {
     const at = (mass: number) => plan({ ...job, screen: { ...job.screen, mass } });
     expect(at(24).timber!.load!.utilisation).toBeGreaterThan(made.timber!.load!.utilisation * 1.2);
     expect(at(900).findings.map((f) => f.code)).toContain('timber-load');
+  });
+});
+
+describe('noggings put in between the studs', () => {
+  const noggings = { height: 235, thickness: 38, way: 'noggings' as const };
+  const lags = [
+    { id: 'slim', diameter: 6.35, length: 76, threadLength: 50, washer: 1.6, head: 11 },
+    { id: 'long', diameter: 7.94, length: 102, threadLength: 64, washer: 2, head: 13 },
+  ];
+  // the plate's slots are 400 apart as the studs are, and the set hangs between those: no slot comes over any
+  const third = [
+    { id: 'l2', kind: 'edge-left' as const, x: 2581, y: 1400 },
+    { id: 'r2', kind: 'edge-right' as const, x: 2619, y: 1400 },
+  ];
+  const between = testJob();
+  const job = testJob({
+    ...{ choices: { timber: noggings, centreX: 2100 }, lags },
+    evidence: [...between.evidence!, ...third],
+    mount: { ...testMount, slide: 20 },
+  });
+  const made = plan(job);
+  const [left, middle, right] = made.studs! as [Stud, Stud, Stud];
+  const face = (s: Stud, side: -1 | 1) => s.centre + (side * s.width) / 2;
+  it('fill each bay from stud to stud, flush, their middle on that of the rows; the board is cut to the studs’ middles', () => {
+    const { pieces, opening, bottom, top, cleat } = made.timber!;
+    expect(plan({ ...job, choices: { centreX: 2100 } }).holes).toBeUndefined();
+    [
+      { left: face(left, 1), right: face(middle, -1) },
+      { left: face(middle, 1), right: face(right, -1) },
+    ].forEach((piece, i) => {
+      expect(pieces![i]!.left).toBeCloseTo(piece.left, 6);
+      expect(pieces![i]!.right).toBeCloseTo(piece.right, 6);
+    });
+    expect((top + bottom) / 2).toBeCloseTo(made.placement!.plate!.bottom + 100, 6);
+    expect(cleat).toBe(38);
+    expect(opening!.left).toBeCloseTo(left.centre, 0);
+    expect(opening!.right).toBeCloseTo(right.centre, 0);
+    expect(opening!.bottom).toBeLessThan(bottom);
+  });
+  it('are screwed to a cleat at either end by what comes out of neither cleat nor wall; the plate between the cleats', () => {
+    const { holes, fixing, pieces, bottom, top, load } = made.timber!;
+    const cleats = pieces!.flatMap((p) => [p.left + 19, p.left + 19, p.right - 19, p.right - 19]);
+    holes.forEach((h, i) => expect(h.x).toBeCloseTo(cleats[i]!, 6));
+    expect(holes).toHaveLength(8);
+    for (const h of holes) expect(evaluate(h.workings.x)).toBeCloseTo(h.x, 9);
+    // the longer one would come out at the back: 102 - 2 is more than a stud of 89
+    expect(fixing).toMatchObject({ id: 'slim', length: 76, depth: 38 });
+    expect(load!.verdict).toBe('go');
+    expect(made.holes!.length).toBeGreaterThan(0);
+    for (const h of made.holes!) {
+      expect(h.into).toBe('backing');
+      expect(pieces!.some((p) => h.x >= p.left + 38 + 20 && h.x <= p.right - 38 - 20)).toBe(true);
+      expect(Math.min(top - h.y, h.y - bottom)).toBeGreaterThanOrEqual(20);
+    }
+  });
+  it('hold no more than statics by hand leave them: an eighth of the weight down each screw, the turning on the upper four', () => {
+    const size = lagSizeOf(6.35)!;
+    const [low, high] = [4 * size.shankMm, 235 - 4 * size.shankMm];
+    const weight = (job.screen.mass + (testMount.mass ?? 0)) * 9.80665;
+    const out = testMount.depth.folded + 12.7 + (job.screen.thickness ?? 60) / 2;
+    const [down, pull] = [weight / 8, (weight * out * high) / (4 * (low ** 2 + high ** 2))];
+    const lag = { lag: size, gravity: 0.42, board: 0, packing: 0, boardBears: 0, penetration: 36.4, plate: 38 };
+    const allowed = (side: 'across' | 'along', angleDeg: number) => {
+      const { load, reduction } = leastYield({ ...lag, angleDeg, timberSide: side });
+      return (load / reduction) * 0.9;
+    };
+    // into the cleat: 36.4 deep less the tip, all of it thread
+    const straight = pullCapacity(NUMBERS, size, 0.42, 36.4 - size.tipMm) * 0.9;
+    const front = Math.hypot(down / allowed('across', 0), pull / straight);
+    const side = Math.hypot(down / allowed('along', 0), pull / allowed('along', 90));
+    const { utilisation } = made.timber!.load!;
+    expect(utilisation).toBeGreaterThanOrEqual(Math.max(front, side) * 0.98);
+    expect(utilisation).toBeLessThan(Math.max(front, side) * 3);
+  });
+  it('hold less the heavier the set, until it is a stop', () => {
+    const heavy = plan({ ...job, screen: { ...job.screen, mass: 40 } }).timber!.load!.utilisation;
+    expect(heavy).toBeGreaterThan(made.timber!.load!.utilisation * 1.1);
+    expect(plan({ ...job, screen: { ...job.screen, mass: 900 } }).findings.map((f) => f.code)).toContain('timber-load');
+  });
+  it('are opened first, looked at first, and need both studs sure and a lag that fits', () => {
+    const codes = (change: Partial<Job>) => plan({ ...job, ...change }).findings.map((f) => f.code);
+    expect(codes({})).toContain('noggings-first');
+    expect(codes({})).toContain('opening-unlooked');
+    expect(codes({ lags: lags.slice(1) })).toContain('timber-no-lag');
+    expect(codes({ evidence: job.evidence!.slice(0, 2) })).toContain('timber-no-studs');
+  });
+  it('take their wood, cleats and twice their screws along, until they are in', () => {
+    const parts = made.scheme!.parts;
+    expect(parts.filter((p) => p.what === 'timber').map((p) => [p.kind, p.count])).toEqual([
+      ['nogging', 2],
+      ['cleat', 4],
+    ]);
+    expect(parts.find((p) => p.id === 'slim')!.count).toBe(16);
+    const drilled = made.timber!.holes.map(({ id, x, y }) => ({
+      ...{ hole: id, x, y, result: 'good' as const, into: 'backing' as const },
+    }));
+    const after = plan({ ...job, drilled });
+    expect(after.timber!.holes.every((h) => h.done)).toBe(true);
+    expect(after.scheme!.parts.some((p) => p.what === 'timber')).toBe(false);
+    expect(after.day!.steps.find((s) => s.id === 'wall.timber')!.done).toBe(true);
+    expect(made.day!.steps.find((s) => s.id === 'wall.holes')!.after).toContain('wall.timber');
   });
 });

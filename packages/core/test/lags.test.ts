@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { GRAVITY, lagSizeOf, N_PER_POUND, usualThread, type Timber } from '../src/fixing/lagTables';
 import { lagHold, pullCapacity } from '../src/fixing/lagWithdrawal';
 import { alongThePin } from './alongThePin';
-import { bearingPsi, boardBears, leastYield, yieldParts, type YieldInput } from '../src/fixing/lagYield';
+import { bearingPsi, boardBears, leastYield, yieldParts, yieldTable, type YieldInput } from '../src/fixing/lagYield';
 import {
   exactShear,
   fastenerCapacity,
@@ -192,6 +192,45 @@ describe('yield of a lag', () => {
       ),
       { seed: 96, numRuns: 40 },
     );
+  });
+  it('through a timber across the stud holds less than through steel, as equilibrium along the pin gives it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(1 / 4, 5 / 16, 3 / 8),
+        fc.constantFrom(0.42, 0.5, 0.55),
+        fc.double({ min: 18, max: 60, noNaN: true }),
+        fc.constantFrom(0, 12.7, 20),
+        fc.double({ min: 25, max: 90, noNaN: true }),
+        fc.constantFrom(0, 30, 90),
+        (shank, gravity, plate, board, penetration, angleDeg) => {
+          const lag = lagSizeOf(shank * IN)!;
+          const steel = lagIn({
+            lag,
+            gravity,
+            plate,
+            board,
+            boardBears: boardBears(lag, board),
+            penetration,
+            angleDeg,
+          });
+          const input = { ...steel, timberSide: 'across' as const };
+          const least = Math.min(...yieldParts(input).map((p) => p.load));
+          expect(alongThePin(input) / least).toBeGreaterThan(0.995);
+          expect(alongThePin(input) / least).toBeLessThan(1.005);
+          expect(leastYield(input).load).toBeLessThan(leastYield(steel).load);
+        },
+      ),
+      { seed: 118, numRuns: 20 },
+    );
+  });
+  it('through a timber is divided by what the grain that lies most across asks for, at every whole degree alike', () => {
+    const input = lagIn({ plate: 38, timberSide: 'across' });
+    for (const angleDeg of [0, 20, 45, 70, 90]) {
+      const least = leastYield({ ...input, angleDeg });
+      const row = yieldTable(input.lag, input.gravity, 38, 0, 0, 0, input.penetration, false, 'across');
+      expect(row.held[angleDeg]).toBeCloseTo(least.load / least.reduction, 6);
+      expect(least.reduction).toBeCloseTo(2.23 * (1 + Math.max(angleDeg, 90 - angleDeg) / 360), 9);
+    }
   });
   it('bends within a thick board that bears more than the lag gives way at', () => {
     const lag = lagSizeOf(IN / 4)!;

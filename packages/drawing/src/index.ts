@@ -14,7 +14,7 @@ export { edgesOf, namedThings } from './namesOf';
 export { placeNames, type NamedThing, type NameRules, type PlacedName } from './placeNames';
 export { overlap, placeLabels, type PlacedLabel, type PxBox } from './placeLabels';
 export { join, type Box, type Label, type Role, type Scene, type Shape } from './scene';
-export { mantelScene } from './mantelScene';
+export { mantelScene, timberScene } from './mantelScene';
 export { mountAboveScene } from './mountAboveScene';
 export { mountSideScene } from './mountSideScene';
 export { plateScene, type PlateAsk } from './plateScene';

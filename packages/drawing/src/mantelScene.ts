@@ -1,6 +1,6 @@
 import type { Job, Plan } from '@steddo/contract';
 import { formatTape, tapeOf } from '@steddo/core';
-import { mantelShapes } from './mantelShapes';
+import { mantelShapes, timberShapes } from './mantelShapes';
 import { grow, type Scene, type Shape } from './scene';
 import { insideShapes } from './wallShapes';
 
@@ -16,7 +16,6 @@ export function mantelScene(job: Job, plan: Plan, holeId: string | undefined): S
   if (!timber) return undefined;
   const view = grow(timber, AROUND_MM);
   const shell = job.room.objects?.find((o) => o.id === object);
-  const now = holes.find((h) => h.id === holeId);
   const shapes: Shape[] = [
     ...insideShapes(job, { ...plan, studs: [], noggings: [] }, view).filter((s) => inView(s, view.bottom, view.top)),
     ...(shell
@@ -28,21 +27,45 @@ export function mantelScene(job: Job, plan: Plan, holeId: string | undefined): S
         ]
       : []),
     ...mantelShapes(job, plan).filter((s) => s.role !== 'fire-gap'),
-    ...(now ? [{ kind: 'circle', role: 'next-look', id: 'now', x: now.x, y: now.y, r: RING_MM } as const] : []),
   ];
-  const tape = tapeOf(job.units);
   const middle = (timber.left + timber.right) / 2;
+  return atHole({ view, shapes, hole: holes.find((h) => h.id === holeId), middle, job });
+}
+
+/**
+ * The timber across studs, or the noggings between them, for one of its holes after the other; undefined where the plate
+ * goes onto the wall itself.
+ */
+export function timberScene(job: Job, plan: Plan, holeId: string | undefined): Scene | undefined {
+  const { timber } = plan;
+  if (!timber) return undefined;
+  const view = grow(timber.opening ?? timber, AROUND_MM);
+  const shapes = [
+    ...insideShapes(job, plan, view).filter((s) => inView(s, view.bottom, view.top)),
+    ...timberShapes(plan),
+  ];
+  const middle = (timber.left + timber.right) / 2;
+  return atHole({ view, shapes, hole: timber.holes.find((h) => h.id === holeId), middle, job });
+}
+
+interface AtHole {
+  view: Scene['bounds'];
+  shapes: readonly Shape[];
+  hole: { id: string; x: number; y: number } | undefined;
+  /** Of the timber, along it. */
+  middle: number;
+  job: Job;
+}
+
+/** A strip of wall with a ring about the hole that the hand is at, and how far that is off the timber's middle. */
+function atHole({ view, shapes, hole, middle, job }: AtHole): Scene {
+  if (!hole) return { bounds: view, focus: view, shapes: [...shapes], labels: [] };
+  const { id, x, y } = hole;
+  const ring = { kind: 'circle', role: 'next-look', id: 'now', x, y, r: RING_MM } as const;
+  const off = `${formatTape(Math.abs(x - middle), tapeOf(job.units))} ${x < middle ? 'left' : 'right'}`;
   return {
-    ...{ bounds: view, focus: view, shapes },
-    labels: now
-      ? [
-          {
-            id: now.id,
-            text: `${formatTape(Math.abs(now.x - middle), tape)} ${now.x < middle ? 'left' : 'right'}`,
-            ...{ x: now.x, y: now.y, side: 'above' },
-          },
-        ]
-      : [],
+    ...{ bounds: view, focus: view, shapes: [...shapes, ring] },
+    labels: [{ id, text: off, x, y, side: 'above' }],
   };
 }
 

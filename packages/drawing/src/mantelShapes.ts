@@ -17,12 +17,16 @@ export const packingShapes = ({ packing = [] }: Plan): Shape[] =>
       top,
     }));
 
-/** A timber across two studs that the plate goes onto, with its own holes. */
+/** A timber across two studs that the plate goes onto, or noggings in their opening, with its own holes. */
 export function timberShapes({ timber }: Plan): Shape[] {
   if (!timber) return [];
-  const { left, right, bottom, top, holes } = timber;
+  const { left, right, bottom, top, holes, pieces, opening } = timber;
   return [
-    { kind: 'rect', role: 'packing', id: 'timber-across', left, right, bottom, top },
+    ...(opening ? [{ kind: 'rect', role: 'cut-out', id: 'timber-opening', ...opening } as const] : []),
+    ...(pieces ?? [{ left, right }]).map((p, i): Shape => ({
+      ...{ kind: 'rect', role: 'packing', id: pieces ? `nogging-in-${i}` : 'timber-across' },
+      ...{ left: p.left, right: p.right, bottom, top },
+    })),
     ...holes.map((h): Shape => ({
       ...{ kind: 'cross', role: 'hole', id: h.id, x: h.x, y: h.y },
       state: boltState(h),

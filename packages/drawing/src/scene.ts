@@ -70,6 +70,7 @@ export type Role =
   // walls that are not one wall, and a cut through the plate
   | 'packing'
   | 'timber'
+  | 'cut-out'
   | 'fire-gap'
   | 'cover-cut'
   | 'stud-cut'

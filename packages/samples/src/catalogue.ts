@@ -455,6 +455,7 @@ export const demoCatalogue: Catalogue = {
   ],
   lags: [
     { id: 'lag-14-2', name: 'Lag 1/4 x 2', diameter: 6.35, length: 51, threadLength: 38, washer: 1.6, head: 11 },
+    { id: 'lag-14-3', name: 'Lag 1/4 x 3', diameter: 6.35, length: 76, threadLength: 50, washer: 1.6, head: 11 },
     { id: 'lag-516-25', name: 'Lag 5/16 x 2 1/2', diameter: 7.94, length: 64, threadLength: 45, washer: 2, head: 13 },
     { id: 'lag-516-3', name: 'Lag 5/16 x 3', diameter: 7.94, length: 76, threadLength: 50, washer: 2, head: 13 },
     { id: 'lag-516-4', name: 'Lag 5/16 x 4', diameter: 7.94, length: 102, threadLength: 64, washer: 2, head: 13 },

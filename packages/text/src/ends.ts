@@ -40,7 +40,7 @@ export function slideText({ slide = 0, fits }: HangPlan, say: Wording): string {
 
 /** One line of the pack list. */
 export function packText(item: Packed, say: Wording): string {
-  const { what, kind, count, spare, length, diameter, thickness, from } = item;
+  const { what, kind, count, spare, length, diameter, thickness, height, from } = item;
   const more = spare > 0 ? `, and ${spare} to spare` : '';
   switch (what) {
     case 'tool':
@@ -59,6 +59,7 @@ export function packText(item: Packed, say: Wording): string {
     case 'depth-flag':
     case 'probe-bit':
     case 'packing':
+    case 'timber':
       return partText(
         {
           what,
@@ -69,6 +70,7 @@ export function packText(item: Packed, say: Wording): string {
           ...(diameter === undefined ? {} : { diameter }),
           ...(length === undefined ? {} : { length }),
           ...(thickness === undefined ? {} : { thickness }),
+          ...(height === undefined ? {} : { height }),
         },
         say,
       );

@@ -20,14 +20,18 @@ export const FACE_SENTENCES = {
     `The plate's slots find no place here with what the wall is behind each of them (${ENGLISH.format(v.builds.map(buildName))}). Find the studs, mark the joints, or move the set.`,
   'timber-first': (v, say) =>
     `The timber first, level, by its own ${holeList(v.holes)} into the studs, looked at like any other; the plate then goes onto it, and everything stands ${say.length(v.thicknessMm)} further out.`,
+  'noggings-first': (v, say) =>
+    `Open the board first: ${v.pieces === 1 ? 'one nogging' : `${v.pieces} noggings`} ${say.length(v.thicknessMm)} thick, flush with the studs, on a cleat at each end by ${holeList(v.holes)}, and as many screws from each cleat into its stud. Cut no deeper than the board, look before you cut, and close it with a patch; the plate then goes through that into the wood.`,
   'timber-load': (v) =>
     v.percent < 0
       ? "Nothing can be said about what the timber's own screws hold."
       : `The timber's own screws would have ${v.percent} % of what they may hold. It must not hang like this.`,
   'timber-no-lag': (v, say) =>
-    `No lag of the kit goes through timber and board together (${say.length(v.overMm)}) and far enough into the stud.`,
-  'timber-no-studs': () =>
-    'A timber goes across two studs, one to each side of the plate, and they are not both sure yet. Find them first.',
+    `No lag of the kit goes through what is over it (${say.length(v.overMm)}) and far enough into the wood without coming out at the back of the wall.`,
+  'timber-no-studs': (v) =>
+    v.way === 'noggings'
+      ? 'A nogging goes between two studs that follow one another, and they are not both sure yet where the plate is. Find them first.'
+      : 'A timber goes across two studs, one to each side of the plate, and they are not both sure yet. Find them first.',
   'mantel-clearance': (v, say) => {
     const thing = capital(say.thing(v.object));
     const where = `${say.length(v.distanceMm)} from ${say.thing(v.from)}`;

@@ -38,6 +38,10 @@ function lookFirstText(v: FindingValues['look-first'], say: Wording): string {
   return `Look first at ${holeList(v.holes)}.${half}${zones.join('')} ${why}. A finder misses cables that do not touch the board, and sees no plastic pipe. If in doubt, do not drill.`;
 }
 
+/** What is to be cut: for a thing of the room, else the board before noggings. */
+const cutName = (object: string, say: Wording): string =>
+  object === '' ? 'the opening for the noggings' : say.thing(object);
+
 /** Every finding in words, once: for screen, print and speech. */
 const SENTENCES: Sentences = {
   ...HOLD_SENTENCES,
@@ -48,9 +52,9 @@ const SENTENCES: Sentences = {
       ? `${holeList(v.holes)}: the finder showed a live wire there. Do not drill. Look into both bays, or move the holes.`
       : `${holeList(v.holes)}: ${seenName(v.what)} was seen there. Do not drill. Move the mount, or have it moved by a licensed trade.`,
   'seen-at-opening': (v, say) =>
-    `${capital(say.thing(v.object))}: ${seenName(v.what)} was seen where it is to be cut. Do not cut.`,
+    `${capital(cutName(v.object, say))}: ${seenName(v.what)} was seen where it is to be cut. Do not cut.`,
   'opening-unlooked': (v, say) =>
-    `Nobody has looked inside the wall where ${say.thing(v.object)} is to be cut${v.from === '' ? '' : `, and ${servedName(v.what)} of ${say.thing(v.from)} may run through it`}. Cut the smaller opening first, so that you can back out.`,
+    `Nobody has looked inside the wall where ${cutName(v.object, say)} is to be cut${v.from === '' ? '' : `, and ${servedName(v.what)} of ${say.thing(v.from)} may run through it`}. Cut the smaller opening first, so that you can back out.`,
   'felt-something': (v, say) =>
     `Something was felt in the wall ${say.length(v.xMm)} from the left, ${say.length(v.yMm)} up. Stop. Find out what it is: look into both bays there. Anything electrical, gas or water is for a licensed trade.`,
   'still-guessed': (v, say) =>

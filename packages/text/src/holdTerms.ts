@@ -110,6 +110,7 @@ export const HOLD_TERMS = {
   root: 'root of the thread',
   bearing: 'bearing strength, N/mm²',
   'steel-bears': 'steel bears',
+  'timber-bears': 'the timber that is screwed on bears',
   'wood-bears': 'wood bears',
   'bearing-length': 'length that bears in the wood',
   'bending-moment': 'bending that the lag holds',

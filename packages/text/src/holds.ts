@@ -88,6 +88,8 @@ export function remedyText(
       return 'fasten this plate over two studs';
     case 'timber':
       return `fix a level timber ${say.length(mm)} high across two studs, and the plate to that`;
+    case 'noggings':
+      return `open the board and put noggings ${say.length(mm)} high between the studs, the plate through it into those`;
     case 'other-mount':
       return `take another mount of this type: ${name}`;
     case 'poke-edge':
@@ -226,10 +228,14 @@ export function partText(part: Part, say: Wording): string {
       return `thin bit to probe with, ${rounded(part.diameter ?? 0, 1)} mm`;
     case 'packing':
       return `packing, ${part.count} ${part.count === 1 ? 'piece' : 'pieces'} ${say.length(part.thickness ?? 0)} thick, to ${say.length(part.length ?? 0)} long, and two small screws for each`;
+    case 'timber':
+      return `${part.count === 1 ? (TIMBERS[part.kind] ?? 'timber') : `${part.count} ${TIMBERS[part.kind] ?? 'timber'}s`} ${say.length(part.thickness ?? 0)} x ${say.length(part.height ?? 0)}, ${say.length(part.length ?? 0)} long`;
     case 'depth-flag':
       return 'tape for a flag on each bit, as a depth stop';
   }
 }
+
+const TIMBERS: Record<string, string> = { across: 'straight timber', nogging: 'nogging', cleat: 'cleat' };
 
 /** Where a part comes from. */
 export const partFrom = (from: Part['from']): string =>

@@ -83,3 +83,4 @@ export {
   type MarkKind,
 } from './wallWords';
 export { MANTEL_AFTER, MANTEL_BEFORE, mantelWords, type MantelWords } from './mantel';
+export { timberAfter, timberScrewText, timberSizeText, timberWords, type TimberWords } from './timber';

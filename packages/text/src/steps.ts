@@ -59,6 +59,10 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
     'Mantel first: timber, then shell',
     'The timber is level and drawn tight by hand; the shell sits middle to middle on it, and its first screw holds it.',
   ),
+  'wall.timber': of(
+    'Timber first, then the plate onto it',
+    'Level and tight in its studs, or on its cleats and the board closed over it, before the plate is marked.',
+  ),
   'wall.holes': of('Drill and fasten', 'Each hole as the ladder says; what the drill met is kept.'),
   'wall.level': of('Level the plate', 'Read snug, turn the level end for end, read again when it is tight: it moves.'),
   'wall.pull': of('Pull hard on the plate', 'Nothing gives, nothing creaks. Nothing is hung on it before.'),

@@ -27,6 +27,8 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
       return { fill: tape, fillOpacity: 0.28, stroke: tapeEdge, strokeDasharray: '2 4' };
     case 'packing':
       return { fill: wood, fillOpacity: 0.45, stroke: wood, strokeWidth: 1.4, strokeDasharray: '7 2' };
+    case 'cut-out':
+      return { fill: sheet, fillOpacity: 0.6, stroke: ink, strokeWidth: 1.2, strokeDasharray: '2 4' };
     case 'timber':
       return { fill: wood, fillOpacity: 0.3, stroke: ink, strokeWidth: 1, strokeDasharray: DASH };
     case 'stud-cut':

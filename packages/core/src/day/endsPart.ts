@@ -19,6 +19,7 @@ export interface EndsInput {
   extended: boolean;
   holes: NonNullable<Plan['holes']>;
   parts: readonly Taken[];
+  timber: Plan['timber'];
   /** Absent while nobody knows where it hangs. */
   placement?: Placement | undefined;
 }
@@ -27,11 +28,11 @@ type Ends = Pick<Plan, 'leads' | 'hang' | 'day' | 'soundbar'>;
 
 /** Leads, hanging and the day: what follows once the set has a mount and a place. */
 export function endsPart(input: EndsInput): { section: Ends; findings: Finding[] } {
-  const { job, mount, screen, people, extended, holes, parts, placement } = input;
+  const { job, mount, screen, people, extended, holes, parts, timber, placement } = input;
   const leads = placement ? leadsPart(hungSet(input, placement), behind(input, placement)) : { findings: [] };
   // a lead of which nobody knows where it goes still has to go in
   const ways = (job.leads ?? []).map((l) => leadWay(l, mount));
-  const context: StepContext = { job, mount, holes, leads: ways, people, extended };
+  const context: StepContext = { job, mount, holes, leads: ways, people, extended, timber };
   const hang = placement ? hangPart(context, placement) : { findings: [] };
   const soundbar = placement && soundbarPlace(job, placement);
   return {

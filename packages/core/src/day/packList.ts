@@ -34,7 +34,7 @@ export function packList({ job, steps, parts, screen, leads }: PackInput): Packe
   });
 }
 
-const ofPart = ({ what, kind, count, spare, diameter, length, thickness, from }: Part): Item => ({
+const ofPart = ({ what, kind, count, spare, diameter, length, thickness, height, from }: Part): Item => ({
   what,
   kind,
   count,
@@ -42,6 +42,7 @@ const ofPart = ({ what, kind, count, spare, diameter, length, thickness, from }:
   ...(diameter === undefined ? {} : { diameter }),
   ...(length === undefined ? {} : { length }),
   ...(thickness === undefined ? {} : { thickness }),
+  ...(height === undefined ? {} : { height }),
   from,
 });
 
@@ -82,8 +83,8 @@ function ofLead({ what, needed, length, cut, later }: LeadPlan): Item[] {
 }
 
 /** The same thing has the same name whenever the plan is made. */
-function packId({ what, kind, diameter, thickness, length }: Item): string {
-  const size = [diameter, thickness, length].flatMap((mm) =>
+function packId({ what, kind, diameter, thickness, height, length }: Item): string {
+  const size = [diameter, thickness, height, length].flatMap((mm) =>
     mm === undefined ? [] : [String(Math.round(mm * 10) / 10)],
   );
   return ['pack', [what, kind, ...size].join('-').replace(/\s+/g, '-')].join('.');

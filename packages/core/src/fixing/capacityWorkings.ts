@@ -2,7 +2,7 @@ import type { Working } from '@steddo/contract';
 import { WORKINGS } from '../primitives/arithmetic';
 import { leaf, node } from '../primitives/working';
 import { type Capacity, RATING_FACTOR } from './fastenerCapacity';
-import { bearingMpa, hingeOf, leastYield, yieldLoad } from './lagYield';
+import { bearingMpa, hingeOf, leastYield, sideMpa, yieldLoad } from './lagYield';
 import { pullCapacity } from './lagWithdrawal';
 import type { Term } from '../primitives/terms';
 
@@ -24,7 +24,9 @@ export function shearWorking(capacity: Capacity, path: string, angleDeg: number,
   const input = { ...capacity.input, angleDeg };
   const least = leastYield(input);
   const bearing = leaf('bearing', bearingMpa(input), 'ratio');
-  const load = yieldLoad(WORKINGS, input, bearing, least.mode, hingeOf(input, least.mode));
+  const side = sideMpa(input);
+  const timber = side === undefined ? undefined : leaf('bearing', side, 'ratio');
+  const load = yieldLoad(WORKINGS, input, bearing, least.mode, hingeOf(input, least.mode), timber);
   return node('shear-held', '*', 'N', [
     node('yield-reduced', '/', 'N', [load, leaf('yield-reduction', least.reduction, 'ratio')]),
     leaf('duration', duration, 'ratio'),

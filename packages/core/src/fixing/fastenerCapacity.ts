@@ -5,7 +5,7 @@ import { overAt, type Fronted } from '../room/wallAt';
 import { gravityOf, lagSizeOf, LEAST_PENETRATION_D, ROW_SPACING_D, usualThread, type LagSize } from './lagTables';
 import { NUMBERS, type Arithmetic } from '../primitives/arithmetic';
 import { lagHold, pullCapacity, type LagHold } from './lagWithdrawal';
-import { boardBears, leastYield, yieldTable, type YieldInput, type YieldRow } from './lagYield';
+import { boardBears, leastYield, yieldTable, type TimberSide, type YieldInput, type YieldRow } from './lagYield';
 import { SAME_MM } from '../primitives/epsilons';
 import { isHollow } from './fixingKinds';
 
@@ -62,6 +62,8 @@ export interface ScrewSeat extends Fronted {
   plateMm: number;
   fastener: Fastener;
   into: 'stud' | 'board' | 'masonry' | 'metal-stud' | 'backing';
+  /** What is screwed on is a timber, not a plate of steel. */
+  timberSide?: TimberSide | undefined;
   at: { x: number; y: number };
   slot: { height: number };
   /** To the nearest lag in the same stud, mm; infinite for a lone one. */
@@ -159,6 +161,7 @@ function lagCapacity(seat: ScrewSeat): Capacity | NoCapacity {
       ...{ lag: size, gravity, plate: plateMm, board, packing, penetration: hold.penetration },
       boardBears: bearsUnder(build) ? boardBears(size, board) : 0,
       through: sheet && fastener.length - over > woodMm,
+      timberSide: seat.timberSide,
     },
   };
 }
@@ -170,8 +173,8 @@ const bearsUnder = ({ cover = 'gypsum', state = 'sound' }: Build): boolean => co
 export type YieldTable = typeof yieldTable;
 
 function yieldsOf(capacity: Extract<Capacity, { by: 'lag' }>, table: YieldTable): YieldRow {
-  const { lag, gravity, plate, board, packing, boardBears: bears, penetration, through } = capacity.input;
-  capacity.yields ??= table(lag, gravity, plate, board, packing, bears, penetration, through);
+  const { lag, gravity, plate, board, packing, boardBears: bears, penetration, through, timberSide } = capacity.input;
+  capacity.yields ??= table(lag, gravity, plate, board, packing, bears, penetration, through, timberSide);
   return capacity.yields;
 }
 

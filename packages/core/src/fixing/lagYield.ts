@@ -7,7 +7,10 @@ import type { Term } from '../primitives/terms';
 export const YIELD_MODES = ['I-m', 'I-s', 'II', 'III-m', 'III-s', 'IV'] as const;
 export type YieldMode = (typeof YIELD_MODES)[number];
 
-/** A lag through a steel plate, the board, which bears on it with a steady force, and packing, which does not. Lengths mm. */
+/** How the grain of a timber lies that is screwed onto a stud. */
+export type TimberSide = 'across' | 'along';
+
+/** A lag through a plate of steel or a timber, the board, which bears on it with a steady force, and packing, which does not. Lengths mm. */
 export interface YieldInput {
   lag: LagSize;
   gravity: number;
@@ -19,6 +22,8 @@ export interface YieldInput {
   penetration: number;
   /** It comes out of the wood at the back, so that its tip is outside. */
   through?: boolean;
+  /** What it goes through first is no steel but a timber of the same wood, its grain across the stud's or along it. */
+  timberSide?: TimberSide | undefined;
   /** Between the pull and the grain: 0 down the stud, 90 across it. */
   angleDeg: number;
 }
@@ -50,7 +55,8 @@ type Hinge = 'beyond' | 'in-board';
  *   A = as + am,  B = bs + bm + board + packing - 2 am R,  C = -(cs + cm + bm R - am R^2 + R board/2)
  *   III-s, IV below R: the hinge lies in the board,  A = as + board/2R,  B = bs + packing,  C = -(cs + M)
  *
- * `bearing` is how hard the wood bears, N/mm2. Without a board, 1/4 in at G 0.42, plate 0.075 in, 8 D deep,
+ * `bearing` is how hard the wood bears, N/mm2, and `side` how hard the timber that is screwed on, where it is no
+ * steel. Without a board, 1/4 in at G 0.42, plate 0.075 in, 8 D deep,
  * over its reduction of 2.23: 142 lb, mode III-s.
  */
 export function yieldLoad<N>(
@@ -59,12 +65,14 @@ export function yieldLoad<N>(
   bearing: N,
   mode: YieldMode,
   hinge: Hinge = 'beyond',
+  side?: N,
 ): N {
   const { lag, plate, board, packing, penetration, through } = input;
   const times = (label: Term, unit: 'N' | 'Nmm' | 'N/mm' | 'ratio', ...terms: N[]) => a.node(label, '*', unit, terms);
   const count = (label: Term, n: number) => a.leaf(label, n, 'count');
   const root = a.leaf('root', lag.rootMm, 'mm');
-  const qs = times('steel-bears', 'N/mm', a.leaf('bearing', STEEL_BEARING_PSI * MPA_PER_PSI, 'ratio'), root);
+  const steel = () => a.leaf('bearing', STEEL_BEARING_PSI * MPA_PER_PSI, 'ratio');
+  const qs = side ? times('timber-bears', 'N/mm', side, root) : times('steel-bears', 'N/mm', steel(), root);
   const qm = times('wood-bears', 'N/mm', bearing, root);
   const ls = a.leaf('plate-thickness', plate, 'mm');
   const lm = a.leaf('bearing-length', bearingLength(lag, penetration, through), 'mm');
@@ -155,23 +163,32 @@ export function yieldReduction({ rootMm }: LagSize, mode: YieldMode, angleDeg: n
   return (1 + angleDeg / 360) * straight;
 }
 
+/** The greatest angle between the pull and any grain that it meets (NDS 2018, table 12.3.1B, from memory). */
+const furthestAcross = (angleDeg: number, timberSide: TimberSide | undefined): number =>
+  timberSide === 'across' ? Math.max(angleDeg, 90 - angleDeg) : angleDeg;
+
 /** How hard the wood bears on a lag that is pulled at an angle to the grain, N/mm2. */
 export const bearingMpa = ({ lag, gravity, angleDeg }: Pick<YieldInput, 'lag' | 'gravity' | 'angleDeg'>): number =>
   bearingPsi(gravity, lag.shankMm / MM_PER_INCH, angleDeg) * MPA_PER_PSI;
 
+/** How hard a timber that is screwed on bears on a lag, N/mm2; across the studs its grain is at a right angle to theirs. */
+export const sideMpa = ({ timberSide, angleDeg, ...input }: YieldInput): number | undefined =>
+  timberSide && bearingMpa({ ...input, angleDeg: timberSide === 'across' ? 90 - angleDeg : angleDeg });
+
 /** Every mode with its load and its reduction. */
 export function yieldParts(input: YieldInput): YieldPart[] {
   const bearing = bearingMpa(input);
+  const side = sideMpa(input);
   return YIELD_MODES.map((mode) => ({
     mode,
-    load: yieldLoad(NUMBERS, input, bearing, mode, hingeOf(input, mode)),
-    reduction: yieldReduction(input.lag, mode, input.angleDeg),
+    load: yieldLoad(NUMBERS, input, bearing, mode, hingeOf(input, mode), side),
+    reduction: yieldReduction(input.lag, mode, furthestAcross(input.angleDeg, input.timberSide)),
   }));
 }
 
 /** Where the lag bends in a mode. */
 export const hingeOf = (input: YieldInput, mode: YieldMode): Hinge =>
-  hingeAt(mode, yieldLoad(NUMBERS, input, bearingMpa(input), mode), input.boardBears);
+  hingeAt(mode, yieldLoad(NUMBERS, input, bearingMpa(input), mode, 'beyond', sideMpa(input)), input.boardBears);
 
 /** The mode with the least reduced load. The allowable load before the duration factor is load / reduction. */
 export const leastYield = (input: YieldInput): YieldPart =>
@@ -196,17 +213,20 @@ export function yieldTable(
   bears: number,
   penetration: number,
   through = false,
+  timberSide?: TimberSide,
 ): YieldRow {
   const bearing = Float64Array.from(ANGLES, (angleDeg) => bearingMpa({ lag, gravity, angleDeg }));
+  const side = timberSide === 'across' ? bearing.slice().reverse() : timberSide && bearing;
   const input = { lag, gravity, plate, board, packing, boardBears: bears, penetration, through };
   const row: YieldRow = { held: new Float64Array(91).fill(Infinity), reduction: new Float64Array(91) };
   for (const mode of YIELD_MODES) {
-    const beyond = yieldLoad(LANES, input, bearing, mode);
-    const inBoard = bears > 0 && mayBendInBoard(mode) ? yieldLoad(LANES, input, bearing, mode, 'in-board') : beyond;
+    const beyond = yieldLoad(LANES, input, bearing, mode, 'beyond', side);
+    const bends = bears > 0 && mayBendInBoard(mode);
+    const inBoard = bends ? yieldLoad(LANES, input, bearing, mode, 'in-board', side) : beyond;
     for (const deg of ANGLES) {
       const far = laneAt(beyond, deg);
       const load = hingeAt(mode, far, bears) === 'in-board' ? laneAt(inBoard, deg) : far;
-      const reduction = yieldReduction(lag, mode, deg);
+      const reduction = yieldReduction(lag, mode, furthestAcross(deg, timberSide));
       if (load / reduction >= row.held[deg]!) continue;
       row.held[deg] = load / reduction;
       row.reduction[deg] = reduction;

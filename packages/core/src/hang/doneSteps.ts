@@ -8,6 +8,7 @@ const readOn = (job: Job, on: 'plate' | 'set'): boolean =>
 const SHOWS: Partial<Record<StepId, (c: StepContext) => boolean>> = {
   'fit.stage': ({ job }) => (job.measured ?? []).some((m) => m.from === 'bottom' || m.from === 'top'),
   'wall.holes': ({ holes }) => holes.length > 0 && holes.every((h) => h.done),
+  'wall.timber': ({ timber }) => timber !== undefined && timber.holes.length > 0 && timber.holes.every((h) => h.done),
   'wall.level': ({ job }) => readOn(job, 'plate'),
   'hang.centre': ({ job }) => job.hang?.gaps?.left !== undefined && job.hang.gaps.right !== undefined,
   'hang.level': ({ job }) => readOn(job, 'set'),

@@ -1,4 +1,4 @@
-import type { Hole, Job, Mount, StepId, Who } from '@steddo/contract';
+import type { Hole, Job, Mount, Plan, StepId, Who } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import { jointOf, type Joint } from '../arm/joints';
 import type { LeadWay } from '../arm/leadWays';
@@ -13,6 +13,8 @@ export interface StepContext {
   people: number;
   /** Its pattern is larger than the mount's plate. */
   extended: boolean;
+  /** What the plate goes onto instead of the wall itself. */
+  timber?: Plan['timber'];
 }
 
 /** One step of the work; the table has one for each, in the order in which they can be done. */
@@ -50,6 +52,9 @@ const ofMount =
 
 const MINUTES_A_HOLE = 2;
 const MANTEL_MINUTES = 25;
+const TIMBER_MINUTES = 20;
+const OPEN_MINUTES = 60;
+const NOGGING_MINUTES = 15;
 const MINUTES_A_MASONRY_HOLE = 4;
 
 /** Every step; one that is missing here does not compile. The order is the order of the work. */
@@ -92,8 +97,14 @@ export const STEPS: Record<StepId, StepEntry> = {
     who: () => 'two',
     when: ({ job }) => (job.room.objects ?? []).some((o) => o.kind === 'mantel' && o.ledger !== undefined),
   },
+  'wall.timber': {
+    after: ['wall.look'],
+    minutes: ({ timber }) => (timber?.pieces ? OPEN_MINUTES + timber.pieces.length * NOGGING_MINUTES : TIMBER_MINUTES),
+    tools: ({ timber }) => ['drill', 'level', 'saw', 'tape', ...(timber?.pieces ? ['board saw', 'filler'] : [])],
+    when: ({ timber }) => timber !== undefined,
+  },
   'wall.holes': {
-    after: ['fit.stage', 'wall.look', 'wall.mantel'],
+    after: ['fit.stage', 'wall.look', 'wall.mantel', 'wall.timber'],
     minutes: ({ holes }) =>
       holes.length * (holes.some((h) => h.into === 'masonry') ? MINUTES_A_MASONRY_HOLE : MINUTES_A_HOLE),
     tools: (c) => [

@@ -32,7 +32,7 @@ export type Checked =
 
 /** The fasteners that carry with what each may hold; or the first of which nothing can be said. */
 export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity; seat: ScrewSeat } {
-  const { hung, plate, plateBottom, front, carrying, pulling, beside, solid } = fastening;
+  const { hung, plate, plateBottom, front, carrying, pulling, beside, solid, timber } = fastening;
   const held = [...carrying, ...pulling, ...beside];
   const { mount } = hung;
   const capacities: Capacity[] = [];
@@ -48,6 +48,7 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
       at: screw,
       slot: opening,
       apart,
+      timberSide: timber,
     };
     const capacity = fastenerCapacity(seat);
     if (typeof capacity === 'string') return { code: capacity, seat };

@@ -1,5 +1,6 @@
 import type { Plate } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
+import type { TimberSide } from '../fixing/lagYield';
 import type { Fronted } from '../room/wallAt';
 import type { Screw } from '../fixing/screw';
 
@@ -17,4 +18,6 @@ export interface Fastening {
   beside: readonly Screw[];
   /** What carries them bears under the whole plate. */
   solid: boolean;
+  /** The plate is a timber, not steel. */
+  timber?: TimberSide;
 }

@@ -78,9 +78,10 @@ export interface FindingValues {
   'unrated-on-lath': { kind: string };
   'no-place-here': { builds: string[] };
   'timber-first': { holes: string[]; thicknessMm: number };
+  'noggings-first': { holes: string[]; pieces: number; thicknessMm: number };
   'timber-load': { percent: number };
   'timber-no-lag': { overMm: number };
-  'timber-no-studs': Record<string, never>;
+  'timber-no-studs': { way: 'across' | 'noggings' };
   'mantel-clearance': {
     object: string;
     from: string;

@@ -6,7 +6,7 @@ import { plateSearch } from '../plate/planPlate';
 import { usableSlots } from '../plate/usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
 import { leaf, sum } from '../primitives/working';
-import { stockTimber } from './timberAcross';
+import { stockTimber, timberOf } from './timberAcross';
 import { studBuildOf } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 
@@ -163,13 +163,16 @@ const twoStuds: Way = ({ job, mount, centreX, tries }) =>
         tries({ ...job, mount: { ...mount, studs: { ...mount.studs, count: 2 } } }, centreX),
       );
 
-/** A level timber over two studs, and the plate onto that: holds wherever the set is wanted. */
-const timber: Way = ({ job, mount, centreX, tries }) => {
-  const stock = stockTimber(mount);
-  if (!stock || job.choices?.timber || studBuildOf(job.room.wall).build.kind !== 'timber-stud') return [];
-  const choices = { ...job.choices, timber: stock };
-  return helps('timber', stock.height, tries({ ...job, choices }, centreX));
-};
+/** A level timber over two studs, or noggings put in between them, and the plate onto that, wherever the set is wanted. */
+const onTimber =
+  (way: 'across' | 'noggings'): Way =>
+  ({ job, mount, centreX, tries }) => {
+    const stock = stockTimber(mount);
+    if (!stock || job.choices?.timber || studBuildOf(job.room.wall).build.kind !== 'timber-stud') return [];
+    const choices = { ...job.choices, timber: timberOf(stock, way) };
+    return helps(way === 'across' ? 'timber' : way, stock.height, tries({ ...job, choices }, centreX));
+  };
+const [timber, noggings] = [onTimber('across'), onTimber('noggings')];
 
 const otherMount: Way = ({ mount, ranking }) => {
   const same = ranking.filter((r) => r.id !== mount.id && r.type === mount.type && r.toMeasure.length === 0);
@@ -192,7 +195,7 @@ const anchors: Way = ({ onBoard }) =>
   }));
 
 const ORDER: Record<Trouble, readonly Way[]> = {
-  load: [letGo, limitSwing, moreRows, longerLag, twoStuds, timber, otherMount, anchors],
-  'short-screw': [longerLag, letGo, timber, otherMount, anchors],
-  'no-place': [letGo, shiftSet, longerLag, timber, otherMount, anchors],
+  load: [letGo, limitSwing, moreRows, longerLag, twoStuds, timber, noggings, otherMount, anchors],
+  'short-screw': [longerLag, letGo, timber, noggings, otherMount, anchors],
+  'no-place': [letGo, shiftSet, longerLag, timber, noggings, otherMount, anchors],
 };

@@ -22,7 +22,9 @@ import { partsOf } from './partsOf';
 import { angledFinding, noCapacityFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
 import { settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
 import type { Trouble } from './remedies';
-import { boxOf, placeTimber, timberHeld } from './timberAcross';
+import { placeTimber } from './timberAcross';
+import { boxOf } from './timberPlaced';
+import { timberParts, timberScrews } from './timberScrews';
 import { ANCHOR_OUT_MM, anchorLimit, refusedBy, policyOf, type Hanging } from './ways';
 import { SAME_MM } from '../primitives/epsilons';
 
@@ -67,16 +69,24 @@ export function schemePart(input: SchemeInput): SchemeMade | undefined {
   const [x, bottom] = [plate.x.value, first.bottom.value];
   const placed = placeTimber({ job: frame.job, mount, found, timber, x, bottom });
   if (!placed) {
-    const findings = [finding('timber-no-studs', 'stop', 'wall', {})];
+    const findings = [finding('timber-no-studs', 'stop', 'wall', { way: timber.way ?? 'across' })];
     const section = { ...noScheme(x), alternatives: [] };
     return { spot, plate, holes: drilledThere(input), section, findings, trouble: 'no-place' };
   }
-  const backing = { ...boxOf(placed.zone), evidence: [] };
-  const made = onWall({ ...input, ...placed, wall: { ...input.wall, backing }, frame: { ...frame, job: placed.job } });
+  const wall = { ...input.wall, backing: { ...boxOf(placed.box), evidence: [] } };
+  const made = onWall({ ...input, mount: placed.mount, wall, frame: { ...frame, job: placed.job } });
   if (!made) return undefined;
   const hung = hungOf(frame, made.spot, mount);
-  const held = timberHeld({ job: frame.job, mount, timber, placed, hung, yieldTable: input.yieldTable });
-  return { ...made, timber: held.section, findings: [...held.findings, ...made.findings] };
+  const { job } = frame;
+  const { holes } = made;
+  const own = timberScrews({ job, mount, timber, placed, holes, hung, yieldTable: input.yieldTable });
+  const { section } = made;
+  return {
+    ...made,
+    ...(section ? { section: { ...section, parts: [...section.parts, ...timberParts(own.section)] } } : {}),
+    timber: own.section,
+    findings: [...own.findings, ...made.findings],
+  };
 }
 
 /** Holes that are there already, while no timber finds its studs. */

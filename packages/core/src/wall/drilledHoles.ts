@@ -39,9 +39,10 @@ export interface DrilledHoles {
 
 export const USABLE: ReadonlySet<Drilled['result']> = new Set<Drilled['result']>(['good', 'drifted']);
 
+const onMain = (drilled: Job['drilled']): Drilled[] => (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main');
+
 /** Holes of the plate on this wall; those of a timber are its own. */
-const onMain = (drilled: Job['drilled']): Drilled[] =>
-  (drilled ?? []).filter((d) => (d.wall ?? 'main') === 'main' && !isTimberHole(d.hole));
+const ofPlate = (drilled: Job['drilled']): Drilled[] => onMain(drilled).filter((d) => !isTimberHole(d.hole));
 
 /** The holes of a mantel's timber are m1, m2, m3; those of a timber across studs t1 on. */
 const isTimberHole = (id: string): boolean => /^[mt]\d+$/.test(id);
@@ -54,7 +55,7 @@ export const isThere = ({ drilled = [] }: Pick<Job, 'drilled'>, hole: string): b
 
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {
-  const all = onMain(job.drilled);
+  const all = ofPlate(job.drilled);
   const last = all.filter((d, i) => !all.slice(i + 1).some((o) => o.hole === d.hole));
   // when nobody wrote it down: what the wall is drilled for first there
   const usual = ({ x, y }: Drilled) => WALL_KINDS[wallAt(job.room.wall, x, y).build.kind].main ?? 'stud';
@@ -104,7 +105,7 @@ export function mayDrill(drilled: DrilledHoles, into: HoleInto, at: { x: number;
 
 /**
  * What the drill has shown about the wall: wood where a lag bit or where a toggle met a stud, hollow where
- * a lag found nothing; as wide as it is it counts as two thin probes. A hole whose purpose nobody wrote down says
+ * a lag found nothing, the plate's or a timber's; as wide as it is it counts as two thin probes. A hole whose purpose nobody wrote down says
  * only what its result says.
  */
 export function drilledEvidence(drilled: Job['drilled']): Evidence[] {

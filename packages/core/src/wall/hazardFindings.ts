@@ -3,8 +3,16 @@ import { finding } from '../primitives/findings';
 import { overlaps, type WallBox } from './hazardZones';
 import { lookedAt, seenAt, type Looked } from './lookedAt';
 
+/** A hole that is to be drilled, whatever it is for. */
+export interface Spot extends Pick<Hole, 'id' | 'x' | 'y' | 'into' | 'done'> {
+  fixing: { diameter: number };
+}
+
+/** What is known of the wall behind a spot. */
+export type Behind = Pick<Hole, 'hazard' | 'zones' | 'look'>;
+
 /** A hole as a spot on the wall: as wide as its lag. */
-const spotOf = ({ x, y, fixing }: Pick<Hole, 'x' | 'y' | 'fixing'>): WallBox => {
+const spotOf = ({ x, y, fixing }: Spot): WallBox => {
   const r = fixing.diameter / 2;
   return { left: x - r, right: x + r, bottom: y - r, top: y + r };
 };
@@ -13,7 +21,12 @@ const spotOf = ({ x, y, fixing }: Pick<Hole, 'x' | 'y' | 'fixing'>): WallBox => 
  * Each hole with what is known of the wall behind it: the zones that it is in, and what looks have shown.
  * A live mark counts as seen until both bays were looked at and are clear; what a look has met stays.
  */
-export function holesWithHazards(job: Job, studs: readonly Stud[], holes: readonly Hole[], hazards: Hazards): Hole[] {
+export function holesWithHazards<S extends Spot>(
+  job: Job,
+  studs: readonly Stud[],
+  holes: readonly S[],
+  hazards: Hazards,
+): (S & Behind)[] {
   return holes.map((hole) => {
     const spot = spotOf(hole);
     const looked = lookedAt(job, studs, spot);
@@ -42,8 +55,14 @@ function metAt({ seen }: Hazards, spot: WallBox, looked: Looked) {
 }
 
 /** Everything to be said about what is in the wall, for the holes, the planned openings and the drill. */
-export function hazardFindings(job: Job, studs: readonly Stud[], holes: readonly Hole[], hazards: Hazards): Finding[] {
-  const found = [...feltFindings(job, studs), ...openingFindings(job, studs, hazards)];
+export function hazardFindings(
+  job: Job,
+  studs: readonly Stud[],
+  holes: readonly (Spot & Behind)[],
+  hazards: Hazards,
+  opening?: WallBox,
+): Finding[] {
+  const found = [...feltFindings(job, studs), ...openingFindings(job, studs, hazards, opening)];
   const seen = holes.filter((h) => h.hazard === 'seen');
   for (const what of new Set(seen.map((h) => whatAt(h, hazards)))) {
     const ids = seen.filter((h) => whatAt(h, hazards) === what).map((h) => h.id);
@@ -56,7 +75,7 @@ export function hazardFindings(job: Job, studs: readonly Stud[], holes: readonly
  * What nobody has looked at, what was looked at from one side, the zones of cables and pipes that holes are in, and what no
  * finder can see: one thing to do, and one sentence.
  */
-function lookFirst(holes: readonly Hole[], hazards: Hazards): Finding[] {
+function lookFirst(holes: readonly (Spot & Behind)[], hazards: Hazards): Finding[] {
   const open = holes.filter((h) => !h.done && (h.hazard === 'nobody-looked' || h.hazard === 'one-side'));
   if (open.length === 0) return [];
   const zones = new Map<string, Zoned>();
@@ -94,7 +113,7 @@ interface Zoned {
   holes: string[];
 }
 
-const whatAt = (hole: Hole, { seen }: Hazards): string => seen.find((s) => s.id === hole.look)?.what ?? 'unsure';
+const whatAt = (hole: Behind, { seen }: Hazards): string => seen.find((s) => s.id === hole.look)?.what ?? 'unsure';
 
 /** Something felt in the wall stops the work until somebody has looked there, both ways, since then. */
 function feltFindings(job: Job, studs: readonly Stud[]): Finding[] {
@@ -107,10 +126,14 @@ function feltFindings(job: Job, studs: readonly Stud[]): Finding[] {
   });
 }
 
-/** A box let into the wall is an opening to be cut: the same questions as for a hole, over all of it. */
-function openingFindings(job: Job, studs: readonly Stud[], hazards: Hazards): Finding[] {
+/** What the opening for noggings is called where a thing of the room would have its name. */
+const NO_THING = '';
+
+/** A box let into the wall is an opening to be cut, and so is the board before noggings: the questions of a hole, over all of it. */
+function openingFindings(job: Job, studs: readonly Stud[], hazards: Hazards, opening?: WallBox): Finding[] {
   const boxes = (job.room.objects ?? []).filter((o) => o.kind === 'box' && (o.wall ?? 'main') === 'main');
-  return boxes.flatMap((box: Item) => {
+  const cut = opening ? [...boxes, { ...opening, id: NO_THING }] : boxes;
+  return cut.flatMap((box: WallBox & Pick<Item, 'id'>) => {
     const looked = lookedAt(job, studs, box);
     const met = metAt(hazards, box, looked);
     if (met) return [finding('seen-at-opening', 'stop', 'wall', { object: box.id, what: met.what })];

@@ -30,8 +30,15 @@ export const boltState = ({
   done,
   probability,
   unmarked,
+  hazard,
 }: {
   done: boolean;
   probability: number;
   unmarked?: readonly string[] | undefined;
-}): Verdict => (done ? 'go' : unmarked ? 'caution' : holeVerdict(probability));
+  hazard?: Hole['hazard'] | undefined;
+}): Verdict => {
+  if (done) return 'go';
+  if (hazard === 'seen') return 'stop';
+  const looked = hazard === undefined || hazard === 'clear';
+  return unmarked || (!looked && holeVerdict(probability) === 'go') ? 'caution' : holeVerdict(probability);
+};

@@ -1,4 +1,4 @@
-import type { Finding, Hole, Job, Plan } from '@steddo/contract';
+import type { Finding, Job, Plan, TimberPlan } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
@@ -59,15 +59,25 @@ const isSheet = (job: Job, sheet: number): boolean =>
 export function hazardPart(
   job: Job,
   { studs }: StudsFound,
-  planned: readonly Hole[],
-): { section: Pick<Plan, 'hazards' | 'holes'>; findings: Finding[] } {
+  { holes: planned = [], timber }: Pick<Plan, 'holes' | 'timber'>,
+): { section: Pick<Plan, 'hazards' | 'holes' | 'timber'>; findings: Finding[] } {
   const hazards = hazardsOf(job);
   const holes = holesWithHazards(job, studs, planned, hazards);
+  const own = holesWithHazards(job, studs, ownHoles(timber), hazards);
   return {
     section: {
       ...(hazards.zones.length + hazards.seen.length > 0 ? { hazards } : {}),
       ...(holes.length > 0 ? { holes } : {}),
+      ...(timber && own.length > 0 ? { timber: { ...timber, holes: own.map(ofTimber) } } : {}),
     },
-    findings: hazardFindings(job, studs, holes, hazards),
+    findings: hazardFindings(job, studs, [...own, ...holes], hazards, timber?.opening),
   };
 }
+
+/** A timber's own holes through the board; what is behind noggings is seen when the wall is open. */
+const ownHoles = (timber: TimberPlan | undefined) =>
+  timber?.fixing && !timber.opening
+    ? timber.holes.map((h) => ({ ...h, into: 'stud' as const, fixing: { diameter: timber.fixing!.diameter } }))
+    : [];
+
+const ofTimber = ({ into: _, fixing: _f, ...hole }: ReturnType<typeof ownHoles>[number]) => hole;

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
-import type { Job, TimberPlan } from '@steddo/contract';
-import { stockTimber, studBuildOf } from '@steddo/core';
-import { bitText, fixingName, holeList, screwSize, shareText } from '@steddo/text';
+import { router } from 'expo-router';
+import type { Job } from '@steddo/contract';
+import { boltState, stockTimber, studBuildOf, timberOf } from '@steddo/core';
+import { holeList, shareText, timberScrewText, timberSizeText } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
@@ -10,26 +11,36 @@ import { Verdict } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
 import { useRoomContext } from '../../state/roomState';
 
-/** The timber across two studs that the plate goes onto: its size, its own holes, what they hold, and the way back. */
+/** The timber that the plate goes onto, across studs or between them: its size, its own holes, what they hold, and the way back. */
 export function TimberPart() {
-  const { job, plan, dispatch, readOnly, say } = useRoomContext();
+  const { id, job, plan, dispatch, readOnly, say } = useRoomContext();
   const { timber } = plan;
   if (!job.choices?.timber) return null;
   return (
     <View style={{ gap: 6 }} testID="timber-part">
       <View style={{ paddingHorizontal: 16, paddingTop: 10 }}>
         <Txt kind="bold" level={2}>
-          timber across two studs
+          {NAMES[job.choices.timber.way ?? 'across']}
         </Txt>
       </View>
       <TapeFields fields={timberFields(job)} />
       {timber ? (
         <View style={{ paddingHorizontal: 16, gap: 8 }}>
-          <Txt>{`${say.length(timber.right - timber.left)} long, from ${say.length(timber.left)} from the left and ${say.length(timber.bottom)} up.`}</Txt>
-          {timber.fixing ? <Txt>{ownScrews(timber, timber.fixing, say)}</Txt> : null}
+          <Txt>{timberSizeText(timber, say)}</Txt>
+          <Txt>{timberScrewText(timber, say)}</Txt>
           {timber.holes.map((hole) => (
             <View key={hole.id} testID={`timber-${hole.id}`}>
-              <Txt kind="bold">{holeList([hole.id])}</Txt>
+              <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+                <View style={{ flex: 1 }}>
+                  <Txt kind="bold">{holeList([hole.id])}</Txt>
+                </View>
+                {hole.done ? (
+                  <Txt kind="small" soft>
+                    done
+                  </Txt>
+                ) : null}
+                <Verdict verdict={boltState(hole)} />
+              </View>
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
                 <Figure label="up from the floor" working={hole.workings.y} />
                 <Figure label="from the left wall" working={hole.workings.x} />
@@ -43,6 +54,13 @@ export function TimberPart() {
               </View>
               <Verdict verdict={timber.load.verdict} />
             </View>
+          ) : null}
+          {timber.holes.length > 0 ? (
+            <Action
+              label={timber.holes.every((h) => h.done) ? 'what follows' : 'its own holes, one at a time'}
+              testID="to-timber"
+              onPress={() => router.push(`/room/${id}/timber`)}
+            />
           ) : null}
         </View>
       ) : null}
@@ -65,26 +83,35 @@ export function TimberOffer() {
   const stock = job.mount && stockTimber(job.mount);
   if (!stock || job.choices?.timber || studBuildOf(job.room.wall).build.kind !== 'timber-stud') return null;
   return (
-    <View style={{ padding: 12 }}>
-      <Action
-        quiet
-        label={`a level timber ${say.length(stock.height)} high across two studs, and the plate onto that`}
-        testID="timber-on"
-        disabled={readOnly}
-        onPress={() => dispatch({ do: 'put', path: 'choices.timber', value: stock })}
-      />
+    <View style={{ padding: 12, gap: 8 }}>
+      {WAYS.map(({ way, testID, label }) => (
+        <Action
+          key={way}
+          quiet
+          label={label(say.length(stock.height))}
+          testID={testID}
+          disabled={readOnly}
+          onPress={() => dispatch({ do: 'put', path: 'choices.timber', value: timberOf(stock, way) })}
+        />
+      ))}
     </View>
   );
 }
 
-type Say = ReturnType<typeof useRoomContext>['say'];
+const NAMES = { across: 'timber across two studs', noggings: 'noggings between the studs' } as const;
 
-const ownScrews = (
-  timber: TimberPlan,
-  { kind, diameter, length, bit, depth }: NonNullable<TimberPlan['fixing']>,
-  say: Say,
-) =>
-  `${timber.holes.length} ${fixingName(kind)}s ${screwSize(diameter, length, say)}; bit ${bitText(bit, say)}, ${say.length(depth)} deep from the wall's face.`;
+const WAYS: readonly { way: keyof typeof NAMES; testID: string; label: (high: string) => string }[] = [
+  {
+    way: 'across',
+    testID: 'timber-on',
+    label: (high: string) => `a level timber ${high} high across two studs, and the plate onto that`,
+  },
+  {
+    way: 'noggings',
+    testID: 'noggings-on',
+    label: (high: string) => `the board opened, noggings ${high} high put in between the studs`,
+  },
+];
 
 const timberFields = ({ choices }: Job): Field[] =>
   (['height', 'thickness'] as const).map((name) => ({
