@@ -153,6 +153,8 @@ const placement = z.strictObject({
   centre: z.strictObject({ x: num, y: num }),
   ...box,
   plate: z.strictObject({ ...box, x: num }).optional(),
+  /** How far the plate's back is in front of the wall's own face; absent where it lies on that. */
+  plane: num.optional(),
   armHole: z.number().int().optional(),
   fold: side.optional(),
   feasible: intervals,

@@ -131,7 +131,7 @@ export type { ToleranceModel } from './tolerance/toleranceModel';
 // what holds it
 export { N_PER_POUND } from './fixing/lagTables';
 export { lagKind } from './scheme/remedies';
-export { stockTimber, timberedJob, timberOf } from './scheme/timberAcross';
+export { stockTimber, timberedJob } from './scheme/timberAcross';
 export { kitOf, withKit, type Kit } from './fixing/kit';
 export { policyOf, type FixingPolicy } from './scheme/ways';
 export { FIXING_POLICIES, fixingPolicies, type PolicySays } from './compare/fixingPolicies';

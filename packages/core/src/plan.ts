@@ -5,6 +5,7 @@ import { frameOf, wantedHeight } from './placement/frameOf';
 import { liftOnFindings } from './placement/liftOnFindings';
 import { marksOf } from './placement/marksOf';
 import { placementOf } from './placement/placementOf';
+import { standsOff } from './placement/standsOff';
 import { anglesAt, edges, hangsAt, ruleHeights, spotAt, tiltOf, type Frame, type Spot } from './placement/placeSet';
 import { stagedJob } from './placement/stagedPlate';
 import { conflictFinding, movedFinding, withSideways } from './placement/spotFindings';
@@ -258,10 +259,12 @@ function placedPart(placing: Placing): { section: Placed; findings: Finding[] } 
   means.watch('plate');
   const plate = mount && planPlate(job, mount, found, framed.frame.centreX);
   const bare: Frame = { ...framed.frame, plateX: mount?.plate && plate?.x.value };
-  const wanted = wantedHeight(bare);
-  const spot = wanted.section && withSideways(bare, spotAt(bare, wanted.section));
+  const first = wantedSpot(bare);
+  // what is under the plate brings the set further out, and the eyes that the height goes by nearer
+  const out = first.spot && standsOff(job, plate?.x.value, first.spot);
+  const { wanted, spot } = out ? wantedSpot({ ...bare, plane: out }) : first;
   const screws = screwPart(job, spot && { ...edges(bare), ...upright(bare, spot) });
-  const frame: Frame = { ...bare, spacer: screws.spacer };
+  const frame: Frame = { ...bare, spacer: screws.spacer, plane: out };
   const seats = seatsPart(frame, context);
   const findings = [...wanted.findings, ...screws.findings, ...seats.findings];
   const heights = ruleHeights(frame);
@@ -294,15 +297,20 @@ function placedPart(placing: Placing): { section: Placed; findings: Finding[] } 
   };
 }
 
+function wantedSpot(frame: Frame) {
+  const wanted = wantedHeight(frame);
+  return { wanted, spot: wanted.section && withSideways(frame, spotAt(frame, wanted.section)) };
+}
+
 const upright = ({ height }: Frame, { bottom }: Spot) => ({ bottom: bottom.value, top: bottom.value + height.value });
 
 /** What the seats ask of a mount, and how far away its viewers are. */
 function seatsPart(
-  { job, width, height, spacer }: Frame,
+  { job, width, height, ...out }: Frame,
   { seats, rough }: FitContext,
 ): { section: Pick<Plan, 'advice' | 'distances'>; findings: Finding[] } {
   const advice = typeAdvice(seats, rough);
-  const distances = pictureDistances(job, width, height, spacer);
+  const distances = pictureDistances(job, width, height, out);
   return { section: { ...(advice ? { advice } : {}), distances }, findings: distanceFindings(distances, job) };
 }
 
@@ -314,7 +322,7 @@ type Hung = Pick<
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
 function hungPart(
   { job, ranking, found, wall, means }: Placing,
-  frame: Frame,
+  asFramed: Frame,
   plate: PlatePlan | undefined,
   wished: Spot,
 ): { section: Hung; findings: Finding[] } {
@@ -322,10 +330,11 @@ function hungPart(
   const { memory, watch } = means;
   const { yieldTable } = memory.mounts;
   const asked: SchemeInput | undefined = mount &&
-    plate && { frame, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
+    plate && { frame: asFramed, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
   watch('fastening');
   const scheme: Partial<SchemeMade> = (asked && schemePart(asked)) ?? {};
   const { spot = wished, plate: on = plate, holes = [], fastening, packing, timber } = scheme;
+  const frame: Frame = { ...asFramed, plane: standsOff(job, on?.x.value, spot) };
   const angles = anglesAt(frame, spot);
   const tilt = tiltOf(angles, job);
   const placement: Placement = {
@@ -336,7 +345,8 @@ function hungPart(
   watch('reach');
   const folds = mount && moves(mount) ? foldChoices(job, mount, found, frame.centreX, placement.fold) : [];
   const plateX = on?.x.value ?? frame.centreX.value;
-  const reach = reachPart({ job, placement, ranking, spacer: frame.spacer, folds, plateX, memory: memory.reach });
+  const out = { spacer: frame.spacer, plane: frame.plane };
+  const reach = reachPart({ job, placement, ranking, ...out, folds, plateX, memory: memory.reach });
   const seats = reach.section?.seats ?? [];
   watch('loads');
   const loads = fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: reach.model, seats }) : undefined;
@@ -353,7 +363,7 @@ function hungPart(
     },
     findings: [
       ...(scheme.findings ?? plate?.lacking ?? []),
-      ...sightFindings(angles, job, frame.spacer),
+      ...sightFindings(angles, job, frame),
       ...liftOnFindings(job, { ...edges(frame), top: upright(frame, spot).top }),
       ...reach.findings,
       ...(loads?.findings ?? []),

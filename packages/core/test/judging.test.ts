@@ -188,6 +188,18 @@ const armJob = (mass: number, change: Partial<Job> = {}, mount: Mount = arm): Jo
     ...change,
   });
 };
+it('an arm on packing pulls by that much more lever, counted once', () => {
+  const fixing = { ...arm.walls['timber-stud']!.fixing!, length: 127, threadLength: 76 };
+  const long = { ...arm, walls: { 'timber-stud': { fixing } } };
+  const pull = (packing: number) => {
+    const { loads } = plan(armJob(10, { choices: { centreY: 1300, packing } }, long));
+    return { most: Math.max(...loads!.fasteners.map((f) => f.tension)), lever: loads!.pose.e + packing };
+  };
+  const [near, far] = [pull(10), pull(45)];
+  expect(far.lever - near.lever).toBeGreaterThan(30);
+  expect(far.most / near.most / (far.lever / near.lever)).toBeGreaterThan(0.93);
+  expect(far.most / near.most / (far.lever / near.lever)).toBeLessThan(1.07);
+});
 const codes = (job: Job) => plan(job).findings.map((f) => `${f.level} ${f.code}`);
 
 describe('the label of a mount', () => {

@@ -12,7 +12,7 @@ import {
 import type { Swung } from './armShapes';
 import { personShapes } from './person';
 import type { Box, Label, Scene, Shape } from './scene';
-import { planeOf, setDepth } from './setDepth';
+import { setDepth } from './setDepth';
 
 /** Behind the wall's face, drawn hatched, mm. */
 const WALL_MM = 90;
@@ -82,8 +82,8 @@ function setShapes(job: Job, plan: Plan): Placed {
       kind: 'rect',
       role: 'bracket',
       id: 'plate-cut',
-      left: planeOf(job, plan),
-      right: planeOf(job, plan) + Math.min(12, job.mount?.depth.folded ?? 12),
+      left: plan.placement?.plane ?? 0,
+      right: (plan.placement?.plane ?? 0) + Math.min(12, job.mount?.depth.folded ?? 12),
       bottom: p.plate.bottom,
       top: p.plate.top,
     });
@@ -95,7 +95,7 @@ function setShapes(job: Job, plan: Plan): Placed {
 /** Parts of the wall that stand out at the set's middle, what is packed there, and the timber of a mantel. */
 function faceShapes(job: Job, plan: Plan): Shape[] {
   const x = plan.placement?.centre.x ?? job.room.wall.width / 2;
-  const plane = planeOf(job, plan);
+  const plane = plan.placement?.plane ?? 0;
   const zones = mainZones(job.room.wall).filter((z) => z.left <= x && z.right >= x);
   const { timber, object } = plan.mantel ?? {};
   const ledger = job.room.objects?.find((o) => o.id === object)?.ledger;

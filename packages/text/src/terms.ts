@@ -223,6 +223,7 @@ const TERMS: Record<Term, string> = {
   'lag-length': "lag's length",
   washer: 'washer',
   packing: 'packing',
+  'plate-plane': 'plate in front of the wall',
   'bolt-line': 'line of the bolts',
   'course-middle': 'middle of its course',
   'off-course': 'off the middle of its course',

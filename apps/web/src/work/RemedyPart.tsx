@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Job, Plan, Remedy } from '@steddo/contract';
-import { applyCommand, lagKind, plan as planOf, stockTimber, timberOf, type Command } from '@steddo/core';
+import { applyCommand, lagKind, plan as planOf, stockTimber, type Command } from '@steddo/core';
 import { drillScene } from '@steddo/drawing';
 import { capital, changedHoles, remedyText, shareText } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
@@ -152,9 +152,8 @@ function commandFor({ kind, by }: Remedy, job: Job, plan: Plan): Command | undef
       return { do: 'put', path: 'choices.scheme', value: String(by) };
     case 'timber':
     case 'noggings': {
-      const stock = job.mount && stockTimber(job.mount);
-      const way = kind === 'timber' ? 'across' : kind;
-      return stock && { do: 'put', path: 'choices.timber', value: timberOf(stock, way) };
+      const stock = job.mount && stockTimber(job.mount, kind === 'timber' ? 'across' : kind);
+      return stock && { do: 'put', path: 'choices.timber', value: stock };
     }
     case 'other-mount':
     case 'poke-edge':

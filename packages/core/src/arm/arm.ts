@@ -50,20 +50,20 @@ export const moves = ({ arm, swivel, depth }: Mount): boolean => {
 
 /**
  * The arm of a mount whose plate has its middle at `plateX`, folded to `fold`, with spacers of so
- * many mm behind the set. Undefined for a mount that does not move. Links 230 + 230 on a plate 3
+ * many mm behind the set and its plate's back so far in front of the wall. Undefined for a mount that does not move. Links 230 + 230 on a plate 3
  * thick with a head of 60 reach 523; a label of 520 takes each as 228.5.
  */
-export function armOf(mount: Mount, plateX: number, fold: Side, spacerMm = 0): Arm | undefined {
+export function armOf(mount: Mount, plateX: number, fold: Side, spacerMm = 0, planeMm = 0): Arm | undefined {
   if (!moves(mount)) return undefined;
   const { arm, depth } = mount;
   const head = arm?.head ?? 0;
   const kind = kindOf(mount);
   const thickness = mount.plate?.thickness ?? 0;
-  const root = { x: plateX + (arm?.rootX ?? 0), z: thickness };
+  const root = { x: plateX + (arm?.rootX ?? 0), z: planeMm + thickness };
   const [a, b] = scaledLinks(mount, thickness, head);
   const { shoulder, elbow } = limitsOf(mount);
   const joints = foldJoints({ a, b, kind, shoulder, elbow }, fold);
-  const foldedZ = depth.folded - head;
+  const foldedZ = planeMm + depth.folded - head;
   return {
     kind,
     root,
@@ -75,7 +75,7 @@ export function armOf(mount: Mount, plateX: number, fold: Side, spacerMm = 0): A
     swivel: swivelOf(mount),
     folded: { x: plateX + foldOffsetOf(mount, fold), z: foldedZ },
     foldedJoints: joints,
-    extended: kind === 'none' ? foldedZ : reachOf(mount) - head,
+    extended: kind === 'none' ? foldedZ : planeMm + reachOf(mount) - head,
     assumed: arm === undefined || (arm.links?.length ?? 0) > 2,
   };
 }

@@ -15,4 +15,6 @@ export interface Hung {
   fold: Side;
   /** Between bracket and set. */
   spacer: number;
+  /** How far the plate's back is in front of the wall; absent where it lies on it. */
+  plane?: number;
 }

@@ -18,6 +18,8 @@ export interface ReachModel {
   reach: Reach;
   table: ReachTable;
   plateX: number;
+  /** How far the plate's back is in front of the wall. */
+  plane: number;
   fold: Side;
   band: Band;
   folded: Pose;
@@ -29,7 +31,8 @@ export interface ReachModel {
  */
 export function reachModel(hung: Hung, memory: ReachMemory = newReachMemory()): ReachModel | undefined {
   const { job, mount, fold } = hung;
-  const arm = memory.arm(mount, hung.plateX, fold, hung.spacer);
+  const { plane = 0 } = hung;
+  const arm = memory.arm(mount, hung.plateX, fold, hung.spacer, plane);
   if (!arm) return undefined;
   const band = { bottom: hung.bottom, top: hung.top + (job.aim.sag ?? 0) };
   const shape = {
@@ -46,7 +49,7 @@ export function reachModel(hung: Hung, memory: ReachMemory = newReachMemory()): 
   const reach = { arm, shape, obstacles };
   const table = memory.table(arm, shape.width, shape.thickness, shape.aside, ...obstacles);
   const folded = { x: arm.folded.x, z: arm.folded.z, yaw: 0 };
-  return { reach, table, plateX: hung.plateX, fold, band, folded };
+  return { reach, table, plateX: hung.plateX, plane, fold, band, folded };
 }
 
 /** A box that holds everything an arm can bring the set to, and what a longer one could. */

@@ -21,14 +21,15 @@ export interface LoadPose {
   stays: boolean;
 }
 
-function poseAt(shape: SetShape, pose: Pose, stays: boolean): LoadPose {
+/** By the plate's back, which is so far in front of the wall that the pose is measured from. */
+function poseAt(shape: SetShape, pose: Pose, stays: boolean, plane = 0): LoadPose {
   const heart = setPoint(pose, shape.aside, shape.head + shape.thickness / 2);
   const face = faceOf(shape, pose);
   return {
     x: heart.x,
-    standoff: heart.z,
+    standoff: heart.z - plane,
     frontX: face.x,
-    frontStandoff: face.z,
+    frontStandoff: face.z - plane,
     extension: extensionOf(shape, pose),
     yaw: toDeg(pose.yaw),
     stays,
@@ -114,12 +115,13 @@ export function reachablePoses(
   seats: readonly Pick<SeatPose, 'x' | 'z' | 'yaw'>[],
 ): LoadPose[] {
   if (!moves(hung.mount) || !model) return freePoses(hung);
+  const { plane } = model;
   const { shape } = model.reach;
   const left = [model.folded, ...seats.map(poseOf)];
   return [
-    ...left.map((pose) => poseAt(shape, pose, true)),
+    ...left.map((pose) => poseAt(shape, pose, true, plane)),
     ...model.table.stands.flatMap((s) =>
-      turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw }, false)),
+      turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw }, false, plane)),
     ),
   ];
 }

@@ -1,7 +1,7 @@
 import type { Conflict, Finding, Height, Item, Job, HeightRule, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { conflictOf, feasible, leastRelaxation, nearest, type Forbidden, type Interval } from '../primitives/intervals';
-import { viewerAngles } from '../sight/viewerAngles';
+import { viewerAngles, type FurtherOut } from '../sight/viewerAngles';
 import { half, leaf, minus, named, node, sum } from '../primitives/working';
 import { armHoles, chainOf, type Chain } from './chain';
 import { heightLimits } from './heightLimits';
@@ -9,15 +9,13 @@ import { onMainWall, setMayCover } from '../room/roomThings';
 import { HEIGHT_RULES, wishOf } from './heightRules';
 
 /** The set sideways and up and down, with its plate at a known x. */
-export interface Frame {
+export interface Frame extends FurtherOut {
   job: Job;
   width: Working;
   height: Working;
   centreX: Working;
   /** The plate's centre; absent while there is no mount with an outline. */
   plateX?: number | undefined;
-  /** Spacers between bracket and set. */
-  spacer?: Working | undefined;
 }
 
 export interface Spot {
@@ -135,7 +133,7 @@ export function anglesAt(frame: Frame, spot: Spot): Height['angles'] {
     centre: named('set-centre', spot.centre),
     top: sum('set-top', spot.bottom, frame.height),
     bottom: spot.bottom,
-    ...(frame.spacer ? { spacer: frame.spacer } : {}),
+    out: frame,
   };
   return (frame.job.room.viewers ?? []).flatMap((v) => viewerAngles(v, pose, frame.job) ?? []);
 }

@@ -20,6 +20,7 @@ export function placementOf(frame: Frame, spot: Spot, plate: HungPlate | undefin
     bottom,
     top,
     ...edges(frame),
+    ...(frame.plane ? { plane: frame.plane.value } : {}),
     ...plateBox(job.mount, plate, hangsAt(spot, job).plateBottom),
     ...(spot.chain && job.mount && armHoles(job.mount).length > 0 ? { armHole: spot.chain.armHole } : {}),
     ...(plate?.fold ? { fold: plate.fold } : {}),

@@ -248,6 +248,7 @@ export type Term =
   | 'overdrill'
   | 'pack-rating'
   | 'packing'
+  | 'plate-plane'
   | 'bolt-line'
   | 'course-middle'
   | 'off-course'

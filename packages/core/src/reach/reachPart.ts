@@ -1,7 +1,7 @@
 import type { Finding, Job, Mount, Placement, Plan, Ranked, ReachPlan, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
-import { faceOut } from '../sight/viewerAngles';
+import { faceOut, type FurtherOut } from '../sight/viewerAngles';
 import { moves, reachOf } from '../arm/arm';
 import { cornerOut } from './cornerOut';
 import { cableSlack } from '../arm/armCable';
@@ -12,14 +12,13 @@ import { reachModel, seatsOf, type ReachMemory, type ReachModel } from '../arm/r
 import { seatServices, sharedPose } from './seatServices';
 import { overWalkway } from './walkway';
 
-export interface ReachInput {
+export interface ReachInput extends FurtherOut {
   job: Job;
   placement: Placement;
   ranking?: readonly Ranked[] | undefined;
   /** What each fold does to the plate. */
   folds: NonNullable<ReachPlan['folds']>;
   plateX: number;
-  spacer?: Working | undefined;
   memory: ReachMemory;
 }
 
@@ -28,10 +27,10 @@ export interface ReachInput {
  * what it sticks out is judged.
  */
 export function reachPart(input: ReachInput): Part<ReachPlan> & { model?: ReachModel } {
-  const { job, placement: placed, spacer } = input;
+  const { job, placement: placed } = input;
   const { mount } = job;
   if (!mount || placed.conflict) return { findings: [] };
-  const front = faceOut(job, spacer);
+  const front = faceOut(job, input);
   const around = [
     ...walkwayFinding(job, placed, front),
     ...(mount.type === 'corner'
@@ -51,8 +50,8 @@ export function reachModelOf(job: Job, plan: Plan, memory?: ReachMemory): ReachM
   const { placement, reach } = plan;
   if (!mount || !placement || placement.conflict || !reach) return undefined;
   const plateX = placement.centre.x - (job.screen.patternCentre?.right ?? 0) - reach.centreOffset;
-  const spacer = spacerOf(plan);
-  return reachModel(hungIn(job, mount, placement, placement.plate?.x ?? plateX, spacer), memory);
+  const out = { spacer: spacerOf(plan), plane: placement.plane ?? 0 };
+  return reachModel(hungIn(job, mount, placement, placement.plate?.x ?? plateX, out), memory);
 }
 
 function spacerOf({ screen }: Plan): number {
@@ -60,13 +59,13 @@ function spacerOf({ screen }: Plan): number {
 }
 
 /** What hangs where, by a plan's placement. */
-function hungIn(job: Job, mount: Mount, placed: Placement, plateX: number, spacer: number): Hung {
+function hungIn(job: Job, mount: Mount, placed: Placement, plateX: number, out: Pick<Hung, 'spacer' | 'plane'>): Hung {
   const { centre, left, right, bottom, top, fold = 'left' } = placed;
-  return { job, mount, centre, left, right, bottom, top, fold, plateX, spacer };
+  return { job, mount, centre, left, right, bottom, top, fold, plateX, ...out };
 }
 
-const modelOf = ({ job, placement, plateX, spacer, memory }: ReachInput, mount: Mount) =>
-  reachModel(hungIn(job, mount, placement, plateX, spacer?.value ?? 0), memory);
+const modelOf = ({ job, placement, plateX, spacer, plane, memory }: ReachInput, mount: Mount) =>
+  reachModel(hungIn(job, mount, placement, plateX, { spacer: spacer?.value ?? 0, plane: plane?.value ?? 0 }), memory);
 
 function sectionOf(input: ReachInput, mount: Mount, model: ReachModel, front: Working): ReachPlan {
   const { job, placement: p, ranking, folds } = input;

@@ -6,7 +6,7 @@ import { plateSearch } from '../plate/planPlate';
 import { usableSlots } from '../plate/usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
 import { leaf, sum } from '../primitives/working';
-import { stockTimber, timberOf } from './timberAcross';
+import { stockTimber } from './timberAcross';
 import { studBuildOf } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 
@@ -167,9 +167,9 @@ const twoStuds: Way = ({ job, mount, centreX, tries }) =>
 const onTimber =
   (way: 'across' | 'noggings'): Way =>
   ({ job, mount, centreX, tries }) => {
-    const stock = stockTimber(mount);
+    const stock = stockTimber(mount, way);
     if (!stock || job.choices?.timber || studBuildOf(job.room.wall).build.kind !== 'timber-stud') return [];
-    const choices = { ...job.choices, timber: timberOf(stock, way) };
+    const choices = { ...job.choices, timber: stock };
     return helps(way === 'across' ? 'timber' : way, stock.height, tries({ ...job, choices }, centreX));
   };
 const [timber, noggings] = [onTimber('across'), onTimber('noggings')];

@@ -20,33 +20,38 @@ import {
 const STOCK_HEIGHTS_MM = [140, 184, 235, 286] as const;
 const STOCK_THICKNESS_MM = 38;
 
-/** The stock timber that a plate's rows fit on, with their edge kept; undefined for a plate too tall for any. */
-export function stockTimber({ plate }: Mount): Timber | undefined {
+/**
+ * The stock timber that a plate's rows fit on, with their edge kept, and across studs all of the plate: it would stand
+ * off the wall beyond. Undefined for a plate too tall for any. Rows at 40 and 160 of a plate 200 high: 235.
+ */
+export function stockTimber({ plate }: Mount, way: 'across' | 'noggings'): Timber | undefined {
   const ys = (plate?.slots ?? []).map((s) => s.y);
-  if (ys.length === 0) return undefined;
-  const need = Math.max(...ys) - Math.min(...ys) + 2 * BEYOND_MM;
+  if (!plate || ys.length === 0) return undefined;
+  const [low, high] = [Math.min(...ys), Math.max(...ys)];
+  const rows = high - low + 2 * BEYOND_MM;
+  const about = 2 * (Math.max(high - plate.height / 2, plate.height / 2 - low) + BEYOND_MM);
+  const need = way === 'noggings' ? rows : Math.max(plate.height, about);
   const height = STOCK_HEIGHTS_MM.find((h) => h >= need);
-  return height === undefined ? undefined : { height, thickness: STOCK_THICKNESS_MM };
+  if (height === undefined) return undefined;
+  return { height, thickness: STOCK_THICKNESS_MM, ...(way === 'noggings' ? { way } : {}) };
 }
-
-/** A stock timber as it is chosen for one of the two ways. */
-export const timberOf = (stock: Timber, way: 'across' | 'noggings'): Timber =>
-  way === 'across' ? stock : { ...stock, way };
 
 /** The timber that was chosen, in its place: across studs or between them; undefined where the studs are lacking. */
 export const placeTimber = (asked: TimberAsked): TimberPlaced | undefined =>
   asked.timber.way === 'noggings' ? placeNoggings(asked) : placeAcross(asked);
 
 /**
- * A timber across the two sure studs that stand most evenly about the plate, over all of the plate and its slide.
+ * A timber across the two sure studs that stand most evenly about the plate, over all of the plate and its slide, its
+ * middle on the plate's; where it is not as high as that, on that of the rows.
  * Undefined where there are no two, or a plate that nobody has drawn. Studs at 1800 and 2200, a plate 500 wide about
  * 2000: from 1705 to 2295 with a slide of 0.
  */
 function placeAcross({ job, mount, found, timber, x, bottom }: TimberAsked): TimberPlaced | undefined {
-  const middle = rowsMiddle(mount, bottom);
+  const rows = rowsMiddle(mount, bottom);
   const lag = studLag(mount, job);
-  if (middle === undefined || !lag) return undefined;
+  if (rows === undefined || !lag) return undefined;
   const plate = mount.plate!;
+  const middle = timber.height >= plate.height ? bottom + plate.height / 2 : rows;
   const sure = studLines(found, lag).filter((s) => s.chance >= HOLE_CAUTION);
   const pairs = sure.flatMap((a) => sure.filter((b) => b.x > a.x).map((b) => [a, b] as const));
   const off = ([a, b]: (typeof pairs)[number]) =>

@@ -1,7 +1,7 @@
 import type { Distances, Finding, Job, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { half, leaf, minus, node } from '../primitives/working';
-import { faceOut } from './viewerAngles';
+import { faceOut, type FurtherOut } from './viewerAngles';
 
 /** Degrees of view that a picture should fill at least and at most: common practice, from memory. */
 const FILLS_LEAST_DEG = 30;
@@ -15,7 +15,7 @@ const SHARP_DEG = 1 / 60;
  * across, and where one line of 2160 or 1080 is as fine as a sharp eye can tell.
  * 16:9: 1.197 and 1.626 diagonals; 1.59 and 3.18 picture heights (ITU-R design distances 1.6 H and 3.2 H).
  */
-export function pictureDistances(job: Job, width: Working, height: Working, spacer?: Working): Distances {
+export function pictureDistances(job: Job, width: Working, height: Working, out: FurtherOut = {}): Distances {
   return {
     bounds: [
       acrossBound('across-40', width, FILLS_MOST_DEG),
@@ -27,7 +27,7 @@ export function pictureDistances(job: Job, width: Working, height: Working, spac
       if (v.distance === undefined) return [];
       const path = `room.viewers.${v.id}.distance`;
       const guess = (job.guessed ?? []).includes(path);
-      const away = minus('eye-to-face', leaf('eye-distance', v.distance, 'mm', { path, guess }), faceOut(job, spacer));
+      const away = minus('eye-to-face', leaf('eye-distance', v.distance, 'mm', { path, guess }), faceOut(job, out));
       if (away.value <= 0) return [];
       const fills = fillsAt(width, away);
       const verdict: Distances['viewers'][number]['verdict'] =

@@ -1,14 +1,14 @@
-import type { Finding, Height, Job, Working } from '@steddo/contract';
+import type { Finding, Height, Job } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { faceOut } from './viewerAngles';
+import { faceOut, type FurtherOut } from './viewerAngles';
 import { COMFORT_CENTRE_DEG } from './isComfortable';
 
 /** Picture's top within this of level, degrees: SMPTE EG 18, from memory. */
 const COMFORT_TOP_DEG = 35;
 
 /** Cautions about what the viewers see at the placed height, and viewers who would sit in the set. */
-export function sightFindings(angles: Height['angles'], job: Job, spacer?: Working): Finding[] {
-  const outMm = faceOut(job, spacer).value;
+export function sightFindings(angles: Height['angles'], job: Job, out: FurtherOut): Finding[] {
+  const outMm = faceOut(job, out).value;
   const name = (id: string) => job.room.viewers?.find((v) => v.id === id)?.name ?? id;
   const inside = (job.room.viewers ?? []).filter((v) => v.distance !== undefined && v.distance <= outMm);
   return [

@@ -12,8 +12,15 @@ export interface SetPose {
   centre: Working;
   top: Working;
   bottom: Working;
-  /** Spacers between bracket and set, which bring its face further out. */
-  spacer?: Working;
+  out: FurtherOut;
+}
+
+/** What brings a set's face further out than its mount does. */
+export interface FurtherOut {
+  /** Spacers between bracket and set. */
+  spacer?: Working | undefined;
+  /** How far the plate's back is in front of the wall: packing, a timber, a part that stands out. */
+  plane?: Working | undefined;
 }
 
 /**
@@ -42,8 +49,8 @@ export function viewerAngles(viewer: Viewer, pose: SetPose, job: Job): ViewerAng
   };
 }
 
-/** How far the set's face stands out from the wall, mm: the folded mount, spacers, the set's thickness. */
-export function faceOut(job: Job, spacer?: Working): Working {
+/** How far the set's face stands out from the wall, mm: what is under the plate, the folded mount, spacers, the set's thickness. */
+export function faceOut(job: Job, { spacer, plane }: FurtherOut = {}): Working {
   const path = 'screen.thickness';
   const thickness = leaf('set-thickness', job.screen.thickness ?? SET_THICKNESS_MM, 'mm', {
     path,
@@ -52,7 +59,7 @@ export function faceOut(job: Job, spacer?: Working): Working {
   const folded = leaf('mount-folded', job.mount?.depth.folded ?? 0, 'mm', {
     path: 'mount.depth.folded',
   });
-  const behind = [...(job.mount ? [folded] : []), ...(spacer ? [spacer] : [])];
+  const behind = [...(job.mount ? [...(plane ? [plane] : []), folded] : []), ...(spacer ? [spacer] : [])];
   return node('face-out', '+', 'mm', [...behind, thickness]);
 }
 
@@ -61,7 +68,7 @@ function runTo(viewer: Viewer, pose: SetPose, job: Job): Working | undefined {
   const at = (field: string) => `room.viewers.${viewer.id}.${field}`;
   const guess = (job.guessed ?? []).includes(at('distance'));
   const distance = leaf('eye-distance', viewer.distance, 'mm', { path: at('distance'), guess });
-  const along = minus('eye-to-face', distance, faceOut(job, pose.spacer));
+  const along = minus('eye-to-face', distance, faceOut(job, pose.out));
   if (along.value <= 0) return undefined;
   if (viewer.x === undefined) return along;
   const across = minus('eye-across', leaf('eye-x', viewer.x, 'mm', { path: at('x') }), pose.centreX);

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
-import { boltState, stockTimber, studBuildOf, timberOf } from '@steddo/core';
+import { boltState, stockTimber, studBuildOf } from '@steddo/core';
 import { holeList, shareText, timberScrewText, timberSizeText } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -80,18 +80,23 @@ export function TimberPart() {
 /** The same, offered where the plate goes onto the wall itself. */
 export function TimberOffer() {
   const { job, dispatch, readOnly, say } = useRoomContext();
-  const stock = job.mount && stockTimber(job.mount);
-  if (!stock || job.choices?.timber || studBuildOf(job.room.wall).build.kind !== 'timber-stud') return null;
+  const { mount } = job;
+  if (!mount || job.choices?.timber || studBuildOf(job.room.wall).build.kind !== 'timber-stud') return null;
+  const offers = WAYS.flatMap((w) => {
+    const stock = stockTimber(mount, w.way);
+    return stock ? [{ ...w, stock }] : [];
+  });
+  if (offers.length === 0) return null;
   return (
     <View style={{ padding: 12, gap: 8 }}>
-      {WAYS.map(({ way, testID, label }) => (
+      {offers.map(({ way, testID, label, stock }) => (
         <Action
           key={way}
           quiet
           label={label(say.length(stock.height))}
           testID={testID}
           disabled={readOnly}
-          onPress={() => dispatch({ do: 'put', path: 'choices.timber', value: timberOf(stock, way) })}
+          onPress={() => dispatch({ do: 'put', path: 'choices.timber', value: stock })}
         />
       ))}
     </View>
