@@ -1,3 +1,4 @@
+import type { Build, Zone } from '@steddo/contract';
 import { fitMount, outlineOf, patternClass, plan, rankMounts } from '../src';
 import { IN, testJob, testMount } from './jobs';
 
@@ -117,6 +118,24 @@ describe('fit', () => {
     expect(on('timber-stud').ok).toBe(true);
     expect(on('masonry')).toMatchObject({ ok: false, level: 'stop' });
     expect(on('unknown')).toMatchObject({ ok: false, level: 'caution' });
+  });
+  it('wall: of a wall in parts what is behind the set counts, and what of it the mount is made for', () => {
+    const inParts = (zone: Omit<Zone, 'id' | 'build'>, build: Build) => {
+      const { wall } = testJob().room;
+      const brick: Build = { kind: 'masonry', masonry: 'brick', board: 25 };
+      const job = testJob();
+      const made = plan({
+        ...job,
+        room: { ...job.room, wall: { ...wall, build: brick, zones: [{ id: 'z', ...zone, build }] } },
+      });
+      const of = (name: string) => made.fit!.find((f) => f.rule === name);
+      return [of('wall-kind')!.ok, of('wall-kind')!.value, of('covering')?.value];
+    };
+    const studs: Build = { kind: 'timber-stud', board: 15 };
+    // the set is 1118 wide about 2000, somewhere between 500 and 2450
+    expect(inParts({ left: 0, right: 4000, bottom: 0, top: 2500 }, studs)).toEqual([true, 'timber-stud', 15]);
+    expect(inParts({ left: 1900, right: 2100, bottom: 0, top: 2500 }, studs)).toEqual([true, 'timber-stud', 15]);
+    expect(inParts({ left: 0, right: 1000, bottom: 0, top: 2500 }, studs)).toEqual([false, 'masonry', undefined]);
   });
   // common practice: covering no thicker than 5/8 in (16 mm) where the label is silent
   it('covering: as the label says, else 16 mm', () => {

@@ -1,4 +1,4 @@
-import type { Job, Mount } from '@steddo/contract';
+import type { Build, Job, Mount } from '@steddo/contract';
 import { feasible } from '../primitives/intervals';
 import type { Estimate } from './estimateUtilisation';
 import type { YieldTable } from '../fixing/fastenerCapacity';
@@ -12,12 +12,15 @@ import { seatAngles } from '../sight/seatAngles';
 import { judgeLift, liftOf, type JudgedLift } from '../lift/judgeLift';
 import { newMountMemory, type MountMemory } from './mountMemory';
 import type { RoomForPlate } from './plateRoom';
+import { partsBehind, type Wall } from '../room/wallAt';
 import type { Seats } from './typeAdvice';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
 
 /** What the room asks of any mount, worked out once for the whole catalogue. */
 export interface FitContext {
   seats: Seats;
+  /** How the wall is built behind the set where it is wanted; absent while that is not known. */
+  behind?: readonly Build[];
   /** What a mount's worst fastener would have to hold on this wall, over what it may. */
   estimate: (mount: Mount) => Estimate | undefined;
   /** The yields of lags, kept for the whole list. */
@@ -47,9 +50,12 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
   };
   const packing = job.choices?.packing ?? 0;
   const { yieldTable } = memory;
-  const estimate = (mount: Mount) => memory.estimateUtilisation(mount, job.screen, job.room.wall, packing, yieldTable);
+  const estimateOn = (walls: readonly Wall[]) => (mount: Mount) => {
+    const wall = walls.find((w) => mount.walls[w.build.kind]) ?? job.room.wall;
+    return memory.estimateUtilisation(mount, job.screen, wall, packing, yieldTable);
+  };
   const base = {
-    estimate,
+    estimate: estimateOn([job.room.wall]),
     yieldTable,
     reachOf: memory.reachOf,
     lift: liftTo((job.room.wall.height - height.value) / 2),
@@ -64,11 +70,17 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
   if (!wanted) return { ...base, seats: { seats }, rough };
   const spot = spotAt(frame, wanted);
   const tilt = tiltOf(anglesAt(frame, spot), bare);
+  const bottom = spot.bottom.value;
+  const { wall } = job.room;
+  const { own, parts } = partsBehind(wall, { ...edges(frame), bottom, top: bottom + height.value });
+  const walls = [...(own ? [wall] : []), ...parts.map((z) => memory.likePart(wall, z))];
   const placed = {
     ...base,
+    behind: walls.map((w) => w.build),
+    estimate: estimateOn(walls),
     seats: { seats, ...(tilt ? { tilt } : {}) },
     rough,
-    lift: liftTo(spot.bottom.value),
+    lift: liftTo(bottom),
   };
   // where the set alone finds no height the room is to blame, and no mount
   const forSet = heightLimits({ job: bare, height, set: edges(frame) });

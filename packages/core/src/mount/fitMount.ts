@@ -19,13 +19,14 @@ const COVERING_LIMIT_MM = 16;
  */
 export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>, context?: FitContext): Fit[] {
   const { screen, room } = job;
+  const builds = context?.behind ?? [room.wall.build];
   const rules = [
     massRule(mount, screen.mass),
     patternRule(mount, screen.pattern),
     sizeRule(mount, screen.diagonal),
-    wallRule(mount, room.wall.build),
-    ...coveringRule(mount, room.wall.build),
-    ...spacingRule(mount, room.wall.build),
+    wallRule(mount, builds),
+    ...coveringRule(mount, builds),
+    ...spacingRule(mount, builds),
     ...(context ? roomRules(mount, context) : []),
   ];
   // what is stopped already is not asked what it holds: in long lists that is most of them
@@ -122,34 +123,40 @@ function sizeRule(mount: Mount, diagonal: number): Fit {
   };
 }
 
-function wallRule(mount: Mount, build: Build): Fit {
+/** Of the builds behind the set one that the mount is made for is enough: each hole is then judged in what is behind it. */
+function wallRule(mount: Mount, builds: readonly Build[]): Fit {
   const kinds = Object.keys(mount.walls);
-  const known = build.kind !== 'unknown';
-  const ok = kinds.includes(build.kind);
+  const known = builds.some((b) => b.kind !== 'unknown');
+  const taken = builds.find((b) => kinds.includes(b.kind));
+  const ok = taken !== undefined;
   return {
     rule: 'wall-kind',
     ok,
     level: ok ? 'info' : known ? 'stop' : 'caution',
-    value: build.kind,
+    value: (taken ?? builds[0]!).kind,
     limit: kinds.join(', '),
     margin: ok ? 0 : -1,
   };
 }
 
-function coveringRule(mount: Mount, build: Build): Fit[] {
-  const wall = mount.walls[build.kind];
-  if (!wall) return [];
-  const limit = wall.maxBoard ?? COVERING_LIMIT_MM;
-  const value = boardOf(build);
-  const margin = limit - value;
-  return [{ rule: 'covering', ...judged(margin >= 0), value, limit, margin, unit: 'mm' }];
+function coveringRule(mount: Mount, builds: readonly Build[]): Fit[] {
+  const rules = builds.flatMap((build): (Fit & { margin: number })[] => {
+    const wall = mount.walls[build.kind];
+    if (!wall) return [];
+    const limit = wall.maxBoard ?? COVERING_LIMIT_MM;
+    const value = boardOf(build);
+    const margin = limit - value;
+    return [{ rule: 'covering', ...judged(margin >= 0), value, limit, margin, unit: 'mm' }];
+  });
+  return rules.sort((a, b) => b.margin - a.margin).slice(0, 1);
 }
 
 /** Studs one or more bays apart must come within the mount's range; only where the spacing is known. */
-function spacingRule(mount: Mount, build: Build): Fit[] {
-  const { spacing } = build;
+function spacingRule(mount: Mount, builds: readonly Build[]): Fit[] {
+  const build = builds.find((b) => b.kind === 'timber-stud');
   const studs = mount.studs;
-  if (build.kind !== 'timber-stud' || spacing === undefined || !studs || studs.count < 2) return [];
+  const spacing = build?.spacing;
+  if (!build || spacing === undefined || !studs || studs.count < 2) return [];
   const { minSpacing = 0, maxSpacing = Infinity } = studs;
   const bays = Math.max(1, Math.ceil((minSpacing - PATTERN_MM) / spacing));
   const value = bays * spacing;

@@ -70,6 +70,21 @@ export const buildsOf = (wall: Wall): Build[] => [
   ...mainZones(wall).flatMap((z) => (z.build ? [{ ...wall.build, ...z.build }] : [])),
 ];
 
+/** The parts of another build behind a box on the wall; `own` where the wall's own build is behind some of it too. */
+export function partsBehind(wall: Wall, box: Omit<Zone, 'id'>): { own: boolean; parts: Zone[] } {
+  const { left, right, bottom, top } = box;
+  const parts = mainZones(wall).filter(
+    (z) => z.build && z.left < right && z.right > left && z.bottom < top && z.top > bottom,
+  );
+  return { own: !parts.some((z) => isIn(z, left, bottom) && isIn(z, right, top)), parts };
+}
+
+/** A wall that is built like one of its parts all over. */
+export const likePart = ({ width, height, build }: Wall, part: Zone): Wall => ({
+  ...{ width, height },
+  build: { ...build, ...part.build },
+});
+
 /** The build whose studs are looked for: the wall's own, else that of the first part that has some. */
 export function studBuildOf(wall: Wall): { build: Build; path: string } {
   const own = { build: wall.build, path: 'room.wall.build' };
