@@ -10,6 +10,8 @@ export const build = z.strictObject({
   kind: buildKind,
   board: length.optional(),
   cover: cover.optional(),
+  /** Hollow between what covers the wall and what carries it: battens behind panelling, dabs behind board. */
+  gap: length.optional(),
   state: z.enum(['sound', 'patched', 'wet']).optional(),
   /** Closer than any studs stand a slip of the unit, and a wall that nobody could weigh. */
   spacing: z.number().min(100).max(3000).optional(),

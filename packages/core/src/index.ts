@@ -153,6 +153,6 @@ export { POOR_DEG } from './reach/seatServices';
 export { FIXING_KINDS } from './fixing/fixingKinds';
 export { ITEM_KINDS, ROOM_THINGS } from './room/roomThings';
 export { WALL_KINDS } from './room/wallKinds';
-export { boardOf, buildsOf, mainZones, studBuildOf, wallAt } from './room/wallAt';
+export { boardOf, buildsOf, gapOf, mainZones, studBuildOf, wallAt } from './room/wallAt';
 export { FACE_STEP_MM, platePlane } from './room/platePlane';
 export { plateOf, STUD_DEPTH_MM } from './fixing/fastenerCapacity';

@@ -1,10 +1,11 @@
-import type { Evidence, Job, Mount, Stud, Zone } from '@steddo/contract';
+import type { Build, Evidence, Job, Mount, Stud, Zone } from '@steddo/contract';
 import fc from 'fast-check';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import { plan } from '../src/plan';
 import { packingUnder, platePlane, plateOutline } from '../src/room/platePlane';
 import { isWhole } from '../src/room/wholePart';
 import { lagSizeOf } from '../src/fixing/lagTables';
+import { masonryHold } from '../src/fixing/fastenerCapacity';
 import { pullCapacity } from '../src/fixing/lagWithdrawal';
 import { leastYield } from '../src/fixing/lagYield';
 import { forcesOf } from '../src/load/besideForces';
@@ -355,6 +356,37 @@ describe('what covers the wall', () => {
     expect(onLath()?.kind ?? 'none').toBe('none');
     expect(onLath(['gypsum'])?.kind ?? 'none').toBe('none');
     expect(onLath(['lath'])?.kind).toBe('anchors');
+  });
+});
+
+describe('a hollow behind what covers the wall', () => {
+  const on = (build: Partial<Build>) => {
+    const job = testJob();
+    const { wall } = job.room;
+    return plan({ ...job, room: { ...job.room, wall: { ...wall, build: { ...wall.build, ...build } } } });
+  };
+  it('takes as much from what a lag has in the stud, and from what it holds; asked for where nobody said', () => {
+    const [flush, onBattens] = [on({ cover: 'panel', gap: 0 }), on({ cover: 'panel', gap: 8 })];
+    const inStud = (p: ReturnType<typeof plan>) => p.holes!.map((h) => evaluate(h.workings.penetration!));
+    inStud(onBattens).forEach((mm, i) => expect(inStud(flush)[i]! - mm).toBeCloseTo(8, 9));
+    // the hole is as deep from the face of the panelling as before
+    expect(onBattens.holes!.map((h) => h.depth)).toEqual(flush.holes!.map((h) => h.depth));
+    expect(onBattens.loads!.worst).toBeGreaterThan(flush.loads!.worst);
+    const codes = (p: ReturnType<typeof plan>) => p.findings.map((f) => f.code);
+    expect(codes(on({ cover: 'panel' }))).toContain('panel-gap');
+    expect(codes(flush)).not.toContain('panel-gap');
+    // 64 - 3 - 2 - 12.7 leave 46.3, of which four diameters of thread are needed: 25 more are too many
+    expect(codes(on({ cover: 'panel', gap: 25 }))).toContain('lag-too-short');
+  });
+  it('leaves less of a masonry fixing in its brick, until that is too short', () => {
+    const plugged = (gap: number) =>
+      masonryHold({
+        ...{ wall: { width: 4000, height: 2500, build: { kind: 'masonry', board: 12, gap } }, plane: 0, chosen: 0 },
+        ...{ plateMm: 3, fastener: { kind: 'masonry-sleeve', diameter: 8, length: 70, path: '' }, into: 'masonry' },
+        ...{ at: { x: 1, y: 1 }, slot: { height: 10 }, apart: Infinity },
+      }).left;
+    expect(plugged(0)).toBeCloseTo(70 - 3 - 12 - 40, 9);
+    expect(plugged(15)).toBeCloseTo(0, 9);
   });
 });
 

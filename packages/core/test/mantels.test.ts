@@ -1,5 +1,6 @@
-import type { Item, Job } from '@steddo/contract';
+import type { Item, Job, Working } from '@steddo/contract';
 import { plan } from '../src/plan';
+import { evaluate, leaves } from '../src/primitives/working';
 import { clearanceOf } from '../src/special/mantelClearance';
 import { boltLineOf, boltPlaces, boltRow, leastHeight, timberOf } from '../src/special/mantelTimber';
 import { markedJoints } from '../src/wall/markedJoints';
@@ -100,6 +101,32 @@ describe('the timber of a hollow mantel', () => {
     expect(load!.shear).toBeCloseTo(weight / 3, 6);
     expect(load!.tension).toBeCloseTo((weight * 100) / (3 * 27.5), 6);
     expect(load!.utilisation).toBeCloseTo(load!.tension / 900 + load!.shear / 1050, 9);
+  });
+  it('says each bolt’s place as a sum from the joints that were marked', () => {
+    const job = fireJob({ mass: 20, out: 200 }, { height: 120 });
+    const marks = job.evidence!.filter((e) => e.kind === 'joint');
+    for (const { x, y, workings } of plan(job).mantel!.holes!) {
+      expect(evaluate(workings.x)).toBeCloseTo(x, 9);
+      expect(evaluate(workings.y)).toBeCloseTo(y, 9);
+      const of = (w: Working, label: string) => leaves(w).find((l) => l.label === label)!.value;
+      // a whole number of units of 225 off the marked upright, half of one over in every other course
+      const upright = marks.find((m) => m.runs === 'vertical')!.x;
+      expect(((of(workings.x, 'marked-upright') - upright) / 112.5) % 1).toBeCloseTo(0, 9);
+      expect((of(workings.x, 'count-of-units') - 0.5) % 1).toBeCloseTo(0, 9);
+      expect(((of(workings.y, 'marked-bed') - marks.find((m) => m.runs === 'horizontal')!.y) / 75) % 1).toBeCloseTo(
+        0,
+        9,
+      );
+    }
+  });
+  it('on plaster takes a screw that is that much longer', () => {
+    const job = fireJob({ mass: 20, out: 200 }, { height: 120 });
+    const { wall } = job.room;
+    const over = (board: number) =>
+      plan({ ...job, room: { ...job.room, wall: { ...wall, build: { ...wall.build, board } } } }).mantel!.fixing;
+    const bare = over(0)!;
+    const left = bare.length! - 45;
+    expect(over(left - 1)).toBeUndefined();
   });
   it('is a stop without a course, with the height that would do; nothing said without a ledger', () => {
     const said = plan(fireJob({ mass: 20, out: 200 }, {})).findings.find((f) => f.code === 'mantel-no-course')!;

@@ -20,13 +20,18 @@ export const packingShapes = ({ packing = [] }: Plan): Shape[] =>
 /** A timber across two studs that the plate goes onto, or noggings in their opening, with its own holes. */
 export function timberShapes({ timber }: Plan): Shape[] {
   if (!timber) return [];
-  const { left, right, bottom, top, holes, pieces, opening } = timber;
+  const { left, right, bottom, top, holes, pieces, opening, cleat = 0 } = timber;
   return [
     ...(opening ? [{ kind: 'rect', role: 'cut-out', id: 'timber-opening', ...opening } as const] : []),
     ...(pieces ?? [{ left, right }]).map((p, i): Shape => ({
       ...{ kind: 'rect', role: 'packing', id: pieces ? `nogging-in-${i}` : 'timber-across' },
       ...{ left: p.left, right: p.right, bottom, top },
     })),
+    ...(pieces ?? []).flatMap((p, i) =>
+      [p.left, p.right - cleat].map((at, k): Shape => ({
+        ...{ kind: 'rect', role: 'timber', id: `cleat-${i}-${k}`, left: at, right: at + cleat, bottom, top },
+      })),
+    ),
     ...holes.map((h): Shape => ({
       ...{ kind: 'cross', role: 'hole', id: h.id, x: h.x, y: h.y },
       state: boltState(h),

@@ -1,6 +1,7 @@
 import type { Build, Hole, Job, Packing, Plan } from '@steddo/contract';
 import {
   boardOf,
+  gapOf,
   formatTape,
   plateOf,
   platedJob,
@@ -120,7 +121,7 @@ function bandShapes(cut: Cut, band: Band): Shape[] {
   const board = boardOf(build);
   const id = `cut-${Math.round(bottom)}`;
   return [
-    ...behindShapes(cut, band, face - board),
+    ...behindShapes(cut, band, face - board - (board > 0 ? gapOf(build) : 0)),
     ...(board > 0
       ? [{ kind: 'rect', role: 'cover-cut', id, left: face - board, right: face, bottom, top } as const]
       : []),

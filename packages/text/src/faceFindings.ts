@@ -20,6 +20,8 @@ export const FACE_SENTENCES = {
     `The plate's slots find no place here with what the wall is behind each of them (${ENGLISH.format(v.builds.map(buildName))}). Find the studs, mark the joints, or move the set.`,
   'timber-first': (v, say) =>
     `The timber first, level, by its own ${holeList(v.holes)} into the studs, looked at like any other; the plate then goes onto it, and everything stands ${say.length(v.thicknessMm)} further out.`,
+  'panel-gap': (v) =>
+    `How far the panelling stands off what is behind it nobody has said (${holeList(v.holes)}). Measure it with a bent wire through a small hole that the plate hides: on battens every screw reaches that much less far; where there is no gap, enter 0.`,
   'noggings-first': (v, say) =>
     `Open the board first: ${v.pieces === 1 ? 'one nogging' : `${v.pieces} noggings`} ${say.length(v.thicknessMm)} thick, flush with the studs, on a cleat at each end by ${holeList(v.holes)}, and as many screws from each cleat into its stud. Cut no deeper than the board, look before you cut, and close it with a patch; the plate then goes through that into the wood.`,
   'timber-load': (v) =>

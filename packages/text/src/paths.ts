@@ -23,6 +23,7 @@ const WORDS: Record<string, string> = {
   'room.wall.build.kind': 'what the wall is',
   'room.wall.build.studWidth': "stud's width",
   'room.wall.build.board': 'thickness of the board',
+  'room.wall.build.gap': 'hollow behind the covering',
   'room.wall.build.spacing': 'spacing of the studs',
   'room.wall.build.studDepth': "stud's depth",
   'room.wall.build.thickness': 'thickness of the backing',

@@ -13,6 +13,7 @@ import { font, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
 import { Verdict } from '../ui/Verdict';
+import { timberLeft } from '../state/nextStep';
 import { useRoomContext } from '../state/roomState';
 import type { RoomState } from '../data/rooms';
 import { AtMark } from './AtMark';
@@ -49,7 +50,8 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
   const words = hole && mark ? markWords(hole, mark, plan, say) : undefined;
   const stops = plan.findings.filter((f) => f.level === 'stop' && !f.acknowledged);
   // while wall or holes say stop nothing is ticked as good; what came of a hole can still be said
-  const held = stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
+  const timber = timberLeft(plan);
+  const held = timber > 0 || stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
   const disputed = plan.holes?.find((h) => h.met !== undefined);
   const onTick: OnTick = (result, by) => {
     if (hole) dispatch(tick(job, hole, result, by));
@@ -86,6 +88,12 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
           {stops.slice(0, 2).map((f) => (
             <Txt key={f.code}>{findingText(f, say)}</Txt>
           ))}
+        </View>
+      ) : null}
+      {timber > 0 ? (
+        <View style={{ padding: 12, gap: 8 }} testID="ladder-timber">
+          <Txt kind="bold">The plate is marked on its timber: that is drilled for first.</Txt>
+          <Action quiet label="the timber's own holes" onPress={() => router.replace(`/room/${id}/timber`)} />
         </View>
       ) : null}
       {late ? (

@@ -94,6 +94,8 @@ export function NextAction({ stage }: { stage: BuiltStage }) {
         return goTo(next.stage);
       case 'ladder':
         return router.push(`/room/${id}/ladder`);
+      case 'timber':
+        return router.push(`/room/${id}/timber`);
       case 'hanging':
         return router.push(`/room/${id}/hanging`);
       case 'done':
@@ -109,6 +111,8 @@ function wordsFor(next: NextStep): string {
   switch (next.to) {
     case 'stage':
       return stageName[next.stage];
+    case 'timber':
+      return `The timber first, ${next.left === 1 ? 'one hole' : `${next.left} holes`}`;
     case 'ladder':
       return `At the wall, ${next.left === 1 ? 'one hole' : `${next.left} holes`}`;
     case 'hanging':

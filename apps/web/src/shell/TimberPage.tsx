@@ -6,6 +6,7 @@ import { timberScene } from '@steddo/drawing';
 import { capital, resultName, timberAfter, timberWords } from '@steddo/text';
 import { tick, type Drillable } from '../features/ladder/ladderAt';
 import type { RoomState } from '../data/rooms';
+import { router } from 'expo-router';
 import { useRoomContext } from '../state/roomState';
 import { Action } from '../ui/Action';
 import { font } from '../ui/tokens';
@@ -44,9 +45,17 @@ function AtTimber({ state, posture }: { state: RoomState; posture: Posture }) {
       good={timber && hole ? <Good timber={timber} hole={hole} /> : null}
       after={
         timber && holes.length > 0 ? (
-          timberAfter(timber).map((text, i) => (
-            <Txt key={text} kind={i === 0 ? 'bold' : 'text'}>{`${i + 1}. ${text}`}</Txt>
-          ))
+          <>
+            {timberAfter(timber).map((text, i) => (
+              <Txt key={text} kind={i === 0 ? 'bold' : 'text'}>{`${i + 1}. ${text}`}</Txt>
+            ))}
+            <Action
+              label="the plate's holes, one mark at a time"
+              icon="next"
+              testID="timber-to-ladder"
+              onPress={() => router.replace(`/room/${state.id}/ladder`)}
+            />
+          </>
         ) : (
           <Txt style={{ ...font.bold, fontSize: 26, lineHeight: 34 }}>
             Nothing to drill: what is lacking stands at the holes.

@@ -5,6 +5,8 @@ import { LACKS, stageState } from './stageNeeds';
 /** What the big button does: the next thing that is not done. */
 export type NextStep =
   | { to: 'stage'; stage: BuiltStage }
+  /** The timber that the plate goes onto, with so many of its own holes still to drill. */
+  | { to: 'timber'; left: number }
   /** At the wall, with so many holes still to drill. */
   | { to: 'ladder'; left: number }
   /** The set onto the wall, with so many steps left. */
@@ -31,12 +33,18 @@ export function nextStep(current: BuiltStage, job: Job, plan: Plan): NextStep {
   if (elsewhere) return { to: 'stage', stage: elsewhere };
   if (stopped.length > 0) return { to: 'here' };
   const left = (plan.holes ?? []).filter((h) => !h.done).length;
+  const timber = timberLeft(plan);
+  if (timber > 0) return { to: 'timber', left: timber };
   if (left > 0) return { to: 'ladder', left };
   if (current === 'holes') return { to: 'stage', stage: 'level' };
   if (current === 'level') return { to: 'stage', stage: 'hang' };
   const steps = (plan.hang?.steps ?? []).filter((s) => !s.done).length;
   return steps > 0 ? { to: 'hanging', left: steps } : { to: 'done' };
 }
+
+/** How many holes of the timber under the plate are still to be drilled: they come before the plate's. */
+export const timberLeft = ({ timber }: Pick<Plan, 'timber'>): number =>
+  (timber?.holes ?? []).filter((h) => !h.done).length;
 
 /** The first stage ahead that lacks something or is stopped, else the holes. */
 function onTheWay(current: BuiltStage, job: Job, plan: Plan): BuiltStage {

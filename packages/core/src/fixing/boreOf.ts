@@ -30,25 +30,36 @@ export interface Bore {
 export function boreOf(mount: Pick<Mount, 'plate'>, place: FixingAt, front: Fronted): Bore | undefined {
   const { fastener, into } = place;
   const plate = mount.plate!;
-  const { board, packing, build } = overAt(front, place);
-  const path = (field: 'board' | 'thickness') => buildPathAt(front.wall, place.x, place.y, field);
+  const { board, gap, packing, build } = overAt(front, place);
+  const path = (field: 'board' | 'gap' | 'thickness') => buildPathAt(front.wall, place.x, place.y, field);
   const boardLeaf = leaf('board', board, 'mm', { path: path('board'), guess: build.board === undefined });
   if (into === 'board')
     return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };
+  const hollow = gap > 0 ? [leaf('hollow-behind', gap, 'mm', { path: path('gap') })] : [];
   const packed = packingOf(packing, front.chosen);
   const within = inWall(fastener, plate, packed);
   if (into === 'masonry')
     return { bit: packBit(place), depth: sum('hole-depth', within, leaf('overdrill', SLEEVE_OVERDRILL_MM, 'mm')) };
   if (into === 'metal-stud')
-    return { bit: packBit(place), depth: sum('hole-depth', boardLeaf, leaf('through-board', THROUGH_BOARD_MM, 'mm')) };
-  const penetration = minus('penetration', within, boardLeaf);
+    return {
+      bit: packBit(place),
+      depth: sum('hole-depth', boardLeaf, ...hollow, leaf('through-board', THROUGH_BOARD_MM, 'mm')),
+    };
+  const penetration = minus('penetration', within, boardLeaf, ...hollow);
   if (into === 'backing') {
     const solid = build.thickness;
     // never out of the other side: a camper's skin is behind it
     const most =
       solid === undefined
         ? []
-        : [sum('board-and-backing', boardLeaf, leaf('backing-thickness', solid, 'mm', { path: path('thickness') }))];
+        : [
+            sum(
+              'board-and-backing',
+              boardLeaf,
+              ...hollow,
+              leaf('backing-thickness', solid, 'mm', { path: path('thickness') }),
+            ),
+          ];
     return { bit: packBit(place), depth: node('hole-depth', 'min', 'mm', [within, ...most]), penetration };
   }
   const bit = fastener.kind === 'lag' ? leadBit(fastener, gravityOf(build)) : packBit(place);

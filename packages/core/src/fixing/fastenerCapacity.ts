@@ -92,8 +92,8 @@ export function masonryHold(seat: ScrewSeat): { have: number; need: number; left
   const { fastener, plateMm } = seat;
   const need = MASONRY_DIAMETERS * fastener.diameter;
   if (fastener.length === undefined) return { have: need, need, left: 0 };
-  const { board, packing } = overAt(seat, seat.at);
-  const have = fastener.length - plateMm - (fastener.washer ?? 0) - board - packing;
+  const { board, gap, packing } = overAt(seat, seat.at);
+  const have = fastener.length - plateMm - (fastener.washer ?? 0) - board - gap - packing;
   return { have, need, left: have - need };
 }
 
@@ -126,17 +126,17 @@ function boardCapacity(seat: ScrewSeat): Capacity | NoCapacity {
 
 export const plateOf = (mount: Mount): number => mount.plate?.thickness ?? PLATE_THICKNESS_MM;
 
-/** Plate, washer, board and packing: what a lag goes through before it meets wood, mm. */
+/** Plate, washer, packing, board and the hollow behind it: what a lag goes through before it meets wood, mm. */
 export function overLag(seat: ScrewSeat): number {
-  const { board, packing } = overAt(seat, seat.at);
-  return seat.plateMm + (seat.fastener.washer ?? 0) + board + packing;
+  const { board, gap, packing } = overAt(seat, seat.at);
+  return seat.plateMm + (seat.fastener.washer ?? 0) + board + gap + packing;
 }
 
 function lagCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   const { plateMm, fastener, at, into, apart } = seat;
   const size = lagSizeOf(fastener.diameter);
   if (!size || fastener.length === undefined) return 'lag-off-table';
-  const { board, packing, build } = overAt(seat, at);
+  const { board, gap, packing, build } = overAt(seat, at);
   const sheet = into === 'backing';
   const woodMm = sheet ? build.thickness : (build.studDepth ?? STUD_DEPTH_MM);
   if (woodMm === undefined) return 'no-rating';
@@ -158,8 +158,9 @@ function lagCapacity(seat: ScrewSeat): Capacity | NoCapacity {
     sheet: share,
     rows: Math.min(1, apart / (ROW_SPACING_D.full * size.shankMm)),
     input: {
-      ...{ lag: size, gravity, plate: plateMm, board, packing, penetration: hold.penetration },
-      boardBears: bearsUnder(build) ? boardBears(size, board) : 0,
+      // a hollow is no more to lean on than packing is
+      ...{ lag: size, gravity, plate: plateMm, board, packing: packing + gap, penetration: hold.penetration },
+      boardBears: bearsUnder(build) && gap === 0 ? boardBears(size, board) : 0,
       through: sheet && fastener.length - over > woodMm,
       timberSide: seat.timberSide,
     },

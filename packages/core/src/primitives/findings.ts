@@ -78,6 +78,7 @@ export interface FindingValues {
   'unrated-on-lath': { kind: string };
   'no-place-here': { builds: string[] };
   'timber-first': { holes: string[]; thicknessMm: number };
+  'panel-gap': { holes: string[] };
   'noggings-first': { holes: string[]; pieces: number; thicknessMm: number };
   'timber-load': { percent: number };
   'timber-no-lag': { overMm: number };

@@ -51,18 +51,21 @@ export function buildPathAt(wall: Wall, x: number, y: number, field: keyof Build
   return said ? `room.wall.zones.${said.id}.build.${field}` : `room.wall.build.${field}`;
 }
 
-/** What lies between plate and wood at a place, mm: the board there and the packing out to the plate's plane. */
+/** What lies between plate and wood at a place, mm: the packing out to the plate's plane, the board there and the hollow behind it. */
 export function overAt(
   { wall, plane }: Fronted,
   at: { x: number; y: number },
-): { board: number; packing: number; build: Build } {
+): { board: number; gap: number; packing: number; build: Build } {
   const { build, face } = wallAt(wall, at.x, at.y);
-  return { build, board: boardOf(build), packing: Math.max(0, plane - face) };
+  return { build, board: boardOf(build), gap: gapOf(build), packing: Math.max(0, plane - face) };
 }
 
 /** Thickness of what covers the wall, mm; a bare wall has none. */
 export const boardOf = (build: Build): number =>
   build.cover === 'none' ? 0 : (build.board ?? WALL_KINDS[build.kind].boardMm);
+
+/** The hollow between the covering and what carries, mm: battens, dabs; a bare wall has none. */
+export const gapOf = ({ cover, gap = 0 }: Build): number => (cover === 'none' ? 0 : gap);
 
 /** The builds that a wall has somewhere, its own first. */
 export const buildsOf = (wall: Wall): Build[] => [

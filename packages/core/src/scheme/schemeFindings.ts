@@ -30,6 +30,7 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
   return [
     ...woodFindings(holes),
     ...boardFindings(setting, candidate, holes),
+    ...panelFinding(setting, holes),
     ...solidFindings(setting, holes),
     ...bitFindings(setting.job, candidate, holes),
     ...heldFindings(candidate),
@@ -62,6 +63,17 @@ function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hol
       finding('not-all-in-studs', policyOf(job) === 'rated-anchors' ? 'info' : 'caution', 'holes', { kind: way.kind }),
     );
   return found;
+}
+
+/** What is behind panelling nobody has said: on battens every screw reaches so much less far. */
+function panelFinding({ job }: Setting, holes: readonly Hole[]): Finding[] {
+  const open = holes.filter((h) => !h.done && h.into !== 'board' && isUnknownGap(job, h)).map((h) => h.id);
+  return open.length > 0 ? [finding('panel-gap', 'caution', 'wall', { holes: open })] : [];
+}
+
+function isUnknownGap({ room }: Job, { x, y }: Hole): boolean {
+  const { cover, gap } = wallAt(room.wall, x, y).build;
+  return cover === 'panel' && gap === undefined;
 }
 
 function solidFindings({ job }: Setting, holes: readonly Hole[]): Finding[] {

@@ -11,7 +11,7 @@ import { freePoses } from '../load/loadPoses';
 import { worstLoad } from '../load/worstLoad';
 import { finding } from '../primitives/findings';
 import { leaf, sum } from '../primitives/working';
-import { isIn, boardOf, studBuildOf, type Wall } from '../room/wallAt';
+import { isIn, boardOf, gapOf, studBuildOf, type Wall } from '../room/wallAt';
 import { isThere } from '../wall/drilledHoles';
 import { CLEAT_MM, openingOf } from './noggingsBetween';
 import { boxOf, studLag, type Timber, type TimberPlaced } from './timberPlaced';
@@ -121,12 +121,14 @@ function noggingsOnly(pieces: TimberPlaced['pieces'], { studWidth = STUD_WIDTH_M
 function jointsOf(wall: Wall, { way, thickness }: Timber): Joint[] {
   const { build } = studBuildOf(wall);
   if (way !== 'noggings')
-    return [{ over: thickness + boardOf(build), wall, behind: thickness, side: 'across', sideways: false }];
+    return [
+      { over: thickness + boardOf(build) + gapOf(build), wall, behind: thickness, side: 'across', sideways: false },
+    ];
   const bare = (studDepth: number): Wall => ({
     ...{ width: wall.width, height: wall.height },
-    build: { ...build, kind: 'timber-stud', cover: 'none', board: 0, state: 'sound', studDepth },
+    build: { ...build, kind: 'timber-stud', cover: 'none', board: 0, gap: 0, state: 'sound', studDepth },
   });
-  const board = boardOf(build);
+  const board = boardOf(build) + gapOf(build);
   return [
     { over: thickness, wall: bare(CLEAT_MM), behind: board, side: 'across', sideways: false },
     { over: CLEAT_MM, wall: bare(build.studWidth ?? STUD_WIDTH_MM), behind: board, side: 'along', sideways: true },

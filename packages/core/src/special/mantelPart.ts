@@ -1,4 +1,4 @@
-import type { Finding, Item, Job, MantelHole, MantelPlan } from '@steddo/contract';
+import type { Finding, Item, Job, MantelHole, MantelPlan, Working } from '@steddo/contract';
 import { ratingWorking } from '../fixing/capacityWorkings';
 import { isMasonry } from '../fixing/fixingKinds';
 import { fromAnchor, kitOf, type Fastener } from '../fixing/kit';
@@ -9,10 +9,10 @@ import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
 import { leaf, minus, node, sum } from '../primitives/working';
 import { onMainWall, outOf } from '../room/roomThings';
-import { boardOf, wallAt } from '../room/wallAt';
+import { boardOf, gapOf, wallAt } from '../room/wallAt';
 import { isThere, USABLE } from '../wall/drilledHoles';
 import { HOLE_CAUTION } from '../wall/holeVerdict';
-import { jointsOfWall, type MarkedJoints } from '../wall/markedJoints';
+import { courseOf, jointsOfWall, shiftOf, type JointLine, type MarkedJoints } from '../wall/markedJoints';
 import { unitChance } from '../wall/solidChance';
 import { clearanceFindings, worstClearance } from './mantelClearance';
 import { boltLineOf, boltPlaces, boltRow, leastHeight, timberOf, type BoltRow, type Ledger } from './mantelTimber';
@@ -63,7 +63,9 @@ function timberPart(job: Job, mantel: Item, ledger: Ledger): Timbered {
     };
     return { section: base, findings: [first, finding('mantel-no-course', 'stop', 'wall', values)] };
   }
-  const fastener = ledgerScrew(job, ledger);
+  const here = wallAt(wall, middle.x, row.y).build;
+  const overMm = boardOf(here) + gapOf(here);
+  const fastener = ledgerScrew(job, ledger, overMm);
   const holes = holesFor(job, mantel, {
     ledger,
     row,
@@ -72,7 +74,7 @@ function timberPart(job: Job, mantel: Item, ledger: Ledger): Timbered {
   });
   const blind = holes.filter((h) => h.unmarked && !h.done);
   const lacking = [...new Set(blind.flatMap((h) => h.unmarked ?? []))];
-  const covered = boardOf(wallAt(wall, middle.x, row.y).build) > 0;
+  const covered = overMm > 0;
   const inJoint = holes.filter((h) => !h.unmarked && !h.done && h.probability < HOLE_CAUTION);
   const load = fastener && loadOf(mantel, { fastener, count: holes.length, y: row.y, bottom: timber.bottom });
   return {
@@ -98,11 +100,11 @@ function timberPart(job: Job, mantel: Item, ledger: Ledger): Timbered {
 }
 
 /** The strongest masonry screw of the kit that goes through the timber's holes with its head on them, and far enough in. */
-function ledgerScrew(job: Job, { thickness, diameter }: Ledger): Fastener | undefined {
+function ledgerScrew(job: Job, { thickness, diameter }: Ledger, overMm: number): Fastener | undefined {
   const fits = ({ diameter: shank, head, washer = 0, length }: Fastener) =>
     shank < diameter &&
     (head === undefined || washer > 0 || head > diameter) &&
-    (length === undefined || length - washer - thickness >= EMBED_DIAMETERS * shank);
+    (length === undefined || length - washer - thickness - overMm >= EMBED_DIAMETERS * shank);
   return kitOf(job)
     .anchors.flatMap((a) => fromAnchor(a) ?? [])
     .filter((a) => isMasonry(a.kind) && a.tension && a.shear && fits(a))
@@ -142,9 +144,9 @@ interface Row {
 function holesFor(job: Job, mantel: Item, { ledger, row, joints, bit }: Row): MantelHole[] {
   const timber = timberOf(mantel, ledger);
   const y =
-    row.course === undefined
+    row.course === undefined || !joints?.bed
       ? leaf('bolt-line', row.y, 'mm')
-      : sum('bolt-line', leaf('course-middle', row.course, 'mm'), leaf('off-course', row.y - row.course, 'mm'));
+      : sum('bolt-line', courseWorking(row.course, joints.bed), leaf('off-course', row.y - row.course, 'mm'));
   return boltPlaces(timber, row.y, ledger.diameter, joints, spoiledBy(job, row.y)).map((x, i): MantelHole => {
     const id = `m${i + 1}`;
     const { chance, unmarked } = unitChance(joints, x, row.y, bit);
@@ -155,10 +157,33 @@ function holesFor(job: Job, mantel: Item, { ledger, row, joints, bit }: Row): Ma
       probability: chance,
       ...(unmarked.length > 0 ? { unmarked } : {}),
       done: isThere(job, id),
-      workings: { x: leaf(joints?.upright ? 'unit-middle' : 'along-timber', x, 'mm'), y },
+      workings: { x: unitWorking(x, row.y, joints) ?? leaf('along-timber', x, 'mm'), y },
     };
   });
 }
+
+/** The middle of a course, from the marked bed joint: so many of a unit with its joint, and half of one. */
+function courseWorking(middle: number, bed: JointLine): Working {
+  const courses = (middle - bed.at) / bed.every;
+  return sum('course-middle', leaf('marked-bed', bed.at, 'mm'), unitsOf(courses, bed.every));
+}
+
+/** The middle of a unit, from the marked upright joint; half a unit over where its course is so. */
+function unitWorking(x: number, y: number, joints: MarkedJoints | undefined): Working | undefined {
+  if (!joints?.bed || !joints.upright) return undefined;
+  const { bed, upright, bond } = joints;
+  const shift = shiftOf(courseOf(y, bed), upright.every, bond);
+  const units = (x - upright.at - shift) / upright.every;
+  return sum(
+    'unit-middle',
+    leaf('marked-upright', upright.at, 'mm'),
+    ...(shift === 0 ? [] : [leaf('half-over', shift, 'mm')]),
+    unitsOf(units, upright.every),
+  );
+}
+
+const unitsOf = (count: number, every: number): Working =>
+  node('units-along', '*', 'mm', [leaf('count-of-units', count, 'count'), leaf('unit-and-joint', every, 'mm')]);
 
 /**
  * What each screw of the timber has to hold: the shell and what stands on it, half as far out as it is deep, turning

@@ -5,6 +5,7 @@ import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { Findings } from '../../work/Findings';
 import { Fold } from '../../ui/Fold';
+import { timberLeft } from '../../state/nextStep';
 import { useRoomContext } from '../../state/roomState';
 import { FeltPart } from '../../work/FeltPart';
 import { HoleRow } from './HoleRow';
@@ -24,6 +25,7 @@ import { PolicyPart } from './PolicyPart';
 export function HolesStage() {
   const { id, job, plan } = useRoomContext();
   const holes = plan.holes ?? [];
+  const timberFirst = timberLeft(plan) > 0;
   return (
     <View>
       <View style={{ paddingHorizontal: 16, paddingTop: 10, flexDirection: 'row', alignItems: 'center', gap: 10 }}>
@@ -37,9 +39,9 @@ export function HolesStage() {
       {holes.length > 0 ? (
         <View style={{ paddingHorizontal: 12, paddingTop: 10 }}>
           <Action
-            label="at the wall, one mark at a time"
+            label={timberFirst ? 'the timber first, one mark at a time' : 'at the wall, one mark at a time'}
             testID="to-ladder"
-            onPress={() => router.push(`/room/${id}/ladder`)}
+            onPress={() => router.push(`/room/${id}/${timberFirst ? 'timber' : 'ladder'}`)}
           />
         </View>
       ) : null}

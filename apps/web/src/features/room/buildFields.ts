@@ -1,5 +1,5 @@
 import type { Build, BuildKind, Job, Zone } from '@steddo/contract';
-import { measure, unitOf, USUAL_JOINT_MM, type Command } from '@steddo/core';
+import { boardOf, measure, unitOf, USUAL_JOINT_MM, type Command } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 
 /** What the fold about the wall's build is called: by what there is to say about it. */
@@ -34,7 +34,7 @@ function fieldsOf(asked: Asked): Field[] {
   return ASKED_FOR[asked.whole.kind].flatMap((ask) => ask(asked));
 }
 
-type Length = 'board' | 'spacing' | 'studWidth' | 'studDepth' | 'thickness' | 'depth';
+type Length = 'board' | 'gap' | 'spacing' | 'studWidth' | 'studDepth' | 'thickness' | 'depth';
 type Ask = (asked: Asked) => Field[];
 
 const lengthOf =
@@ -54,6 +54,13 @@ const lengthOf =
 
 /** A thin wall lets a long screw out at its far side. */
 const DEPTH = lengthOf('depth', 'face to the far side, where that is near', 1, 2000, 'a thin wall, a skin');
+
+/** Of panelling, and of board before masonry: what it stands on. */
+const GAP: Ask = (asked) => {
+  const { kind, cover } = asked.whole;
+  const stands = cover === 'panel' || (kind === 'masonry' && cover !== 'none' && boardOf(asked.whole) > 0);
+  return stands ? lengthOf('gap', 'hollow behind it', 0, 150, 'battens, dabs; 0 where none')(asked) : [];
+};
 
 /** Size of a unit and its joint; the first that is measured takes the others' usual sizes along. */
 const units: Ask = ({ path, own, whole }) => {
@@ -83,6 +90,7 @@ const units: Ask = ({ path, own, whole }) => {
 
 const STUDS: readonly Ask[] = [
   lengthOf('board', 'board over the studs', 0, 100),
+  GAP,
   lengthOf('spacing', 'studs, centre to centre', 100, 1500, 'if known'),
   lengthOf('studWidth', "stud's width", 20, 200),
   lengthOf('studDepth', "stud's depth", 30, 400, 'if known'),
@@ -91,6 +99,7 @@ const STUDS: readonly Ask[] = [
 const SHEET: readonly Ask[] = [
   lengthOf('thickness', 'thickness of the backing', 0.3, 200),
   lengthOf('board', 'panel over it', 0, 100),
+  GAP,
   DEPTH,
 ];
 
@@ -98,7 +107,7 @@ const SHEET: readonly Ask[] = [
 const ASKED_FOR: Record<BuildKind, readonly Ask[]> = {
   'timber-stud': STUDS,
   'metal-stud': STUDS,
-  masonry: [units, lengthOf('board', 'plaster or board over it', 0, 100), DEPTH],
+  masonry: [units, lengthOf('board', 'plaster or board over it', 0, 100), GAP, DEPTH],
   'timber-backing': SHEET,
   'metal-backing': SHEET,
   unknown: STUDS,
