@@ -221,7 +221,7 @@ test('a part is traced, taken by its corner, and is brick with its own joints; a
   await expect(page.getByTestId('pad-text')).toHaveValue('900');
 });
 
-test('a sheet behind the board is traced and used; a timber across two studs is chosen and let go', async ({
+test('a sheet behind the board is traced and used; a timber across two studs is let go for noggings, drilled one by one', async ({
   page,
   demo,
 }) => {
@@ -236,6 +236,19 @@ test('a sheet behind the board is traced and used; a timber across two studs is 
   expect(held.timber!.holes).toHaveLength(4);
   await page.getByTestId('timber-off').click();
   await expect(page.getByTestId('hole-h1')).toContainText('into stud');
+  await page.getByTestId('noggings-on').click();
+  await expect(page.getByTestId('timber-part')).toContainText('measure it when the wall is open');
+  await page.getByTestId('to-ladder').click();
+  for (const n of [1, 2, 3, 4]) {
+    await expect(page.getByTestId('at-timber')).toContainText(`Noggings: mark ${n} of 4`);
+    await page.getByTestId('tick-good').click();
+  }
+  await expect(page.getByTestId('at-timber')).toContainText('Close the board with a patch');
+  const ticked = await sentJob(page, demo, 'across');
+  expect(ticked.drilled!.map((d) => [d.hole, d.into])).toEqual(['t1', 't2', 't3', 't4'].map((t) => [t, 'backing']));
+  await page.getByTestId('timber-to-ladder').click();
+  await expect(page.getByTestId('tick-good')).toBeEnabled();
+  await expect(page.getByTestId('ladder-timber')).toHaveCount(0);
 
   const backed = { ...wall, build: { kind: 'timber-backing' as const, thickness: 18, board: 12 } };
   const { mount } = stoveParlour;

@@ -45,6 +45,7 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean;
   { path: '/room/stove-parlour/mantel', shown: 'mark-face', open: ['tick-joint'] },
   { path: '/room/stove-parlour/room', shown: 'face', open: ['fold-fire', 'fold-parts', 'zone-z1'], together: true },
   { path: '/room/stove-parlour/holes', shown: 'hole-h1', open: ['view-section', 'fold-mantel'], together: true },
+  { path: '/room/stove-parlour/timber', shown: 'at-timber' },
   { path: '/room/guest-room/customer', shown: 'offer-tab-0', open: ['numbers'] },
   { path: '/room/attic-snug/fit', shown: 'one-number', open: ['cannot-fit.box'] },
   { path: '/room/guest-room/hang', shown: 'lead-l1' },

@@ -524,6 +524,10 @@ describe('noggings put in between the studs', () => {
     const after = plan({ ...job, drilled });
     expect(after.timber!.holes.every((h) => h.done)).toBe(true);
     expect(after.scheme!.parts.some((p) => p.what === 'timber')).toBe(false);
+    // once it was open nobody has to look through small holes any more
+    const asked = (p: ReturnType<typeof plan>) => p.findings.map((f) => f.code).filter((c) => /look|unlooked/.test(c));
+    expect([asked(made), asked(after)]).toEqual([['opening-unlooked'], []]);
+    expect(after.holes!.map((h) => h.hazard)).toEqual(after.holes!.map(() => 'clear'));
     expect(after.day!.steps.find((s) => s.id === 'wall.timber')!.done).toBe(true);
     expect(made.day!.steps.find((s) => s.id === 'wall.holes')!.after).toContain('wall.timber');
   });

@@ -1,11 +1,11 @@
-import type { Finding, Job, Plan, TimberPlan } from '@steddo/contract';
+import type { Finding, Hole, Job, Plan, TimberPlan } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
 import type { StudsFound } from './inferStuds';
 import { oddJoints } from './markedJoints';
 import { masonryCourses } from './masonryCourses';
-import { studBuildOf } from '../room/wallAt';
+import { isIn, studBuildOf } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
 import { backingMet, SHEET_LIKELY } from './sheetBehind';
 import { backingOf, noggingsOf } from './otherTimber';
@@ -62,15 +62,22 @@ export function hazardPart(
   { holes: planned = [], timber }: Pick<Plan, 'holes' | 'timber'>,
 ): { section: Pick<Plan, 'hazards' | 'holes' | 'timber'>; findings: Finding[] } {
   const hazards = hazardsOf(job);
-  const holes = holesWithHazards(job, studs, planned, hazards);
+  const opening = timber?.opening;
+  // what the wall is opened for is seen then: one question for all of it, before it is cut
+  const opened = (h: Hole) => opening !== undefined && isIn(opening, h.x, h.y);
+  const wasOpen = opening !== undefined && timber!.holes.length > 0 && timber!.holes.every((h) => h.done);
+  const holes = holesWithHazards(job, studs, planned, hazards).map((h) =>
+    wasOpen && opened(h) && h.hazard !== 'seen' ? { ...h, hazard: 'clear' as const } : h,
+  );
   const own = holesWithHazards(job, studs, ownHoles(timber), hazards);
+  const unseen = [...own, ...holes.filter((h) => !opened(h) || h.hazard === 'seen')];
   return {
     section: {
       ...(hazards.zones.length + hazards.seen.length > 0 ? { hazards } : {}),
       ...(holes.length > 0 ? { holes } : {}),
       ...(timber && own.length > 0 ? { timber: { ...timber, holes: own.map(ofTimber) } } : {}),
     },
-    findings: hazardFindings(job, studs, [...own, ...holes], hazards, timber?.opening),
+    findings: hazardFindings(job, studs, unseen, hazards, wasOpen ? undefined : opening),
   };
 }
 
