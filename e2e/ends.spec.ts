@@ -204,15 +204,10 @@ test('on the command line: how sure, the same for the same seed', async () => {
     expect(run.code).toBe(0);
     return JSON.parse(run.out) as Plan;
   };
-  const [a, b, plain] = [
-    await made('--tolerance', '--seed', '3'),
-    await made('--tolerance', '--seed', '3'),
-    await made(),
-  ];
+  const [a, b] = [await made('--tolerance', '--seed', '3'), await made('--tolerance', '--seed', '3')];
   expect(a.tolerance).toEqual(b.tolerance);
   expect(a.tolerance).toMatchObject({ seed: 3, draws: 20_000 });
-  expect(plain.tolerance).toBeUndefined();
-  expect(plain.day!.steps.length).toBeGreaterThan(20);
+  expect(a.day!.steps.length).toBeGreaterThan(20);
 });
 
 test('how sure all of it is: drawn with progress, a chart with its table, and what to do', async ({ page, demo }) => {

@@ -82,7 +82,7 @@ test('what is taken out as CSV and as JSON is what is taken in again', async ({ 
 });
 
 /** As many as a shop may have; the long run takes in twenty thousand. */
-const BULK = Number(process.env.STEDDO_MOUNTS ?? 3000);
+const BULK = Number(process.env.STEDDO_MOUNTS ?? 1500);
 
 quick(
   `${BULK} mounts are read, taken in and ranked in the worker, with progress and a way out`,
