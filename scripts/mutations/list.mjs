@@ -513,7 +513,7 @@ export const MUTATIONS = [
       ['scheme/timberScrews.ts', 'over: thickness + boardOf(build) + gapOf(build), wall', 'over: boardOf(build), wall'],
       ['scheme/timberScrews.ts', '(!noggings || goesIn <= depth)', 'true'],
       ['scheme/timberScrews.ts', '{ ...capacity, tension: shearCapacity(capacity, 90) }', 'capacity'],
-      ['scheme/timberScrews.ts', 'count: cleat ? 2 * open : open,', 'count: open,'],
+      ['scheme/partsOf.ts', 'count: cleat ? 2 * open : open,', 'count: open,'],
       ['scheme/noggingsBetween.ts', 'left: piece.left + CLEAT_MM,', 'left: piece.left,'],
       ['scheme/timberAcross.ts', 'timber.height >= plate.height ? bottom + plate.height / 2 : rows', 'rows'],
       ['fixing/lagYield.ts', "timberSide === 'across' ? 90 - angleDeg : angleDeg", 'angleDeg'],

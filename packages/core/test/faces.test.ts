@@ -539,6 +539,12 @@ describe('noggings put in between the studs', () => {
     const after = plan({ ...job, drilled });
     expect(after.timber!.holes.every((h) => h.done)).toBe(true);
     expect(after.scheme!.parts.some((p) => p.what === 'timber')).toBe(false);
+    expect(made.scheme!.parts.filter((p) => p.what === 'bit' && p.kind === 'wood').map((p) => p.diameter)).toContain(
+      made.timber!.fixing!.bit,
+    );
+    // a timber across studs has holes of its own: those of the noggings are none of them
+    const across = plan({ ...job, choices: { timber: { height: 235, thickness: 38 } }, drilled });
+    expect(across.timber!.holes.map((h) => h.done)).toEqual([false, false, false, false]);
     // once it was open nobody has to look through small holes any more
     const asked = (p: ReturnType<typeof plan>) => p.findings.map((f) => f.code).filter((c) => /look|unlooked/.test(c));
     expect([asked(made), asked(after)]).toEqual([['opening-unlooked'], []]);

@@ -50,8 +50,8 @@ export const moves = ({ arm, swivel, depth }: Mount): boolean => {
 
 /**
  * The arm of a mount whose plate has its middle at `plateX`, folded to `fold`, with spacers of so
- * many mm behind the set and its plate's back so far in front of the wall. Undefined for a mount that does not move. Links 230 + 230 on a plate 3
- * thick with a head of 60 reach 523; a label of 520 takes each as 228.5.
+ * many mm behind the set and its plate's back so far in front of the wall. Undefined for a mount that does not
+ * move. Links 230 + 230 on a plate 3 thick with a head of 60 reach 523; a label of 520 takes each as 228.5.
  */
 export function armOf(mount: Mount, plateX: number, fold: Side, spacerMm = 0, planeMm = 0): Arm | undefined {
   if (!moves(mount)) return undefined;

@@ -1,4 +1,4 @@
-import { boardOf, overAt, wallAt } from '../room/wallAt';
+import { coveringOf, overAt, wallAt } from '../room/wallAt';
 import { HOLE_GO } from '../wall/holeVerdict';
 import type { Fastening } from './fastening';
 import { movingMassOf } from './setPushes';
@@ -21,7 +21,7 @@ export function labelCovers({ hung, plate, front, carrying, pulling, beside }: F
   const lines = studs.map((n) => carrying.find((s) => s.stud === n)!.x).sort((a, b) => a - b);
   const apart = lines.slice(1).map((x, i) => x - lines[i]!);
   const { minSpacing = 0, maxSpacing = Infinity, count = 2 } = mount.studs ?? {};
-  const boards = carrying.map((s) => boardOf(wallAt(job.room.wall, s.x, s.y).build));
+  const boards = carrying.map((s) => coveringOf(wallAt(job.room.wall, s.x, s.y).build));
   return (
     job.screen.mass + (mount.massOf === 'set' ? 0 : movingMassOf(mount)) <= mount.maxMass &&
     carrying.every((s) => s.fastener.path.startsWith('mount.')) &&

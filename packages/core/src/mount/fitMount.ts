@@ -1,6 +1,6 @@
 import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
 import { holdsRule } from './estimateUtilisation';
-import { boardOf } from '../room/wallAt';
+import { coveringOf } from '../room/wallAt';
 import type { FitContext } from './fitContext';
 import type { JudgedLift } from '../lift/judgeLift';
 import { plateRoomRule } from './plateRoom';
@@ -144,7 +144,7 @@ function coveringRule(mount: Mount, builds: readonly Build[]): Fit[] {
     const wall = mount.walls[build.kind];
     if (!wall) return [];
     const limit = wall.maxBoard ?? COVERING_LIMIT_MM;
-    const value = boardOf(build);
+    const value = coveringOf(build);
     const margin = limit - value;
     return [{ rule: 'covering', ...judged(margin >= 0), value, limit, margin, unit: 'mm' }];
   });

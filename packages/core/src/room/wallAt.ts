@@ -67,6 +67,9 @@ export const boardOf = (build: Build): number =>
 /** The hollow between the covering and what carries, mm: battens, dabs; a bare wall has none. */
 export const gapOf = ({ cover, gap = 0 }: Build): number => (cover === 'none' ? 0 : gap);
 
+/** What a label means by covering, mm: all that is before the wood, the hollow with it. */
+export const coveringOf = (build: Build): number => boardOf(build) + gapOf(build);
+
 /** The builds that a wall has somewhere, its own first. */
 export const buildsOf = (wall: Wall): Build[] => [
   wall.build,

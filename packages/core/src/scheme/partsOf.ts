@@ -1,4 +1,4 @@
-import type { Hole, Packing, Part } from '@steddo/contract';
+import type { Hole, Packing, Part, TimberPlan } from '@steddo/contract';
 import type { Fastener, Kit } from '../fixing/kit';
 import { LOOK } from '../wall/hazardZones';
 
@@ -79,8 +79,9 @@ const PROBE_BIT_MM = 3;
 const bitKind = (hole: Hole): 'wood' | 'masonry' | 'metal' =>
   hole.into === 'masonry' ? 'masonry' : hole.into === 'metal-stud' ? 'metal' : 'wood';
 
-const kitHas = (kit: Kit, diameter: number): boolean =>
-  kit.bits.some((b) => Math.abs(b.diameter - diameter) <= SAME_BIT_MM);
+const isBit = (a: number, b: number): boolean => Math.abs(a - b) <= SAME_BIT_MM;
+
+const kitHas = (kit: Kit, diameter: number): boolean => kit.bits.some((b) => isBit(b.diameter, diameter));
 
 /** The kit's bit for a hole: its diameter, and made for what it is drilled into. */
 export function bitFor(kit: Kit, hole: Hole): Kit['bits'][number] | undefined {
@@ -99,4 +100,29 @@ function bitPart(hole: Hole, kit: Kit): Part {
     ...(own ? { id: own.id } : {}),
     from: own ? 'kit' : 'get',
   };
+}
+
+/** What the timber itself asks to be taken along: its pieces, cleats and lags; nothing once its holes are there. */
+export function timberParts(timber: TimberPlan, kit: Kit, taken: readonly Part[]): Part[] {
+  const { pieces, thickness, fixing, holes, cleat, top, bottom } = timber;
+  const open = holes.filter((h) => !h.done).length;
+  if (open === 0 || !fixing) return [];
+  const height = top - bottom;
+  const long = pieces ? Math.max(...pieces.map((p) => p.right - p.left)) : timber.right - timber.left;
+  const wood = { what: 'timber' as const, spare: 0, from: 'get' as const };
+  const { kind, diameter, length, id, bit } = fixing;
+  const known = taken.some((p) => p.what === 'bit' && p.kind === 'wood' && isBit(p.diameter ?? 0, bit));
+  const from = kitHas(kit, bit) ? 'kit' : 'get';
+  const ownBit: Part = { what: 'bit', kind: 'wood', count: 1, spare: 0, diameter: bit, from };
+  return [
+    { ...wood, kind: pieces ? 'nogging' : 'across', count: pieces?.length ?? 1, thickness, height, length: long },
+    ...(pieces && cleat
+      ? [{ ...wood, kind: 'cleat', count: 2 * pieces.length, thickness: cleat, height: cleat, length: height }]
+      : []),
+    {
+      ...{ what: 'fixing', kind, count: cleat ? 2 * open : open, spare: 1, diameter, length, from: 'kit' },
+      ...(id === undefined ? {} : { id }),
+    },
+    ...(known ? [] : [ownBit]),
+  ];
 }

@@ -18,13 +18,13 @@ import type { StudsFound } from '../wall/inferStuds';
 import { chooseScheme, fasteningOf, keyOf, type Scheme, type Schemes } from './chooseScheme';
 import { outlineOfPlate } from './candidateFront';
 import { holesOf, holesThere } from './holesOf';
-import { partsOf } from './partsOf';
+import { partsOf, timberParts } from './partsOf';
 import { angledFinding, noCapacityFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
 import { settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
 import type { Trouble } from './remedies';
 import { placeTimber } from './timberAcross';
 import { boxOf } from './timberPlaced';
-import { timberParts, timberScrews } from './timberScrews';
+import { timberScrews } from './timberScrews';
 import { ANCHOR_OUT_MM, anchorLimit, refusedBy, policyOf, type Hanging } from './ways';
 import { SAME_MM } from '../primitives/epsilons';
 
@@ -81,9 +81,10 @@ export function schemePart(input: SchemeInput): SchemeMade | undefined {
   const { holes } = made;
   const own = timberScrews({ job, mount, timber, placed, holes, hung, yieldTable: input.yieldTable });
   const { section } = made;
+  const parts = section && [...section.parts, ...timberParts(own.section, kitOf(job), section.parts)];
   return {
     ...made,
-    ...(section ? { section: { ...section, parts: [...section.parts, ...timberParts(own.section)] } } : {}),
+    ...(section && parts ? { section: { ...section, parts } } : {}),
     timber: own.section,
     findings: [...own.findings, ...made.findings],
   };

@@ -1,4 +1,4 @@
-import type { Build, Finding, Hole, Job, Mount, Part, Plate, TimberPlan, Working } from '@steddo/contract';
+import type { Build, Finding, Hole, Job, Mount, Plate, TimberPlan, Working } from '@steddo/contract';
 import type { Hung } from '../arm/hung';
 import { shearCapacity, STUD_DEPTH_MM, type Capacity, type YieldTable } from '../fixing/fastenerCapacity';
 import { fromLag, kitOf, type Fastener } from '../fixing/kit';
@@ -12,7 +12,7 @@ import { worstLoad } from '../load/worstLoad';
 import { finding } from '../primitives/findings';
 import { leaf, sum } from '../primitives/working';
 import { isIn, boardOf, gapOf, studBuildOf, type Wall } from '../room/wallAt';
-import { isThere } from '../wall/drilledHoles';
+import { isThereAt } from '../wall/drilledHoles';
 import { CLEAT_MM, openingOf } from './noggingsBetween';
 import { boxOf, studLag, type Timber, type TimberPlaced } from './timberPlaced';
 
@@ -91,7 +91,7 @@ export function timberScrews(input: TimberScrewsInput): { section: TimberPlan; f
   const section: TimberPlan = {
     ...base,
     holes: screws.map(({ x, y, stud, chance }, i) => ({
-      ...{ id: `t${i + 1}`, x, y, probability: chance, done: isThere(job, `t${i + 1}`) },
+      ...{ id: `t${i + 1}`, x, y, probability: chance, done: isThereAt(job, `t${i + 1}`, { x, y }) },
       workings: { x: lines[stud!]!.across, y: rowOf(box.bottom, y) },
     })),
     fixing: {
@@ -189,25 +189,4 @@ function findingsOf({ way, thickness, holes, load, opening, pieces, cleat }: Tim
   if (load?.verdict === 'go') return [first];
   const percent = load === undefined ? -1 : Math.ceil(load.utilisation * 100);
   return [first, finding('timber-load', 'stop', 'holes', { percent })];
-}
-
-/** What the timber itself asks to be taken along: its pieces, cleats and lags; nothing once its holes are there. */
-export function timberParts(timber: TimberPlan): Part[] {
-  const { pieces, thickness, fixing, holes, cleat, top, bottom } = timber;
-  const open = holes.filter((h) => !h.done).length;
-  if (open === 0 || !fixing) return [];
-  const height = top - bottom;
-  const long = pieces ? Math.max(...pieces.map((p) => p.right - p.left)) : timber.right - timber.left;
-  const wood = { what: 'timber' as const, spare: 0, from: 'get' as const };
-  const { kind, diameter, length, id } = fixing;
-  return [
-    { ...wood, kind: pieces ? 'nogging' : 'across', count: pieces?.length ?? 1, thickness, height, length: long },
-    ...(pieces && cleat
-      ? [{ ...wood, kind: 'cleat', count: 2 * pieces.length, thickness: cleat, height: cleat, length: height }]
-      : []),
-    {
-      ...{ what: 'fixing', kind, count: cleat ? 2 * open : open, spare: 1, diameter, length, from: 'kit' },
-      ...(id === undefined ? {} : { id }),
-    },
-  ];
 }

@@ -53,6 +53,15 @@ export const isThere = ({ drilled = [] }: Pick<Job, 'drilled'>, hole: string): b
   return last !== undefined && USABLE.has(last.result);
 };
 
+/** A timber's hole that is further from where it would be now is a hole of another one, mm. Ours. */
+const SAME_HOLE_MM = 20;
+
+/** The same, and where it would be drilled now: a timber that was moved or exchanged has its own holes to come. */
+export const isThereAt = (job: Pick<Job, 'drilled'>, hole: string, at: { x: number; y: number }): boolean => {
+  const last = job.drilled?.findLast((d) => d.hole === hole);
+  return last !== undefined && isThere(job, hole) && Math.hypot(last.x - at.x, last.y - at.y) <= SAME_HOLE_MM;
+};
+
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {
   const all = ofPlate(job.drilled);
