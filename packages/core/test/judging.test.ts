@@ -193,7 +193,10 @@ it('an arm on packing pulls by that much more lever, counted once', () => {
   const long = { ...arm, walls: { 'timber-stud': { fixing } } };
   const pull = (packing: number) => {
     const { loads } = plan(armJob(10, { choices: { centreY: 1300, packing } }, long));
-    return { most: Math.max(...loads!.fasteners.map((f) => f.tension)), lever: loads!.pose.e + packing };
+    const { e, extension } = loads!.pose;
+    // its heart is half its thickness before its back, which is measured from the wall
+    expect(Math.abs(e + packing - (extension + 60 / 2))).toBeLessThan(6);
+    return { most: Math.max(...loads!.fasteners.map((f) => f.tension)), lever: e + packing };
   };
   const [near, far] = [pull(10), pull(45)];
   expect(far.lever - near.lever).toBeGreaterThan(30);

@@ -132,6 +132,19 @@ describe('fit', () => {
       return [of('wall-kind')!.ok, of('wall-kind')!.value, of('covering')?.value];
     };
     const studs: Build = { kind: 'timber-stud', board: 15 };
+    const behind = (build: Build, ...parts: [Omit<Zone, 'id' | 'build'>, Build][]) => {
+      const zones = parts.map(([box, own], i) => ({ id: `z${i}`, ...box, build: own }));
+      const job = testJob();
+      return plan({ ...job, room: { ...job.room, wall: { ...job.room.wall, build, zones } } }).fit!;
+    };
+    const all = { left: 0, right: 4000, bottom: 0, top: 2500 };
+    const some = { left: 1900, right: 2100, bottom: 0, top: 2500 };
+    // studs everywhere but there are bricks all over before them, metal in a part: the wall's own build is nowhere
+    const hidden = behind(studs, [all, { kind: 'masonry' }], [some, { kind: 'metal-stud' }]);
+    expect(hidden.find((f) => f.rule === 'wall-kind')!.ok).toBe(false);
+    // of two coverings the thinner one is the one that is asked for
+    const thin = behind({ ...studs, board: 25 }, [some, studs]);
+    expect(thin.find((f) => f.rule === 'covering')).toMatchObject({ ok: true, value: 15 });
     // the set is 1118 wide about 2000, somewhere between 500 and 2450
     expect(inParts({ left: 0, right: 4000, bottom: 0, top: 2500 }, studs)).toEqual([true, 'timber-stud', 15]);
     expect(inParts({ left: 1900, right: 2100, bottom: 0, top: 2500 }, studs)).toEqual([true, 'timber-stud', 15]);
