@@ -34,7 +34,7 @@ describe('a set on packing', () => {
 });
 
 describe('a set over a step of the wall', () => {
-  it('stands on the foremost part: by as much further out as that, seen by every drawing and every eye', () => {
+  it('stands on the foremost part, by as much further out as that; on a wall of one face by nothing', () => {
     const made = planned(stoveParlour);
     const { zones: _, ...wall } = stoveParlour.room.wall;
     const flat = planned({ ...stoveParlour, choices: {}, room: { ...stoveParlour.room, wall } });

@@ -1,20 +1,20 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { router } from 'expo-router';
 import type { Drilled, TimberPlan } from '@steddo/contract';
 import { boltState } from '@steddo/core';
 import { timberScene } from '@steddo/drawing';
 import { capital, resultName, timberAfter, timberWords } from '@steddo/text';
 import { tick, type Drillable } from '../features/ladder/ladderAt';
 import type { RoomState } from '../data/rooms';
-import { router } from 'expo-router';
 import { useRoomContext } from '../state/roomState';
 import { Action } from '../ui/Action';
 import { font } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
-import { Verdict } from '../ui/Verdict';
 import { BigFigure } from '../work/BigFigure';
 import { FeltSheet } from '../work/FeltPart';
+import { HoleHead } from '../work/HoleHead';
 import { HolesAtWall } from './HolesAtWall';
 import { RoomFrame } from './RoomScreen';
 
@@ -78,12 +78,7 @@ function HoleFace({ timber, hole }: { timber: TimberPlan; hole: Hole }) {
   const words = timberWords(timber, hole, say);
   return (
     <View style={{ paddingHorizontal: 14, paddingVertical: 8, gap: 4 }} testID="mark-face">
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
-          <Txt kind="bold">{words.name}</Txt>
-        </View>
-        <Verdict verdict={boltState(hole)} />
-      </View>
+      <HoleHead name={words.name} hole={hole} />
       <BigFigure label="up from the floor" working={hole.workings.y} big />
       <BigFigure label="from the left wall" working={hole.workings.x} />
       <Txt kind="bold">{`${capital(words.drill)}.`}</Txt>

@@ -1,11 +1,11 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
-import { boltState } from '@steddo/core';
 import { MANTEL_AFTER, mantelWords, shareText } from '@steddo/text';
 import { Action } from '../ui/Action';
 import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { Figure } from './Figure';
+import { HoleHead } from './HoleHead';
 import { useRoomContext } from '../state/roomState';
 
 /** The timber of a hollow mantel: its holes, what they carry, and the order of the work; it goes up before the set. */
@@ -21,17 +21,7 @@ export function MantelPart() {
         const words = mantelWords(mantel, hole, say);
         return (
           <View key={hole.id} testID={`mantel-${hole.id}`} style={{ gap: 2 }}>
-            <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-              <View style={{ flex: 1 }}>
-                <Txt kind="bold">{words.name}</Txt>
-              </View>
-              {hole.done ? (
-                <Txt kind="small" soft>
-                  done
-                </Txt>
-              ) : null}
-              <Verdict verdict={boltState(hole)} />
-            </View>
+            <HoleHead name={words.name} hole={hole} />
             <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
               <Figure label="up from the floor" working={hole.workings.y} />
               <Figure label="from the left wall" working={hole.workings.x} />

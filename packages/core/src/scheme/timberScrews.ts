@@ -180,12 +180,11 @@ function useOf({ job, mount, timber, hung, yieldTable }: TimberScrewsInput, { bo
 const acrossIt = (capacity: Capacity): Capacity =>
   capacity.by === 'lag' ? { ...capacity, tension: shearCapacity(capacity, 90) } : capacity;
 
-function findingsOf({ way, thickness, holes, load, opening, pieces, cleat }: TimberPlan): Finding[] {
+function findingsOf({ thickness, holes, load, pieces }: TimberPlan): Finding[] {
   const ids = holes.map((h) => h.id);
-  const first =
-    way === 'noggings' && opening && pieces && cleat
-      ? finding('noggings-first', 'caution', 'holes', { holes: ids, pieces: pieces.length, thicknessMm: thickness })
-      : finding('timber-first', 'info', 'holes', { holes: ids, thicknessMm: thickness });
+  const first = pieces
+    ? finding('noggings-first', 'caution', 'holes', { holes: ids, pieces: pieces.length, thicknessMm: thickness })
+    : finding('timber-first', 'info', 'holes', { holes: ids, thicknessMm: thickness });
   if (load?.verdict === 'go') return [first];
   const percent = load === undefined ? -1 : Math.ceil(load.utilisation * 100);
   return [first, finding('timber-load', 'stop', 'holes', { percent })];

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
-import { boltState, stockTimber, studBuildOf } from '@steddo/core';
+import { stockTimber, studBuildOf } from '@steddo/core';
 import { holeList, shareText, timberScrewText, timberSizeText } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -9,6 +9,7 @@ import { Action } from '../../ui/Action';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
+import { HoleHead } from '../../work/HoleHead';
 import { useRoomContext } from '../../state/roomState';
 
 /** The timber that the plate goes onto, across studs or between them: its size, its own holes, what they hold, and the way back. */
@@ -30,17 +31,7 @@ export function TimberPart() {
           <Txt>{timberScrewText(timber, say)}</Txt>
           {timber.holes.map((hole) => (
             <View key={hole.id} testID={`timber-${hole.id}`}>
-              <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-                <View style={{ flex: 1 }}>
-                  <Txt kind="bold">{holeList([hole.id])}</Txt>
-                </View>
-                {hole.done ? (
-                  <Txt kind="small" soft>
-                    done
-                  </Txt>
-                ) : null}
-                <Verdict verdict={boltState(hole)} />
-              </View>
+              <HoleHead name={holeList([hole.id])} hole={hole} />
               <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
                 <Figure label="up from the floor" working={hole.workings.y} />
                 <Figure label="from the left wall" working={hole.workings.x} />
