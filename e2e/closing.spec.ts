@@ -148,11 +148,11 @@ test('a tab in the background and one that only shows follow within five seconds
   await nudge(first);
   await expect.poll(() => centre(first)).toBeGreaterThan(lower);
   const height = await centre(first);
-  await expect.poll(() => centre(shown), { timeout: 5000 }).toBeCloseTo(height, 6);
+  await expect.poll(() => centre(shown)).toBeCloseTo(height, 6);
   // another device, through the server
   await isSent(first);
   const { job, version } = await savedJob(first, demo, 'follow');
   await putRoom(first, demo, 'follow', { ...job, title: 'From another device' }, version);
   for (const page of [first, shown])
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('From another device', { timeout: 5000 });
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('From another device');
 });

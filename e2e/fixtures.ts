@@ -230,8 +230,14 @@ export async function drawnMm(drawing: Locator, id: string) {
   };
 }
 
-/** The number that a Figure carries, unrounded, by the start of its label. */
+/** The number that a Figure carries, unrounded, by the start of its label, once the plan is the room's as it is. */
 export async function figureValue(scope: Page | Locator, label: string): Promise<number> {
+  await expect(('page' in scope ? scope.page() : scope).getByTestId('late')).toHaveCount(0);
+  return shownValue(scope, label);
+}
+
+/** The number that stands there, of whichever plan. */
+export async function shownValue(scope: Page | Locator, label: string): Promise<number> {
   const figure = scope.getByRole('button', { name: new RegExp(`^${label} .*show the working$`) }).first();
   return Number(await figure.locator('[data-value]').getAttribute('data-value'));
 }

@@ -130,7 +130,7 @@ test('undo does not take back what somebody else has changed since, and says so'
   const { job: mine } = await savedJob(page, demo, 'undo-other');
   await putRoom(page, demo, 'undo-other', { ...mine, choices: { ...mine.choices, ...CENTRE_64 } }, 2);
   // seen here within five seconds
-  await expect.poll(() => centre(page), { timeout: 5000 }).toBeCloseTo(64 * IN, 6);
+  await expect.poll(() => centre(page)).toBeCloseTo(64 * IN, 6);
   await page.getByRole('button', { name: 'undo', exact: true }).click();
   await expect(page.getByTestId('not-undone')).toContainText('Not taken back: the height by hand');
   expect(await centre(page)).toBeCloseTo(64 * IN, 6);

@@ -2,7 +2,7 @@ import type { Job, Plan } from '@steddo/contract';
 import { guestRoom } from '@steddo/samples';
 import { plan } from '@steddo/core';
 import { TooLong } from '../worker/plan';
-import { Planner, type Planned } from './planner';
+import { AGAIN_MS, Planner, type Planned } from './planner';
 
 const job = guestRoom;
 const heavier: Job = { ...job, screen: { ...job.screen, mass: 40 } };
@@ -12,6 +12,7 @@ const heaviest: Job = { ...job, screen: { ...job.screen, mass: 50 } };
 function planner(tookHere: number, last?: Plan) {
   let now = 0;
   const asked: { job: Job; answer: (plan: Plan) => void; fail: (error: Error) => void }[] = [];
+  const waits: { ms: number; then: () => void }[] = [];
   const made = new Planner(last, {
     here: (of) => {
       now += tookHere;
@@ -19,8 +20,9 @@ function planner(tookHere: number, last?: Plan) {
     },
     apart: (of) => new Promise((answer, fail) => asked.push({ job: of, answer, fail })),
     clock: () => now,
+    after: (ms, then) => waits.push({ ms, then }),
   });
-  return { made, asked, pass: (ms: number) => (now += ms) };
+  return { made, asked, waits, pass: (ms: number) => (now += ms) };
 }
 
 const rest = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
@@ -80,5 +82,48 @@ describe('where a room is planned', () => {
     asked[0]!.fail(new TooLong('reach'));
     await rest();
     expect(heard).toEqual([{ plan: good, late: { why: 'long', step: 'reach' } }]);
+  });
+
+  it('tries an ended plan again after a while, a few times, and not once another is asked for', async () => {
+    const good = plan(job);
+    const { made, asked, waits } = planner(0, good);
+    const heard: Planned[] = [];
+    const end = async () => {
+      asked.at(-1)!.fail(new TooLong('reach'));
+      await rest();
+    };
+    made.plan(heavier, (p) => heard.push(p));
+    for (const wait of AGAIN_MS) {
+      await end();
+      expect(waits.at(-1)!.ms).toBe(wait);
+      waits.at(-1)!.then();
+    }
+    const answer = plan(heavier);
+    asked.at(-1)!.answer(answer);
+    await rest();
+    expect(heard.map((p) => p.late?.why)).toEqual(['long', 'long', undefined]);
+    expect(heard.at(-1)!.plan).toBe(answer);
+    expect(asked.length).toBe(1 + AGAIN_MS.length);
+
+    const other = planner(0, good);
+    other.made.plan(heavier, () => undefined);
+    other.asked[0]!.fail(new TooLong('reach'));
+    await rest();
+    other.made.plan(heaviest, () => undefined);
+    other.asked[1]!.answer(plan(heaviest));
+    await rest();
+    other.waits[0]!.then();
+    expect(other.asked.length).toBe(2);
+  });
+
+  it('gives up on a plan that is ended every time', async () => {
+    const { made, asked, waits } = planner(0, plan(job));
+    made.plan(heavier, () => undefined);
+    for (let n = 0; n <= AGAIN_MS.length; n += 1) {
+      asked.at(-1)!.fail(new TooLong('reach'));
+      await rest();
+      waits[n]?.then();
+    }
+    expect([asked.length, waits.length]).toEqual([1 + AGAIN_MS.length, AGAIN_MS.length]);
   });
 });

@@ -14,11 +14,22 @@ export interface Planned {
 /** Planning that takes longer than this holds up a thumb, and goes on in a worker. */
 const SLOW_MS = 600;
 
+/** A plan that was ended is tried again after as long: the room may be slow, or the phone was busy with something else. */
+export const AGAIN_MS = [3000, 10_000];
+
 /** What planning rests on beside the core; other ones in tests. */
 export interface PlannerParts {
   here: (job: Job) => Plan;
   apart: (job: Job) => Promise<Plan>;
   clock: () => number;
+  after: (ms: number, then: () => void) => void;
+}
+
+interface Wish {
+  job: Job;
+  later: (planned: Planned) => void;
+  /** How often it was ended already. */
+  ended: number;
 }
 
 /**
@@ -27,8 +38,10 @@ export interface PlannerParts {
  */
 export class Planner {
   private slow: boolean;
-  private wanted: { job: Job; later: (planned: Planned) => void } | undefined;
+  private wanted: Wish | undefined;
   private working = false;
+  /** Counts what was asked for: a plan is not tried again once another one was. */
+  private asks = 0;
 
   /** `last`: a plan that was made apart, of a room that did not come to an end here. */
   constructor(
@@ -41,8 +54,9 @@ export class Planner {
   /** The plan as it can be had now; what comes later of a slow room is handed to `later`, unless another is asked for. */
   plan(job: Job, later: (planned: Planned) => void): Planned {
     const { last } = this;
+    this.asks += 1;
     if (last && this.slow) {
-      this.wanted = { job, later };
+      this.wanted = { job, later, ended: 0 };
       void this.follow();
       return { plan: last, late: { why: 'working' } };
     }
@@ -71,8 +85,20 @@ export class Planner {
       if (next !== this.wanted) continue;
       this.wanted = undefined;
       if (planned) next.later(planned);
+      if (planned?.late?.why === 'long') this.tryAgain(next);
     }
     this.working = false;
+  }
+
+  private tryAgain(wish: Wish): void {
+    const { asks } = this;
+    const wait = AGAIN_MS[wish.ended];
+    if (wait === undefined) return;
+    this.parts.after(wait, () => {
+      if (asks !== this.asks) return;
+      this.wanted = { ...wish, ended: wish.ended + 1 };
+      void this.follow();
+    });
   }
 
   private async planned(job: Job): Promise<Planned | undefined> {
@@ -94,5 +120,10 @@ export class Planner {
 
 function browserParts(): PlannerParts {
   const memory = newMemory();
-  return { here: (job) => plan(job, { memory }), apart: planApart, clock: () => performance.now() };
+  return {
+    here: (job) => plan(job, { memory }),
+    apart: planApart,
+    clock: () => performance.now(),
+    after: (ms, then) => void setTimeout(then, ms),
+  };
 }

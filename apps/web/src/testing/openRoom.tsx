@@ -18,7 +18,12 @@ export interface OpenedRoom {
 
 /** Renders parts of a room for real: a document in memory, the pad and the workings beside them. */
 export function openRoom(start: Job, children: ReactNode): OpenedRoom {
-  const planner = new Planner(undefined, { here: (job) => plan(job, { memory }), apart: never, clock: () => 0 });
+  const planner = new Planner(undefined, {
+    here: (job) => plan(job, { memory }),
+    apart: never,
+    clock: () => 0,
+    after: () => undefined,
+  });
   const opened: OpenedRoom = { job: start, commands: [], preview: () => undefined };
   function Room() {
     const [document, setDocument] = useState(start);
