@@ -451,6 +451,24 @@ describe('a timber across two studs', () => {
     expect(codes({ lags: lags.slice(0, 1) })).toContain('timber-no-lag');
     expect(codes({ evidence: job.evidence!.slice(0, 2) })).toContain('timber-no-studs');
   });
+  it('a screw that broke off moves in by 20 until it is off it; the others stay, and it is there where it then went', () => {
+    const [t1, t2] = made.timber!.holes;
+    const broken = { hole: 't1', x: t1!.x, y: t1!.y, result: 'broken' as const, into: 'stud' as const };
+    const after = plan({ ...job, drilled: [broken] }).timber!;
+    expect(after.holes.map((h) => h.y - made.timber!.bottom)).toEqual([
+      t1!.y - 20 - made.timber!.bottom,
+      ...made.timber!.holes.slice(1).map((h) => h.y - made.timber!.bottom),
+    ]);
+    expect(after.holes[0]!.workings.y.value).toBe(after.holes[0]!.y);
+    // nearer to each other they hold less against being turned, and never more
+    expect(after.load!.utilisation).toBeGreaterThanOrEqual(made.timber!.load!.utilisation);
+    const good = { ...broken, y: t1!.y - 20, result: 'good' as const };
+    const there = plan({ ...job, drilled: [broken, good] }).timber!;
+    expect(there.holes.map((h) => h.done)).toEqual([true, false, false, false]);
+    expect(there.holes[0]!.y).toBeCloseTo(t1!.y - 20, 9);
+    const low = { ...broken, hole: 't2', y: t2!.y };
+    expect(plan({ ...job, drilled: [low] }).timber!.holes[1]!.y).toBeCloseTo(t2!.y + 20, 9);
+  });
   it('its screws hold less the heavier the set, until it is a stop', () => {
     const at = (mass: number) => plan({ ...job, screen: { ...job.screen, mass } });
     expect(at(24).timber!.load!.utilisation).toBeGreaterThan(made.timber!.load!.utilisation * 1.2);
@@ -570,6 +588,8 @@ describe('noggings put in between the studs', () => {
     const after = plan({ ...job, drilled });
     expect(after.timber!.holes.every((h) => h.done)).toBe(true);
     expect(after.scheme!.parts.some((p) => p.what === 'timber')).toBe(false);
+    // nor is there anything left to look at through a thin hole
+    expect([made, after].map((p) => p.scheme!.parts.some((part) => part.kind === 'look'))).toEqual([true, false]);
     expect(made.scheme!.parts.filter((p) => p.what === 'bit' && p.kind === 'wood').map((p) => p.diameter)).toContain(
       made.timber!.fixing!.bit,
     );

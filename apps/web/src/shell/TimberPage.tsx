@@ -96,7 +96,12 @@ function HoleFace({ timber, hole }: { timber: TimberPlan; hole: Hole }) {
 function Others({ timber, hole }: { timber: TimberPlan; hole: Hole }) {
   const { job, dispatch, readOnly } = useRoomContext();
   const [felt, setFelt] = useState(false);
-  const results: Drilled['result'][] = timber.way === 'noggings' ? ['broken'] : ['hollow', 'broken', 'felt-something'];
+  const results: Drilled['result'][] = [
+    // into a cleat nobody misses: it is seen
+    ...(timber.way === 'noggings' ? [] : (['hollow'] as const)),
+    'broken',
+    'felt-something',
+  ];
   return (
     <>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>

@@ -15,6 +15,7 @@ import { packingUnder, platePlane } from '../room/platePlane';
 import { buildsOf, studBuildOf } from '../room/wallAt';
 import { half, leaf, minus, named, sum } from '../primitives/working';
 import type { StudsFound } from '../wall/inferStuds';
+import { isInOpening, wasOpened } from '../wall/openedWall';
 import { chooseScheme, fasteningOf, keyOf, type Scheme, type Schemes } from './chooseScheme';
 import { outlineOfPlate } from './candidateFront';
 import { holesOf, holesThere } from './holesOf';
@@ -81,7 +82,10 @@ export function schemePart(input: SchemeInput): SchemeMade | undefined {
   const { holes } = made;
   const own = timberScrews({ job, mount, timber, placed, holes, hung, yieldTable: input.yieldTable });
   const { section } = made;
-  const parts = section && [...section.parts, ...timberParts(own.section, kitOf(job), section.parts)];
+  // where the wall was open nobody looks through a hole of the thin bit
+  const unseen = made.holes.some((h) => !h.done && !isInOpening(own.section)(h));
+  const taken = section?.parts.filter((p) => p.kind !== 'look' || unseen || !wasOpened(own.section));
+  const parts = taken && [...taken, ...timberParts(own.section, kitOf(job), taken)];
   return {
     ...made,
     ...(section && parts ? { section: { ...section, parts } } : {}),

@@ -12,7 +12,7 @@ import { worstLoad } from '../load/worstLoad';
 import { finding } from '../primitives/findings';
 import { leaf, sum } from '../primitives/working';
 import { isIn, boardOf, gapOf, studBuildOf, type Wall } from '../room/wallAt';
-import { isThereAt } from '../wall/drilledHoles';
+import { isThereAt, spoiledOfTimber, SPOILED_MM } from '../wall/drilledHoles';
 import { CLEAT_MM, openingOf } from './noggingsBetween';
 import { boxOf, studLag, type Timber, type TimberPlaced } from './timberPlaced';
 
@@ -75,7 +75,7 @@ export function timberScrews(input: TimberScrewsInput): { section: TimberPlan; f
     })
     .sort((a, b) => (a.length ?? 0) - (b.length ?? 0) || a.diameter - b.diameter);
   const tried = long.map((lag) => {
-    const screws = screwsOf(box, lines, lag);
+    const screws = screwsOf(box, lines, lag, spoiledOfTimber(job));
     const uses = [front!, ...rest].map((joint) => useOf(input, { box, screws, joint }));
     return { lag, screws, use: uses.some((u) => u === undefined) ? undefined : Math.max(...uses.map((u) => u!)) };
   });
@@ -135,12 +135,29 @@ function jointsOf(wall: Wall, { way, thickness }: Timber): Joint[] {
   ];
 }
 
-/** Two screws in each line, as far off the timber's edges as their diameter asks for. */
-function screwsOf({ bottom, top }: TimberPlaced['box'], lines: TimberPlaced['lines'], lag: Fastener): Screw[] {
+/**
+ * Two screws in each line, as far off the timber's edges as their diameter asks for; one whose hole there did not come
+ * to hold so much further in that it is off it, up to the timber's middle.
+ */
+function screwsOf(
+  { bottom, top }: TimberPlaced['box'],
+  lines: TimberPlaced['lines'],
+  lag: Fastener,
+  spoiled: readonly { x: number; y: number; keepOff: number }[],
+): Screw[] {
   const d = lagSizeOf(lag.diameter)?.shankMm ?? lag.diameter;
   const edge = Math.min((top - bottom) / 2, EDGE_DIAMETERS * d);
+  const room = (top - bottom) / 2 - edge;
+  const ins = Array.from({ length: Math.floor(room / SPOILED_MM) + 1 }, (_, n) => n * SPOILED_MM);
+  const isOff = (x: number, y: number) => spoiled.every((s) => Math.hypot(s.x - x, s.y - y) >= s.keepOff - 1e-6);
   return lines.flatMap(({ x, chance }, stud) =>
-    [top - edge, bottom + edge].map((y): Screw => ({ x, y, chance, fastener: lag, slot: 0, into: 'stud', stud })),
+    [
+      { from: top - edge, way: -1 },
+      { from: bottom + edge, way: 1 },
+    ].map(({ from, way }): Screw => {
+      const y = from + way * (ins.find((n) => isOff(x, from + way * n)) ?? 0);
+      return { x, y, chance, fastener: lag, slot: 0, into: 'stud', stud };
+    }),
   );
 }
 

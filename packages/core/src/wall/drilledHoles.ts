@@ -62,6 +62,12 @@ export const isThereAt = (job: Pick<Job, 'drilled'>, hole: string, at: { x: numb
   return last !== undefined && isThere(job, hole) && Math.hypot(last.x - at.x, last.y - at.y) <= SAME_HOLE_MM;
 };
 
+/** Where a hole of a timber across studs, or of noggings, did not come to hold: its screw goes beside it. */
+export const spoiledOfTimber = ({ drilled }: Pick<Job, 'drilled'>): DrilledHoles['spoiled'] =>
+  onMain(drilled)
+    .filter((d) => /^t\d+$/.test(d.hole) && !USABLE.has(d.result))
+    .map((d) => ({ id: d.hole, x: d.x, y: d.y, keepOff: keepOff(d) }));
+
 /** The last word on each hole: a hole that was ticked and later came loose is spoiled. */
 export function drilledHoles(job: Job): DrilledHoles {
   const all = ofPlate(job.drilled);

@@ -1,11 +1,12 @@
-import type { Finding, Hole, Job, Plan, TimberPlan } from '@steddo/contract';
+import type { Finding, Job, Plan, TimberPlan } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { hazardFindings, holesWithHazards } from './hazardFindings';
 import { hazardsOf } from './hazardZones';
 import type { StudsFound } from './inferStuds';
 import { oddJoints } from './markedJoints';
 import { masonryCourses } from './masonryCourses';
-import { isIn, studBuildOf } from '../room/wallAt';
+import { isInOpening, wasOpened } from './openedWall';
+import { studBuildOf } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
 import { backingMet, SHEET_LIKELY } from './sheetBehind';
 import { backingOf, noggingsOf } from './otherTimber';
@@ -64,8 +65,8 @@ export function hazardPart(
   const hazards = hazardsOf(job);
   const opening = timber?.opening;
   // what the wall is opened for is seen then: one question for all of it, before it is cut
-  const opened = (h: Hole) => opening !== undefined && isIn(opening, h.x, h.y);
-  const wasOpen = opening !== undefined && timber!.holes.length > 0 && timber!.holes.every((h) => h.done);
+  const opened = isInOpening(timber);
+  const wasOpen = wasOpened(timber);
   const holes = holesWithHazards(job, studs, planned, hazards).map((h) =>
     wasOpen && opened(h) && h.hazard !== 'seen' ? { ...h, hazard: 'clear' as const } : h,
   );
