@@ -66,8 +66,8 @@ test('another mount is another plan; the reasons open', async ({ page, empty }) 
   const hook = await figureValue(page.getByTestId('thumb-bar'), 'hook');
   await page.getByTestId('mount-batten-2').getByRole('radio').click();
   await expect.poll(() => figureValue(page.getByTestId('thumb-bar'), 'hook')).not.toBe(hook);
-  await page.getByRole('button', { name: /why Perch 1 is here/ }).click();
-  await expect(page.getByTestId('mount-perch-1')).toContainText('100 mm short in pattern width');
+  await page.getByRole('button', { name: /why Derrick 4 is here/ }).click();
+  await expect(page.getByTestId('mount-derrick-4')).toContainText('12 in under its smallest size');
   await isSent(page);
   expect((await savedJob(page, empty, 'mounts')).job.mount!.id).toBe('batten-2');
 });

@@ -108,6 +108,7 @@ describe('seed', () => {
       'Attic snug',
       'Breakfast bar',
       'Changed',
+      'Sewing corner',
       'Stove parlour',
     ]);
     expect((await http.get('/api/catalogue')).body.mounts.length).toBeGreaterThan(27);

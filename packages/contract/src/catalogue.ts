@@ -146,6 +146,8 @@ export const mount = z.strictObject({
   hook: z.strictObject({ above: partCoordinate, spacing: partSize.optional() }).optional(),
   patternAboveHook: z.union([partCoordinate, z.array(partCoordinate).min(1).max(60)]).optional(),
   slide: partLength.optional(),
+  /** A rack on two walls: between its pivots on the bracket, and each link from there to its foot; `plate` is one foot. */
+  corner: z.strictObject({ span: partSize, link: partSize }).optional(),
   /** How the set comes onto it: hooks over a rail unless it says otherwise. */
   joint: z.enum(['rail', 'catch', 'slide-in', 'screws']).optional(),
   /** What has to be pulled or turned to let it go again. */
@@ -202,6 +204,8 @@ export const screenFields = {
     })
     .optional(),
   back: z.enum(['flat', 'stepped', 'curved']).optional(),
+  /** How much slimmer the back is than the front at either side: what counts in a corner. */
+  slimmer: partLength.optional(),
   ports: z.enum(['side', 'back', 'down']).optional(),
   plugDepth: partLength.optional(),
   maxAmbient: z.number().min(-50).max(120).optional(),

@@ -60,6 +60,8 @@ export const CATALOGUE_COLUMNS: readonly string[] = [
   'swivel.left',
   'swivel.right',
   'slide',
+  'corner.span',
+  'corner.link',
   'trim.height',
   'trim.roll',
   'trim.pitch',

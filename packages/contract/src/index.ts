@@ -32,7 +32,7 @@ export type {
   StaleReply,
 } from './api';
 export type { CentreRule, Drilled, Job, LevelReading, Measured, Screen } from './job';
-export type { Build, FloorThing, Item, ItemKind, Rule, Viewer, Zone } from './room';
+export type { Build, FloorThing, Item, ItemKind, RoomKind, Rule, Viewer, Zone } from './room';
 export type { Evidence, Look, Scan } from './evidence';
 export type { Anchor, Bit, Catalogue, CatalogueScreen, Fixing, Lag, Mount, MountType, Plate, Slot } from './catalogue';
 export type { BuildKind, Extent, HeightRule, Side, Units } from './parts';
@@ -71,6 +71,7 @@ export type {
   NextLook,
   Nogging,
 } from './wallPlan';
+export type { CornerFoot, CornerPlan, SideWallPlan } from './cornerPlan';
 export type { MantelHole, MantelPlan, Packing, TimberPlan } from './facesPlan';
 export type {
   DrillStep,

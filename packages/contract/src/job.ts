@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { anchor, bit, lag, mount, screenFields } from './catalogue';
-import { build, floorThing, item, rule, viewer, zone } from './room';
+import { build, floorThing, item, roomKind, rule, viewer, zone } from './room';
 import {
   angle,
   at,
@@ -27,7 +27,19 @@ import { tickId } from './steps';
 
 export const screen = z.strictObject({ name: words.optional(), ...screenFields });
 
+/** The other wall of a corner: its build where it differs from the room's wall; x on it runs from the shared corner. */
+const sideWall = z.strictObject({
+  width: size.optional(),
+  build: build.partial().optional(),
+  behind: z.enum(['room', 'wet-room', 'outside']).optional(),
+});
+
 const room = z.strictObject({
+  /** What kind of job it is; absent: a bench for a monitor arm, else a wall. */
+  kind: roomKind.optional(),
+  /** Of a corner: which side wall it is, and the angle between the two, degrees. */
+  corner: side.optional(),
+  cornerAngle: z.number().min(45).max(170).optional(),
   wall: z.strictObject({
     width: size,
     height: size,
@@ -37,12 +49,7 @@ const room = z.strictObject({
     /** What is on the other side; a wet room has pipes in the wall. */
     behind: z.enum(['room', 'wet-room', 'outside']).optional(),
   }),
-  sideWalls: z
-    .strictObject({
-      left: z.strictObject({ build: build.partial() }).optional(),
-      right: z.strictObject({ build: build.partial() }).optional(),
-    })
-    .optional(),
+  sideWalls: z.strictObject({ left: sideWall.optional(), right: sideWall.optional() }).optional(),
   viewers: z.array(viewer).max(40).optional(),
   objects: z.array(item).max(400).optional(),
   floor: z.array(floorThing).max(200).optional(),
@@ -189,6 +196,11 @@ export const job = z
         /** How far the set's middle may swing to either side of the fasteners' middle; held: something stops it there. */
         maxAside: length.optional(),
         asideHeld: z.boolean().optional(),
+        /** In a corner: kept between the set and both walls, and its turn off the middle, degrees, to the right. */
+        cornerGap: partLength.optional(),
+        cornerTurn: z.number().min(-80).max(80).optional(),
+        /** A monitor stood on its end. */
+        portrait: z.boolean().optional(),
       })
       .optional(),
     evidence: z.array(evidence).max(2000).optional(),

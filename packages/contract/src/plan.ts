@@ -2,10 +2,13 @@ import { z } from 'zod';
 import { mountType } from './catalogue';
 import { day, hang, leadPlan, soundbarPlace, tolerance } from './dayPlan';
 import { reach } from './reachPlan';
-import { buildKind, school, share, side } from './parts';
+import { buildKind, onWall, school, side } from './parts';
+import { roomKind } from './room';
 import { screwCheck, stack } from './screwPlan';
 import { hole, light, loads, remedy, scheme, schemeKind } from './schemePlan';
 import { mantelPlan, packing, timberPlan } from './facesPlan';
+import { cornerPlan, sideWallPlan } from './cornerPlan';
+import { stud } from './studPlan';
 import { backing, course, hazards, looking, nextLook, nogging } from './wallPlan';
 import { type unit, working } from './working';
 
@@ -58,6 +61,10 @@ export const fit = z.discriminatedUnion('rule', [
   }),
   /** What its fixings hold, in closed form, wherever they may go. */
   measuredFit('holds', 'ratio'),
+  /** Whether this kind of job is what the mount is made for. */
+  z.strictObject({ rule: z.literal('room-kind'), ...judgedBy, value: mountType, limit: roomKind }),
+  /** In a corner: how far its links have to reach from wall to pivot. */
+  measuredFit('corner-reach', 'mm'),
   /** What they hold where they find wood: the whole search, for the first of the list. */
   z.strictObject({
     rule: z.literal('scheme'),
@@ -169,6 +176,8 @@ const placement = z.strictObject({
 
 const mark = z.strictObject({
   id: z.string(),
+  /** Of a corner job; on its other wall `fromLeft` counts from the corner. */
+  wall: onWall.optional(),
   fromFloor: num,
   fromCentre: num,
   fromLeft: num,
@@ -181,18 +190,6 @@ const mark = z.strictObject({
     fromLeft: working,
     belowTop: working,
   }),
-});
-
-const stud = z.strictObject({
-  centre: num,
-  width: num,
-  sd: num,
-  probability: share,
-  evidence: z.array(z.string()),
-  /** Two for a doubled stud; then the hole goes into one of them and not into the seam. */
-  plies: z.number().int().optional(),
-  drillAt: working.optional(),
-  working: working.optional(),
 });
 
 const correction = z.strictObject({
@@ -263,6 +260,9 @@ export const plan = z.strictObject({
   /** What brings the parts of the wall that stand back under the plate to its plane. */
   packing: z.array(packing).optional(),
   mantel: mantelPlan.optional(),
+  /** Of a corner job: where the set stands in it, and the other wall. */
+  corner: cornerPlan.optional(),
+  sideWall: sideWallPlan.optional(),
   timber: timberPlan.optional(),
   loads: loads.optional(),
   /** Ways out of a stop at the holes, in the order in which they are offered. */

@@ -50,6 +50,9 @@ export const zone = z
   .refine((r) => r.left < r.right, leftToRight)
   .refine((r) => r.bottom < r.top, bottomToTop);
 
+/** What kind of job a room is: what belongs to another kind is neither asked nor ranked. */
+export const roomKind = z.enum(['wall', 'corner', 'recess', 'vehicle', 'bench']);
+
 export const itemKind = z.enum([
   'outlet',
   'switch',
@@ -141,4 +144,5 @@ export const floorThing = z
 export type Zone = z.infer<typeof zone>;
 export type FloorThing = z.infer<typeof floorThing>;
 export type Rule = z.infer<typeof rule>;
+export type RoomKind = z.infer<typeof roomKind>;
 export type Viewer = z.infer<typeof viewer>;

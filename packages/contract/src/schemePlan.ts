@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { share, side } from './parts';
+import { onWall, share, side } from './parts';
 import { holeHazard } from './wallPlan';
 import { working } from './working';
 
@@ -57,6 +57,8 @@ export const drillStep = z.enum([
 
 export const hole = z.strictObject({
   id: z.string(),
+  /** Of a corner job: which wall it is in; on the other one x counts from the corner. */
+  wall: onWall.optional(),
   order: z.number().int(),
   x: num,
   y: num,
@@ -181,6 +183,8 @@ export const remedy = z.strictObject({
     'let-go',
     /** Packing so thick under the part that stands back. */
     'pack',
+    /** In a corner: so much kept between the set and the walls. */
+    'corner-gap',
   ]),
   by: z.union([num, z.string()]).optional(),
   result: z.strictObject({ utilisation: num.optional(), verdict: z.enum(['go', 'caution', 'stop']) }),

@@ -15,6 +15,8 @@ export const op = z.enum([
   'mean',
   'atan',
   'tan',
+  'sin',
+  'cos',
   'abs',
   'hypot',
   'sqrt',

@@ -57,7 +57,7 @@ export { spacerNeed } from './screen/spacerNeed';
 export { STOCK_LENGTHS_MM, threadOf } from './screen/threads';
 export { fitMount } from './mount/fitMount';
 export { fitContext, type FitContext } from './mount/fitContext';
-export { comparePlaces, placeOf, rankMounts, rankOne, searchFirst, type RankPlace } from './mount/rankMounts';
+export { comparePlaces, isRanked, placeOf, rankMounts, rankOne, searchFirst, type RankPlace } from './mount/rankMounts';
 export { SCHEMED, schemeRule } from './mount/schemeRule';
 export { estimateUtilisation } from './mount/estimateUtilisation';
 export { comparedOf, loadOf, mountFacts, type Compared, type MountFacts } from './mount/compareMounts';
@@ -88,7 +88,6 @@ export { riseOver } from './level/readLevel';
 export { armOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './arm/arm';
 export type { Arm, Joints } from './arm/arm';
 export { armDrawn, furthest, linkagePlaces, outWorking, wayTo, yawWorking } from './arm/armDrawn';
-export { cornerOut } from './reach/cornerOut';
 export { coverage, coverageRow, coverageStands, gridOver, leastOff, type FloorGrid } from './reach/coverage';
 export { obstaclesAt, standingIn, type Obstacle } from './arm/obstacles';
 export { reachModelOf } from './reach/reachPart';
@@ -156,3 +155,28 @@ export { WALL_KINDS } from './room/wallKinds';
 export { boardOf, buildsOf, gapOf, mainZones, studBuildOf, wallAt } from './room/wallAt';
 export { FACE_STEP_MM, platePlane } from './room/platePlane';
 export { plateOf, STUD_DEPTH_MM } from './fixing/fastenerCapacity';
+export {
+  standOffOf,
+  toWall,
+  fromWall,
+  onSet,
+  outlineIn,
+  footOf,
+  plateStretches,
+  cornerOfSet,
+  SET_CORNERS,
+  type CornerSet,
+  type InCorner,
+  type SetCorner,
+  type WallSide,
+} from './corner/cornerGeometry';
+export { cornerPlace } from './corner/cornerPlace';
+export { carryOf, feetOf, headOf } from './corner/cornerFeet';
+export { facingJob, mainFromCorner, seatsFacing } from './corner/facingJob';
+export { armReach } from './corner/mountInCorner';
+export { cornerAngleOf, cornerSideOf, hangsIn, isCorner, roomKindOf, CORNER_DEG } from './room/roomKind';
+export { holeThere, mainWallJob, sideWallJob, SIDE_WALL_MM } from './room/wallView';
+export { sideWallOf } from './twoWalls/sideWall';
+export { wallSeen, type WallSeen } from './twoWalls/wallSeen';
+export { sideWallCommand } from './edit/sideWallCommand';
+export { looksOnWall } from './compare/looksOnWall';

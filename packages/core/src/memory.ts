@@ -2,6 +2,7 @@ import { memo } from './primitives/memo';
 import { plateVariants } from './mount/plateVariants';
 import { newMountMemory, type MountMemory } from './mount/mountMemory';
 import { newReachMemory, type ReachMemory } from './arm/reachModel';
+import { sideWallParts } from './room/wallView';
 import { inferStuds } from './wall/inferStuds';
 
 /**
@@ -10,13 +11,19 @@ import { inferStuds } from './wall/inferStuds';
  */
 export interface Memory {
   inferStuds: typeof inferStuds;
+  /** Of a corner job. */
+  sideWallParts: typeof sideWallParts;
   plateVariants: typeof plateVariants;
   mounts: MountMemory;
   reach: ReachMemory;
 }
 
+/** A corner has two; and one with a drill that the marks speak against is read twice. */
+const WALLS = 3;
+
 export const newMemory = (): Memory => ({
-  inferStuds: memo(inferStuds),
+  inferStuds: memo(inferStuds, WALLS),
+  sideWallParts: memo(sideWallParts),
   plateVariants: memo(plateVariants),
   mounts: newMountMemory(),
   reach: newReachMemory(),

@@ -1,4 +1,4 @@
-import type { Finding, Job, Mount, Placement, Plan, Ranked } from '@steddo/contract';
+import type { Finding, Hole, Job, Mount, Placement, Plan, Ranked } from '@steddo/contract';
 import { moves } from './arm/arm';
 import { armHoles } from './placement/chain';
 import { frameOf, wantedHeight } from './placement/frameOf';
@@ -29,6 +29,12 @@ import { acknowledge, finding, verdictOf } from './primitives/findings';
 import type { Part } from './primitives/part';
 import { reachPart } from './reach/reachPart';
 import { guessFinding, planWorkings } from './room/guesses';
+import { isCorner } from './room/roomKind';
+import { mainWallJob } from './room/wallView';
+import { joinedWalls } from './twoWalls/cornerFindings';
+import { cornerPart } from './twoWalls/cornerPart';
+import { sideWallOf } from './twoWalls/sideWall';
+import { footSeen, wallSeen } from './twoWalls/wallSeen';
 import { disputeRemedies } from './scheme/disputeRemedies';
 import { remedyPart } from './scheme/remedyPart';
 import { schemePart, type SchemeInput, type SchemeMade } from './scheme/schemePart';
@@ -85,15 +91,17 @@ interface Means {
  * job gives nothing for them, and findings for what is lacking. Throws only for a programmer's mistake.
  */
 export function plan(given: Job, options: PlanOptions = {}): Plan {
-  const job = stagedJob(given);
+  const job = mainWallJob(stagedJob(given));
   const { mounts, memory = newMemory(), watch = () => undefined } = options;
   const means: Means = { mounts, memory, watch };
   watch('studs');
   const found = memory.inferStuds(...readingsOf(job));
   const planned = (one: Job): Plan => disputedPlan(one, means) ?? planOf(one, found, means);
   const made = job.mount?.plates ? bestPlate(job, memory.plateVariants(job.mount), planned) : planned(job);
-  if (options.nextLook) watch('looks');
-  const next = options.nextLook ? nextLooks(job, made, [], found) : undefined;
+  if (!options.nextLook) return made;
+  watch('looks');
+  const seen = footSeen(wallSeen(job, made, 'main'));
+  const next = nextLooks(seen.job, seen.plan, [], found);
   if (!next) return made;
   const [best] = next.looks;
   return { ...made, looking: next.looking, ...(best ? { nextLook: best } : {}) };
@@ -157,11 +165,14 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
   const wall = wallPart(job, found);
   const placed = placedPart({ job, outline, context, ranking, found, wall: wall.section, means });
   const hazards = hazardPart(job, found, placed.section);
-  const { screws, holes: _, ...sections } = placed.section;
+  const { screws, holes: _, sideHoles = [], ...sections } = placed.section;
+  const holes = [...(hazards.section.holes ?? []), ...sideHoles];
   const floor = floorPart(job, outline.width.value);
   const mantel = mantelPart(job);
   const { placement } = placed.section;
-  const fire = { findings: placement && !placement.conflict ? fireFindings(job, placement) : [] };
+  const fire = {
+    findings: placement && !placement.conflict && !placed.section.corner ? fireFindings(job, placement) : [],
+  };
   watch('day');
   const ends: Part<Partial<Plan>> = job.mount
     ? endsPart({
@@ -170,7 +181,7 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
         screen: { ...screen.section, ...screws },
         people: lift.section?.people ?? 1,
         extended: mount.findings.some((f) => f.code === 'extension-arms-needed'),
-        holes: placed.section.holes ?? [],
+        holes,
         parts: placed.section.scheme?.parts ?? [],
         timber: placed.section.timber,
         placement: placement?.conflict ? undefined : placement,
@@ -187,13 +198,14 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
     ...wall.section,
     ...sections,
     ...hazards.section,
+    ...(holes.length > 0 ? { holes } : {}),
     ...present({ floor: floor.section }),
     ...ends.section,
   };
   const all = [screen, mount, lift, light, wall, mantel, placed, fire, hazards, floor, ends].flatMap(
     (part) => part.findings,
   );
-  return judged(job, made, all);
+  return judged(job, made, made.corner ? joinedWalls(all) : all);
 }
 
 /** The fields that are there. */
@@ -248,7 +260,9 @@ type Placed = Pick<
   | 'remedies'
   | 'reach'
   | 'level'
-> & { screws?: Pick<Plan['screen'], 'screws' | 'screwCheck'> };
+  | 'corner'
+  | 'sideWall'
+> & { sideHoles?: Hole[] | undefined } & { screws?: Pick<Plan['screen'], 'screws' | 'screwCheck'> };
 
 /** The set sideways, its plate over the studs, its height; and where that is free, how it is held there. */
 function placedPart(placing: Placing): { section: Placed; findings: Finding[] } {
@@ -257,11 +271,12 @@ function placedPart(placing: Placing): { section: Placed; findings: Finding[] } 
   if (!framed.ok) return { section: {}, findings: [framed.finding] };
   const { mount } = job;
   means.watch('plate');
-  const plate = mount && planPlate(job, mount, found, framed.frame.centreX);
+  const inCorner = isCorner(job);
+  const plate = mount && !inCorner ? planPlate(job, mount, found, framed.frame.centreX) : undefined;
   const bare: Frame = { ...framed.frame, plateX: mount?.plate && plate?.x.value };
   const first = wantedSpot(bare);
   // what is under the plate brings the set further out, and the eyes that the height goes by nearer
-  const out = first.spot && standsOff(job, plate?.x.value, first.spot);
+  const out = inCorner ? undefined : first.spot && standsOff(job, plate?.x.value, first.spot);
   const { wanted, spot } = out ? wantedSpot({ ...bare, plane: out }) : first;
   const screws = screwPart(job, spot && { ...edges(bare), ...upright(bare, spot) });
   const frame: Frame = { ...bare, spacer: screws.spacer, plane: out };
@@ -275,11 +290,11 @@ function placedPart(placing: Placing): { section: Placed; findings: Finding[] } 
   };
   const before = [...framed.findings, ...(plate?.findings ?? [])];
   if (spot && !spot.conflict) {
-    const hung = hungPart(placing, frame, plate, spot);
+    const hung = inCorner ? cornerHung(placing, frame, spot) : hungPart(placing, frame, plate, spot);
     // what keeps the holes away comes before what else there is to measure
     const said = [...hung.findings, ...findings, ...movedFinding(job, spot), ...(spot.chain?.findings ?? [])];
     means.watch('level');
-    const level = levelPart(frame, hung.section.holes);
+    const level = levelPart(frame, inCorner ? undefined : hung.section.holes);
     return {
       section: { ...section, ...hung.section, ...present({ level: level.section }) },
       findings: [...before, ...said, ...level.findings],
@@ -316,8 +331,53 @@ function seatsPart(
 
 type Hung = Pick<
   Placed,
-  'placement' | 'scheme' | 'holes' | 'packing' | 'timber' | 'reach' | 'loads' | 'marks' | 'remedies'
+  | 'placement'
+  | 'scheme'
+  | 'holes'
+  | 'packing'
+  | 'timber'
+  | 'reach'
+  | 'loads'
+  | 'marks'
+  | 'remedies'
+  | 'corner'
+  | 'sideWall'
+  | 'sideHoles'
 >;
+
+/** The set in a corner: what carries it on either wall. */
+function cornerHung(
+  { job, found, wall, means }: Placing,
+  frame: Frame,
+  wished: Spot,
+): { section: Hung; findings: Finding[] } {
+  means.watch('fastening');
+  const { yieldTable } = means.memory.mounts;
+  const side = sideWallOf(job, means.memory);
+  const made = cornerPart({ job, frame, spot: wished, main: { job, found, wall }, side, yieldTable });
+  const { spot, plate, findings, holes, sideHoles, corner, sideWall, marks } = made;
+  const angles = anglesAt(frame, spot);
+  const tilt = tiltOf(angles, job);
+  return {
+    section: {
+      ...{ corner, sideWall, marks, sideHoles },
+      placement: {
+        ...placementOf(frame, spot, undefined),
+        ...(plate ? { plate } : {}),
+        angles,
+        ...(tilt ? { tiltNeeded: tilt.value, tiltWorking: tilt } : {}),
+      },
+      ...(holes.length > 0 ? { holes } : {}),
+      ...present({ scheme: made.scheme, packing: made.packing, loads: made.loads, remedies: made.remedies }),
+    },
+    findings: [
+      finding('corner-out', 'info', 'reach', { outMm: corner.standOff }),
+      ...sightFindings(angles, job, frame),
+      ...liftOnFindings(frame.job, { ...edges(frame), top: upright(frame, spot).top }),
+      ...findings,
+    ],
+  };
+}
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
 function hungPart(

@@ -184,9 +184,9 @@ describe('ranking', () => {
   const cheap = { ...testMount, id: 'cheap', price: 50 };
   const corner = { ...testMount, id: 'corner', type: 'corner' as const, depth: { folded: 10 } };
 
-  it('stops last, then cautions; then special places, depth and price', () => {
+  it('stops last, then cautions; then depth and price; what hangs in a corner alone is in no wall’s list', () => {
     const order = rankMounts([heavy, big, deep, dear, corner, cheap, weaker], testJob()).map((r) => r.id);
-    expect(order).toEqual(['cheap', 'dear', 'deep', 'corner', 'big', 'weak', 'weaker']);
+    expect(order).toEqual(['cheap', 'dear', 'deep', 'big', 'weak', 'weaker']);
   });
   it('does not depend on the order of the catalogue', () => {
     const mounts = [heavy, big, deep, dear, corner, cheap, weaker];

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Mount } from '@steddo/contract';
-import { armOf, cornerOut, cornersOf, foldOffsetOf, jointsFor, plan, reachedBy, wallTurn, type Arm } from '../src';
+import { armOf, foldOffsetOf, jointsFor, plan, reachedBy, wallTurn, type Arm } from '../src';
 import { IN, testJob, testMount } from './jobs';
 
 const deg = (rad: number) => (rad * 180) / Math.PI;
@@ -208,15 +208,5 @@ describe('how far it turns against a wall', () => {
     };
     expect(clears(12)).toBe(true);
     expect(clears(9)).toBe(false);
-  });
-  it('in a corner the back stands half its width out', () => {
-    expect(cornerOut(1118)).toBe(559);
-    // turned by 45 degrees with the middle of its back there, its back corners are on the two walls
-    const out = cornerOut(1118) / Math.SQRT2;
-    const [left, right] = cornersOf(set(1118, 0), { x: out, z: out, yaw: Math.PI / 4 });
-    expect(left!.x).toBeCloseTo(0, 9);
-    expect(right!.z).toBeCloseTo(0, 9);
-    const p = plan(testJob({ mount: { ...testMount, type: 'corner' } }));
-    expect(p.findings.find((f) => f.code === 'corner-out')!.values).toEqual({ outMm: 559 });
   });
 });

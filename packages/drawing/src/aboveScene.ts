@@ -1,37 +1,20 @@
 import type { Item, Job, Plan } from '@steddo/contract';
 import { mainZones, outOf } from '@steddo/core';
 import { armShapes, armSights, swingShapes, type Swung } from './armShapes';
+import { cornerAbove } from './cornerAbove';
+import { HEAD_MM, floorDepth, floorSides } from './floorDrawn';
 import { leadsFromAbove } from './leadShapes';
 import type { Box, Scene, Shape } from './scene';
 import { setDepth } from './setDepth';
 
 const WALL_MM = 90;
-const BEHIND_MM = 400;
-/** Half of a head seen from above. */
-export const HEAD_MM = 110;
 /** Less than this out of the wall is not seen from above, mm. */
 const SEEN_MM = 30;
-
-/** How far from the wall the floor is drawn. */
-export function floorDepth(job: Job): number {
-  const seats = (job.room.viewers ?? []).flatMap((v) => v.distance ?? []);
-  const things = (job.room.floor ?? []).map((f) => f.far);
-  return Math.max(1500, ...seats, ...things) + BEHIND_MM;
-}
 
 /** Down to whoever sits furthest: while the arm is moved the set is drawn as large as can be. */
 function seatDepth(job: Job): number {
   const seats = (job.room.viewers ?? []).flatMap((v) => v.distance ?? []);
   return seats.length === 0 ? floorDepth(job) : Math.max(1500, ...seats) + 4 * HEAD_MM;
-}
-
-/** From where to where the floor is drawn: the wall, and who sits beyond its ends. */
-export function floorSides(job: Job): { left: number; right: number } {
-  const xs = (job.room.viewers ?? []).flatMap((v) => v.x ?? []);
-  return {
-    left: Math.min(0, ...xs.map((x) => x - 2 * HEAD_MM)),
-    right: Math.max(job.room.wall.width, ...xs.map((x) => x + 2 * HEAD_MM)),
-  };
 }
 
 /** How far out the lines of a swing's limit go at least, mm. */
@@ -61,6 +44,7 @@ function swingLimit(job: Job, plan: Plan): Shape[] {
  * the set is where a hand has brought it.
  */
 export function aboveScene(job: Job, plan: Plan, swung?: Swung): Scene {
+  if (plan.corner) return cornerAbove(job, plan);
   const { width, returns } = job.room.wall;
   const deep = swung ? seatDepth(job) : floorDepth(job);
   const bounds: Box = { ...floorSides(job), bottom: -deep, top: WALL_MM };

@@ -293,7 +293,10 @@ function holeLabels(plan: Plan, show: Show): Label[] {
     const last = holes.filter((o) => o.y === h.y).reduce((a, b) => (b.x > a.x ? b : a));
     return { id: `row-${h.id}`, text: `${show(h.y)} up`, x: last.x, y: h.y, side: 'right' };
   });
-  const aside = (h: (typeof holes)[number]) => show(Math.abs(marks.get(h.id)?.fromCentre ?? 0));
+  const inCorner = plan.corner !== undefined;
+  const far = plan.corner?.side === 'left' || holes.some((h) => h.wall !== 'main') ? 'to the corner' : 'from the left';
+  const aside = (h: (typeof holes)[number]) =>
+    show(Math.abs((inCorner ? marks.get(h.id)?.fromLeft : marks.get(h.id)?.fromCentre) ?? 0));
   // a hole that is there may be a hair off the line of the others: what reads alike is one label
   const lines = firstBy((h) => h.x).filter(
     (h, i, all) => all.findIndex((o) => aside(o) === aside(h) && Math.abs(o.x - h.x) < SAME_LINE_MM) === i,
@@ -303,7 +306,7 @@ function holeLabels(plan: Plan, show: Show): Label[] {
     const side = off < 0 ? 'left' : 'right';
     return {
       id: `column-${h.id}`,
-      text: `${aside(h)} ${side}`,
+      text: `${aside(h)} ${inCorner ? far : side}`,
       x: h.x,
       y: plan.placement?.bottom ?? h.y,
       side: 'below',

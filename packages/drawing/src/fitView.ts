@@ -3,6 +3,8 @@ import type { Box } from './scene';
 /** From mm on the wall to px on the screen and back; one scale for both axes. */
 export interface View {
   scale: number;
+  /** Which way x runs on the screen: -1 where the drawing is turned round. */
+  across: 1 | -1;
   toPx: (x: number, y: number) => { x: number; y: number };
   toMm: (px: number, py: number) => { x: number; y: number };
 }
@@ -32,10 +34,22 @@ export function fitView(box: Box, { width, height, padPx = 14, stands = 'floor',
   const y0 = height - low + box.bottom * scale;
   return {
     scale,
+    across: 1,
     toPx: (x, y) => ({ x: x0 + x * scale, y: y0 - y * scale }),
     toMm: (px, py) => ({ x: (px - x0) / scale, y: (y0 - py) / scale }),
   };
 }
+
+/** The same of a drawing that is turned round, so wide. */
+export const mirrored = (view: View, width: number): View => ({
+  scale: view.scale,
+  across: -1,
+  toPx: (x, y) => view.toPx(width - x, y),
+  toMm: (px, py) => {
+    const { x, y } = view.toMm(px, py);
+    return { x: width - x, y };
+  },
+});
 
 /** A round length for the scale bar: the longest of 1, 2, 5 times a power of ten that fits. */
 export function scaleBar(scale: number, mostPx: number, units: 'imperial' | 'metric'): { mm: number; text: string } {

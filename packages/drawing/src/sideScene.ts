@@ -6,6 +6,7 @@ import {
   eyeOf,
   outOf,
   mainZones,
+  seatsFacing,
   setMayCover,
   wallAt,
 } from '@steddo/core';
@@ -25,7 +26,8 @@ const rad = (deg: number): number => (deg * Math.PI) / 180;
  * distance from it. Eyes, lines of sight to centre, top and bottom, the 15 degree band about each resting gaze,
  * and the set as it would stand with the tilt that is needed.
  */
-export function sideScene(job: Job, plan: Plan, swung?: Swung): Scene {
+export function sideScene(given: Job, plan: Plan, swung?: Swung): Scene {
+  const job = plan.corner ? seatsFacing(given) : given;
   const { height } = job.room.wall;
   const viewers = (job.room.viewers ?? []).flatMap((v) => {
     const eye = eyeOf(v, job.guessed ?? []);

@@ -4,20 +4,23 @@ import { atticSnug, demoRooms, guestRoom } from '@steddo/samples';
 import { faceScene, fitView, overlap, placeLabels, scaleBar, type Label } from '../src';
 
 describe('face', () => {
-  it.each(demoRooms)('$id: the boxes are the plan’s own millimetres', ({ job }) => {
-    const p = plan(job);
-    const { shapes } = faceScene(job, p, 'heights');
-    const rect = (id: string) => shapes.find((s) => s.kind === 'rect' && s.id === id);
-    const { left, right, bottom, top, plate } = p.placement!;
-    expect(rect('set')).toMatchObject({ left, right, bottom, top });
-    expect(rect('plate')).toMatchObject({
-      left: plate!.left,
-      right: plate!.right,
-      bottom: plate!.bottom,
-      top: plate!.top,
-    });
-    for (const o of job.room.objects!) expect(rect(o.id)).toMatchObject({ left: o.left, top: o.top });
-  });
+  it.each(demoRooms.filter((r) => r.job.room.kind !== 'corner'))(
+    '$id: the boxes are the plan’s own millimetres',
+    ({ job }) => {
+      const p = plan(job);
+      const { shapes } = faceScene(job, p, 'heights');
+      const rect = (id: string) => shapes.find((s) => s.kind === 'rect' && s.id === id);
+      const { left, right, bottom, top, plate } = p.placement!;
+      expect(rect('set')).toMatchObject({ left, right, bottom, top });
+      expect(rect('plate')).toMatchObject({
+        left: plate!.left,
+        right: plate!.right,
+        bottom: plate!.bottom,
+        top: plate!.top,
+      });
+      for (const o of job.room.objects!) expect(rect(o.id)).toMatchObject({ left: o.left, top: o.top });
+    },
+  );
   it('a hole lies in its slot and in its stud', () => {
     const p = plan(guestRoom);
     const { shapes } = faceScene(guestRoom, p, 'holes');

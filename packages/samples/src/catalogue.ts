@@ -171,11 +171,18 @@ const nook = (n: 1 | 2): Mount => ({
   maxMass: 20 + n * 10,
   screenSize: inches(26 + n * 6, 43 + n * 12),
   pattern: { min: square(100), max: square(200 * n) },
-  walls: { 'timber-stud': { maxBoard: 16, fixing: { ...LAG, count: 4 } } },
+  walls: wallsWith(n === 1 ? SMALL_LAG : LAG, 6),
   studs: ONE_STUD,
-  depth: { folded: 180, extended: 560 },
-  swivel: { left: 45, right: 45 },
-  mass: 6.4,
+  // one foot: a column of three; the rack has one on each wall
+  plate: { width: 70, height: 320, thickness: 3, slots: slots([0], [40, 160, 280], 22) },
+  corner: { span: 240 + n * 160, link: 250 + n * 130 },
+  hook: { above: 250 },
+  patternAboveHook: [-80, -40, 0],
+  depth: { folded: 180 },
+  trim: { height: 6, roll: 2, pitch: 1.25 },
+  bag: BAG,
+  tools: ['socket 13', 'key 5'],
+  mass: 6.4 + n,
   price: 120 + n * 30,
 });
 

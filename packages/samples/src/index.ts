@@ -1,3 +1,12 @@
 /** Valid jobs and the demo catalogue: for the command line, the seed, the tests and the benchmark. */
 export { demoCatalogue } from './catalogue';
-export { atticSnug, breakfastBar, demoRooms, guestRoom, smallestRoom, smallestStudWall, stoveParlour } from './jobs';
+export {
+  atticSnug,
+  breakfastBar,
+  demoRooms,
+  guestRoom,
+  sewingCorner,
+  smallestRoom,
+  smallestStudWall,
+  stoveParlour,
+} from './jobs';

@@ -2,6 +2,7 @@ import { checkFile, job, type Job } from '@steddo/contract';
 import attic from '../jobs/attic-snug.json' with { type: 'json' };
 import bar from '../jobs/breakfast-bar.json' with { type: 'json' };
 import guest from '../jobs/guest-room.json' with { type: 'json' };
+import sewing from '../jobs/sewing-corner.json' with { type: 'json' };
 import parlour from '../jobs/stove-parlour.json' with { type: 'json' };
 import minimalImperial from '../jobs/minimal-imperial.json' with { type: 'json' };
 import minimal from '../jobs/minimal.json' with { type: 'json' };
@@ -17,6 +18,7 @@ export const guestRoom = valid('guest-room', guest);
 export const atticSnug = valid('attic-snug', attic);
 export const breakfastBar = valid('breakfast-bar', bar);
 export const stoveParlour = valid('stove-parlour', parlour);
+export const sewingCorner = valid('sewing-corner', sewing);
 export const smallestRoom = valid('minimal', minimal);
 export const smallestStudWall = valid('minimal-imperial', minimalImperial);
 
@@ -26,4 +28,5 @@ export const demoRooms: readonly { id: string; job: Job }[] = [
   { id: 'attic-snug', job: atticSnug },
   { id: 'breakfast-bar', job: breakfastBar },
   { id: 'stove-parlour', job: stoveParlour },
+  { id: 'sewing-corner', job: sewingCorner },
 ];

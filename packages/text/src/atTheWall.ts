@@ -2,6 +2,7 @@ import type { Drilled, Hole, Mark, Plan } from '@steddo/contract';
 import { bitText } from './bits';
 import { intoName, stepText } from './holds';
 import { holeName } from './names';
+import { alongFrom } from './wallWords';
 import type { Wording } from './wording';
 
 /** One mark as it is said at the wall: the same words on the screen and aloud. */
@@ -23,7 +24,10 @@ const side = (mm: number): string => (mm === 0 ? '' : mm > 0 ? ' to the right' :
 export function markWords(hole: Hole, mark: Mark, plan: Plan, say: Wording): MarkWords {
   const { belowLine, fromFirst } = hole.workings;
   const { fromCentre } = mark;
-  const aside = `${say.length(Math.abs(fromCentre))}${side(fromCentre)} of the centre line`;
+  const along = hole.wall === 'main' && plan.corner?.side === 'right' ? alongFrom(false) : alongFrom(true);
+  const aside = hole.wall
+    ? `${say.length(mark.fromLeft)} ${along}`
+    : `${say.length(Math.abs(fromCentre))}${side(fromCentre)} of the centre line`;
   const first = [`${say.length(mark.fromFloor)} up from the floor`, aside];
   const below = belowLine?.value ?? 0;
   const across = fromFirst?.value ?? 0;
@@ -31,11 +35,11 @@ export function markWords(hole: Hole, mark: Mark, plan: Plan, say: Wording): Mar
     Math.abs(below) < 0.5
       ? 'on the level line through the first hole'
       : `${say.length(Math.abs(below))} ${below > 0 ? 'below' : 'above'} the level line through the first hole`;
-  const along =
+  const over =
     Math.abs(across) < 0.5 ? 'straight below it' : `${say.length(Math.abs(across))}${side(across)} of the first hole`;
   return {
     name: holeName(hole, plan.holes ?? []),
-    measures: belowLine ? [level, along] : first,
+    measures: belowLine ? [level, over] : first,
     drill: `bit ${bitText(hole.bit, say)}, ${say.length(hole.depth)} deep, into ${intoName(hole.into)}`,
     steps: hole.steps.map(stepText),
     mind: MIND[hole.hazard],

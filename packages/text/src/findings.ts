@@ -1,7 +1,8 @@
 import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
-import { bindingName, buildName, holeList, heightRuleName } from './names';
+import { bindingName, buildName, holeList, heightRuleName, wallName } from './names';
 import { bitText } from './bits';
+import { CORNER_SENTENCES } from './cornerFindings';
 import { FACE_SENTENCES } from './faceFindings';
 import { HOLD_SENTENCES } from './holdFindings';
 import { seenName, servedName, wayName } from './looks';
@@ -46,6 +47,7 @@ const cutName = (object: string, say: Wording): string =>
 const SENTENCES: Sentences = {
   ...HOLD_SENTENCES,
   ...FACE_SENTENCES,
+  ...CORNER_SENTENCES,
   'look-first': (v, say) => lookFirstText(v, say),
   'seen-at-hole': (v) =>
     v.what === 'live'
@@ -191,8 +193,6 @@ const SENTENCES: Sentences = {
     `The folded set already meets ${bindingName(v.by, say)}: move the set or what is in its way.`,
   'over-walkway': (v, say) =>
     `The set sticks out ${say.length(v.outMm)} with its edge ${say.length(v.bottomMm)} up. Where people walk along this wall that is more than 4 in; local rules decide.`,
-  'corner-out': (v, say) =>
-    `In the corner the middle of the set's back stands ${say.length(v.outMm)} out, half its width: its back edges touch first.`,
   'level-not-turned': () => 'Turn the level end for end and read again: if the bubble moves, the level is lying.',
   'level-good': (v, say) => `Level: ${small(v.riseMm)} over the set's width of ${say.length(v.spanMm)}.`,
   'level-off': (v, say) =>
@@ -243,9 +243,15 @@ export const measuredName = (to: string): string =>
 /** Level differences are smaller than a tape's division in any unit. */
 export const small = (mm: number): string => `${rounded(mm, 1)} mm`;
 
+/** These say themselves which wall of a corner. */
+const NAMES_WALL: ReadonlySet<string> = new Set(['corner-bracket-in-wall', 'corner-link-short', 'corner-foot-off']);
+
 /** The sentence for a finding. */
 export function findingText(finding: Finding, say: Wording): string {
   const sentence = SENTENCES[finding.code as FindingCode] as
     ((v: Finding['values'], say: Wording) => string) | undefined;
-  return sentence ? sentence(finding.values, say) : finding.code;
+  const said = sentence ? sentence(finding.values, say) : finding.code;
+  const { onWall } = finding.values;
+  // of a corner: which of the two walls, where the sentence does not say it itself
+  return typeof onWall === 'string' && !NAMES_WALL.has(finding.code) ? `${capital(wallName(onWall))}: ${said}` : said;
 }

@@ -1,4 +1,5 @@
 import type { Fit, FitOf } from '@steddo/contract';
+import { roomKindFit } from './cornerFindings';
 import { buildName } from './names';
 import { rounded, shareText, type Wording } from './wording';
 
@@ -45,6 +46,12 @@ export function fitText(fit: Fit, say: Wording): string {
       return fit.ok
         ? `searched: holes found, ${shareText(fit.value)} of what they may hold`
         : `searched: ${shareText(fit.value)} of what its fixings may hold`;
+    case 'room-kind':
+      return roomKindFit(fit.ok, fit.value, fit.limit);
+    case 'corner-reach':
+      return fit.ok
+        ? `its links reach with ${say.length(by)} to spare`
+        : `its links are ${say.length(by)} short of the walls`;
     case 'stud-spacing':
       return fit.ok ? 'stud spacing fits' : `stud spacing off by ${say.length(by)}`;
   }

@@ -118,8 +118,6 @@ export const HOLD_SENTENCES = {
     `The masonry fixing is ${say.length(v.haveMm)} in the brick or block, and its rating asks for ${say.length(v.needMm)}. A longer one is needed.`,
   'unrated-on-lath': (v) =>
     `A ${fixingName(v.kind)} has no rating for plaster on laths: what a pack says of board says nothing of it. Wood, or an anchor rated for laths.`,
-  'corner-one-wall': () =>
-    'A corner mount has a plate on both walls. Here this wall is taken to carry all of it; the other needs holes of its own.',
   'light-heavy': (v, say) =>
     `${capital(say.thing(v.object))}: ${say.mass(v.massKg)} is more than ${say.mass(v.limitKg)}. It goes into wood, not on board.`,
   'light-no-rating': (v, say) => `${capital(say.thing(v.object))}: nothing in the kit is rated for this wall.`,

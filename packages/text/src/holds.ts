@@ -102,6 +102,8 @@ export function remedyText(
       return 'anchors in the board here';
     case 'pack':
       return `pack what stands back by ${say.length(mm)}: a straight timber on two small screws that only hold it`;
+    case 'corner-gap':
+      return `keep ${say.length(mm)} between the set and both walls: then both feet come over their studs`;
     case 'let-go':
       return LET_GO[String(by)] ?? 'let go what was chosen by hand';
   }

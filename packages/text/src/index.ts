@@ -28,6 +28,7 @@ export { offText, poseText, tiltText } from './reach';
 export { wordingFor } from './wordingFor';
 export { shareText, capital, rounded, type Wording } from './wording';
 export { termOf } from './terms';
+export { wallName, wallTitle } from './names';
 export { opWord, workingLine } from './workings';
 export { classText, misfitText, screwName, washersText } from './screws';
 export { COMPARED_ROWS, adviceText, mountLines, rankedLine, setLine, type ComparedRow } from './mounts';
@@ -47,6 +48,7 @@ export {
   toleranceAdvice,
   whenName,
 } from './ends';
+export { roomKindName } from './cornerFindings';
 export { dayStepText, minutesText, whoName, type StepFacts } from './steps';
 export { comfortText, customerNotes, offerTitle } from './customer';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
@@ -76,6 +78,8 @@ export {
   masonryChoice,
   evidenceName,
   lookedName,
+  alongFrom,
+  markedName,
   markKindName,
   stateChoice,
   toolName,

@@ -6,6 +6,7 @@ import type {
   Level,
   MountType,
   HeightRule,
+  Side,
   Stage,
   Verdict,
 } from '@steddo/contract';
@@ -100,11 +101,18 @@ export const holeList = (ids: readonly string[]): string =>
   `${ids.length === 1 ? 'Hole' : 'Holes'} ${new Intl.ListFormat('en-GB').format(ids.map(holeNumber))}`;
 
 /** The number in a hole's id: what the hand calls it by. */
-export const holeNumber = (id: string): string => id.replace(/^h/, '');
+export const holeNumber = (id: string): string => id.replace(/^h/, '').replace(/^s(?=\d)/, 'side ');
+
+/** A wall of a corner. */
+export const wallName = (wall: string): string => (wall === 'main' ? 'the main wall' : `the ${wall} wall`);
+export const wallTitle = (wall: 'main' | Side): string => WALL_TITLES[wall];
+
+const WALL_TITLES = { main: 'Main wall', left: 'Left wall', right: 'Right wall' };
 
 /** `Hole 1, left stud, top row`, said at the wall; more than two columns are numbered from the left. */
 export function holeName(hole: Hole, holes: readonly Hole[]): string {
-  const columns = [...new Set(holes.map(columnOf))].sort((a, b) => a - b);
+  const own = holes.filter((h) => h.wall === hole.wall);
+  const columns = [...new Set(own.map(columnOf))].sort((a, b) => a - b);
   const at = columns.indexOf(columnOf(hole));
   const thing = hole.into === 'stud' || hole.into === 'metal-stud' ? 'stud' : 'column';
   const side = at === 0 ? 'left' : 'right';

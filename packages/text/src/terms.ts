@@ -1,4 +1,5 @@
 import type { Term } from '@steddo/core';
+import { CORNER_TERMS } from './cornerTerms';
 import { END_TERMS } from './endTerms';
 import { HOLD_TERMS } from './holdTerms';
 
@@ -259,6 +260,7 @@ const TERMS: Record<Term, string> = {
   rise: 'rise over the span',
   roll: 'turn of the head',
   ...END_TERMS,
+  ...CORNER_TERMS,
   ...HOLD_TERMS,
 };
 

@@ -54,18 +54,38 @@ export const markKindName: Record<MarkKind, string> = {
   live: 'live wire',
 };
 
+/** On a corner's other wall left and right are nearer to the corner and further from it. */
+const FROM_CORNER: Partial<Record<MarkKind, string>> = {
+  'edge-left': 'edge nearer the corner',
+  'edge-right': 'edge further from it',
+  'outlet-left': 'box, stud on the corner’s side',
+  'outlet-right': 'box, stud on its far side',
+  'face-left': 'face taped, wood towards the corner',
+  'face-right': 'face taped, wood away from the corner',
+  'backing-left': 'backing’s edge nearer the corner',
+  'backing-right': 'backing’s edge further from it',
+};
+
+/** A mark by its name; `fromCorner` on a wall whose measures run from the corner. */
+export const markedName = (kind: MarkKind, fromCorner: boolean): string =>
+  (fromCorner ? FROM_CORNER[kind] : undefined) ?? markKindName[kind];
+
+/** Where along a wall a measure is from. */
+export const alongFrom = (fromCorner: boolean): string => (fromCorner ? 'from the corner' : "from the wall's left end");
+
 const jointMark = (runs: 'horizontal' | 'vertical' | undefined): MarkKind =>
   runs === undefined ? 'joint' : runs === 'horizontal' ? 'joint-bed' : 'joint-upright';
 
 /** The name of a mark that is in the job. */
-export function evidenceName(e: Evidence): string {
+export function evidenceName(e: Evidence, fromCorner = false): string {
+  const named = (kind: MarkKind) => markedName(kind, fromCorner);
   if (e.kind === 'probe') return `probe: ${e.found}`;
-  if (e.kind === 'outlet-side') return markKindName[`outlet-${e.side}`];
-  if (e.kind === 'backing-edge') return markKindName[`backing-${e.side}`];
-  if (e.kind === 'face') return markKindName[`face-${e.side}`];
-  if (e.kind === 'old-hole') return markKindName[`old-${e.found}`];
-  if (e.kind === 'joint') return markKindName[jointMark(e.runs)];
-  return markKindName[e.kind];
+  if (e.kind === 'outlet-side') return named(`outlet-${e.side}`);
+  if (e.kind === 'backing-edge') return named(`backing-${e.side}`);
+  if (e.kind === 'face') return named(`face-${e.side}`);
+  if (e.kind === 'old-hole') return named(`old-${e.found}`);
+  if (e.kind === 'joint') return named(jointMark(e.runs));
+  return named(e.kind);
 }
 
 /** What has been looked into at a hole. */

@@ -13,6 +13,8 @@ export const opWord: Record<Op, string> = {
   mean: 'average of',
   atan: 'angle of rise over run',
   tan: 'rise per run of',
+  sin: 'sine of',
+  cos: 'cosine of',
   abs: 'size of',
   hypot: 'straight line over',
   sqrt: 'square root of',

@@ -31,7 +31,7 @@ function CornerHandle({ zone, view, corner }: { zone: Zone; view: SceneView; cor
   const moved = (dx: number, dy: number): Command => {
     const from = (start.current ??= zone);
     const box: SnapBox = { ...from };
-    const x = onDivision(from[across] + dx / view.scale, tape);
+    const x = onDivision(from[across] + (view.across * dx) / view.scale, tape);
     const y = onDivision(from[up] - dy / view.scale, tape);
     // no corner goes past the one across from it
     box[across] =

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { faceScene, type LabelSet } from '@steddo/drawing';
-import { useRoomContext } from '../state/roomState';
+import { faceScene, mirrorScene, mirrored, unfoldedFace, type LabelSet } from '@steddo/drawing';
+import { useRoomContext, useSeenWall } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
 import { useCanvas } from '../state/canvasState';
 import { useSwung } from '../state/armState';
@@ -30,7 +30,15 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
   // each is traced at its own stage
   const trace = (asked === 'zone' && stage === 'room') || (asked === 'backing' && stage === 'wall');
   const zone = job.room.wall.zones?.find((z) => z.id === held && (z.wall ?? 'main') === 'main');
-  const scene = useMemo(() => faceScene(job, plan, labels, { swung, look }), [job, plan, labels, swung, look]);
+  const wall = useSeenWall();
+  const unfolded = plan.corner !== undefined && wall === undefined;
+  const turned = wall === 'left';
+  const { width } = job.room.wall;
+  const scene = useMemo(() => {
+    if (unfolded) return unfoldedFace(job, plan, labels);
+    const own = faceScene(job, plan, labels, { swung, look });
+    return turned ? mirrorScene(own, width) : own;
+  }, [job, plan, labels, swung, look, unfolded, turned, width]);
   // the view follows the wall and not the set, so that a dragged set moves under a standing wall
   const box = whole || trace || stage === 'room' ? scene.bounds : frozenBox(scene.focus);
   const things = stage === 'room' && !readOnly;
@@ -42,24 +50,27 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
       units={job.units}
       label={`the wall, face on, to scale: ${describe(job.title, Boolean(plan.placement))}`}
       testID="face"
-      over={(view) => (
-        <>
-          {movable && plan.placement ? <SetHandle view={view} /> : null}
-          {trace && !readOnly ? <TraceLayer view={view} /> : null}
-          {tool ? <ToolHandle view={view} tool={tool} /> : null}
-          {things && !trace ? (
-            <ItemHandles
-              view={view}
-              movables={wallMovables(job)}
-              fixed={[
-                { left: 0, right: job.room.wall.width, bottom: 0, top: job.room.wall.height },
-                ...(plan.placement ? [plan.placement] : []),
-              ]}
-            />
-          ) : null}
-          {things && !trace && zone ? <CornerHandles zone={zone} view={view} /> : null}
-        </>
-      )}
+      over={(shown) => {
+        const view = turned ? mirrored(shown, width) : shown;
+        return (
+          <>
+            {movable && !unfolded && plan.placement ? <SetHandle view={view} /> : null}
+            {trace && !readOnly ? <TraceLayer view={view} /> : null}
+            {tool ? <ToolHandle view={view} tool={tool} /> : null}
+            {things && !trace ? (
+              <ItemHandles
+                view={view}
+                movables={wallMovables(job)}
+                fixed={[
+                  { left: 0, right: job.room.wall.width, bottom: 0, top: job.room.wall.height },
+                  ...(plan.placement ? [plan.placement] : []),
+                ]}
+              />
+            ) : null}
+            {things && !trace && zone ? <CornerHandles zone={zone} view={view} /> : null}
+          </>
+        );
+      }}
     />
   );
 }

@@ -59,7 +59,7 @@ function ItemHandle({
     start.current ??= { box: item.box, scale: view.scale };
     const { box: from, scale } = start.current;
     const { left, right, bottom, top } = from;
-    const [dx, dy] = [dxPx / scale, -dyPx / scale];
+    const [dx, dy] = [(view.across * dxPx) / scale, -dyPx / scale];
     const moved = { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy };
     const reach = Math.min(SNAP_MM * 4, SNAP_PX / scale);
     const { box, guides } = snapBox(moved, others, reach, tape);
@@ -88,7 +88,7 @@ function ItemHandle({
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
-    const [dx = 0, dy = 0] = by;
+    const [dx = 0, dy = 0] = [view.across * (by[0] ?? 0), by[1]];
     const { left, right, bottom, top } = item.box;
     dispatch(item.move(job, { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy }));
   };

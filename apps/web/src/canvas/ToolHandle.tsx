@@ -40,7 +40,7 @@ export function ToolHandle({ view, tool }: { view: SceneView; tool: Tool }) {
         // sliding sideways keeps the height, so that a pass is one line
         const level = Math.abs(dy) < Math.abs(dx) || now.current.y === start.current.y ? Math.abs(dy) < 24 : false;
         const y = start.current.y - (level ? 0 : dy / view.scale);
-        moveTo(now.current, start.current.x + dx / view.scale, y);
+        moveTo(now.current, start.current.x + (view.across * dx) / view.scale, y);
       },
       onDone: () => undefined,
       onCancel: () => undefined,
@@ -53,7 +53,7 @@ export function ToolHandle({ view, tool }: { view: SceneView; tool: Tool }) {
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
-    moveTo(tool.pass ? tool : putDown(tool), tool.x + by[0]!, tool.y + by[1]!);
+    moveTo(tool.pass ? tool : putDown(tool), tool.x + view.across * by[0]!, tool.y + by[1]!);
   };
   const { x, y } = view.toPx(tool.x, tool.y);
   const shown = tool.lit ? 'lit' : 'dark';

@@ -13,6 +13,13 @@ type Stroke = Pick<
 export function strokeOf(role: Role, palette: Palette): Stroke {
   const { ink, soft, sheet, raised, action, wood, tape, tapeEdge } = palette;
   switch (role) {
+    // outlines that are no upright boxes: walls and things of a corner seen from above
+    case 'cut':
+      return { fill: raised, stroke: ink, strokeWidth: 1 };
+    case 'object':
+      return { fill: raised, fillOpacity: 0.7, stroke: ink, strokeWidth: 1.3 };
+    case 'plate':
+      return { fill: wood, stroke: ink, strokeWidth: 1.2 };
     case 'set-cut':
       return { fill: ink, stroke: ink, strokeWidth: 1 };
     case 'set-tilted':

@@ -39,6 +39,7 @@ export function zoomed(view: View, { factor, x, y }: Zoom): View {
   if (factor === 1) return view;
   return {
     scale: view.scale * factor,
+    across: view.across,
     toPx: (mx, my) => {
       const at = view.toPx(mx, my);
       return { x: at.x * factor + x, y: at.y * factor + y };

@@ -1,4 +1,7 @@
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
+import type { Side } from '@steddo/contract';
+import { sideWallCommand } from '@steddo/core';
+import { useSeenWall } from '../state/roomState';
 import type { Field } from './fields';
 
 export interface PadOpened {
@@ -35,8 +38,28 @@ export function PadProvider({ children }: { children: ReactNode }) {
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 
+/** The pad belongs to the whole room: what is typed for a field of a corner's other wall is put onto that wall. */
 export function usePad(): PadState {
   const state = useContext(Context);
   if (!state) throw new Error('a TapeField stands outside a room');
-  return state;
+  const wall = useSeenWall();
+  return useMemo(
+    () =>
+      wall === undefined || wall === 'main'
+        ? state
+        : {
+            ...state,
+            open: (fields: Field[], index: number) =>
+              state.open(
+                fields.map((f) => onWall(f, wall)),
+                index,
+              ),
+          },
+    [state, wall],
+  );
 }
+
+const onWall = (field: Field, wall: Side): Field => ({
+  ...field,
+  command: (value, now) => sideWallCommand(now, wall, field.command(value, now)),
+});

@@ -2,8 +2,8 @@ import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Drilled, Hole } from '@steddo/contract';
-import { drillScene } from '@steddo/drawing';
-import { findingText, markWords, resultName, spokenMark } from '@steddo/text';
+import { drillScene, mirrorScene } from '@steddo/drawing';
+import { findingText, markWords, resultName, spokenMark, wallTitle } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { rooms } from '../data/shared';
 import { Action, IconTap } from '../ui/Action';
@@ -14,7 +14,7 @@ import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
 import { Verdict } from '../ui/Verdict';
 import { timberLeft } from '../state/nextStep';
-import { useRoomContext } from '../state/roomState';
+import { OnWall, useRoomContext, useSeenWall, useShown } from '../state/roomState';
 import type { RoomState } from '../data/rooms';
 import { AtMark } from './AtMark';
 import { lateText } from './lateText';
@@ -32,13 +32,28 @@ import { useWakeLock } from '../features/ladder/useWakeLock';
 
 /** At the wall: one mark at a time, readable from a step-ladder, one thumb. */
 export function LadderPage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{({ state, posture }) => <Ladder state={state} posture={posture} />}</RoomFrame>;
+  return (
+    <RoomFrame id={id}>
+      {({ state, posture }) => (
+        <WallByWall>
+          <Ladder state={state} posture={posture} />
+        </WallByWall>
+      )}
+    </RoomFrame>
+  );
+}
+
+/** In a corner one wall after the other: the first that has a hole still to drill. */
+function WallByWall({ children }: { children: ReactNode }) {
+  const wall = useShown((s) => s.plan.holes?.find((h) => !h.done)?.wall ?? 'main');
+  return <OnWall wall={wall}>{children}</OnWall>;
 }
 
 function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
   const { id } = state;
   const canUndo = state.history.undo.length > 0;
   const { job, plan, late, say, dispatch, readOnly } = useRoomContext();
+  const wall = useSeenWall();
   const palette = usePalette();
   const awake = useWakeLock();
   const speech = useSpeech();
@@ -48,6 +63,8 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
   const hole = here.at === 'mark' ? here.hole : undefined;
   const mark = hole && plan.marks?.find((m) => m.id === hole.id);
   const words = hole && mark ? markWords(hole, mark, plan, say) : undefined;
+  const drawn = drillScene(job, plan, hole?.id);
+  const plate = wall === 'left' ? mirrorScene(drawn, job.room.wall.width) : drawn;
   const stops = plan.findings.filter((f) => f.level === 'stop' && !f.acknowledged);
   // while wall or holes say stop nothing is ticked as good; what came of a hole can still be said
   const timber = timberLeft(plan);
@@ -70,7 +87,7 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
         <IconTap icon="back" label="back to the holes" onPress={() => router.replace(`/room/${id}/holes`)} />
         <View style={{ flex: 1 }}>
           <Txt kind="title" level={1} lines={2}>
-            {disputed ? 'Wood, or nothing?' : headingOf(here)}
+            {disputed ? 'Wood, or nothing?' : `${wall ? `${wallTitle(wall)}: ` : ''}${headingOf(here)}`}
           </Txt>
           <Txt kind="small" soft>
             {awake ? 'screen kept awake' : 'the screen may sleep'}
@@ -118,8 +135,8 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
           posture={posture}
           drawing={
             <Drawing
-              scene={drillScene(job, plan, hole?.id)}
-              box={drillScene(job, plan, hole?.id).focus}
+              scene={plate}
+              box={plate.focus}
               label={words ? words.name : 'the plate'}
               testID="ladder-plate"
               units={job.units}

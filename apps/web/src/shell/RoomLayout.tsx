@@ -13,6 +13,7 @@ import type { BuiltStage } from '../state/stageIds';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
+import { ByWall } from '../work/WallSwitch';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Announced } from './Announced';
 import { Header } from './Header';
@@ -194,6 +195,9 @@ function PanelOrPad({ below, ...panel }: PanelProps & { below: React.ReactNode }
   );
 }
 
+/** Where a corner's walls are worked on one at a time. */
+const BY_WALL: ReadonlySet<BuiltStage> = new Set(['room', 'wall']);
+
 /** The drawings, greyed while the room cannot be worked out. */
 function LastGood({ stage, turn, wide = false }: { stage: BuiltStage; turn: EditTurn; wide?: boolean }) {
   const late = useShown((s) => s.late);
@@ -202,7 +206,13 @@ function LastGood({ stage, turn, wide = false }: { stage: BuiltStage; turn: Edit
   return (
     <View style={{ flex: 1 }}>
       <View style={{ flex: 1, opacity: late ? 0.4 : 1 }}>
-        <Canvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />
+        {BY_WALL.has(stage) ? (
+          <ByWall>
+            <Canvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />
+          </ByWall>
+        ) : (
+          <Canvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />
+        )}
       </View>
       {late ? (
         <View style={{ paddingHorizontal: 12, paddingVertical: 4 }} testID="late">

@@ -1,5 +1,6 @@
 import { createContext, useContext, useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
 import type { ScrewDrawn, SetAsk } from '@steddo/drawing';
+import type { CornerWall } from './seenStore';
 import type { ViewName } from './stageIds';
 
 /** What the drawings show besides the job: the view, what is asked for, what is held. */
@@ -15,6 +16,9 @@ interface CanvasState {
   /** The thing on the wall whose numbers are open. */
   held: string | undefined;
   setHeld: (id: string | undefined) => void;
+  /** In a corner: which of its walls is worked on. */
+  wall: CornerWall;
+  setWall: (wall: CornerWall) => void;
   /** What is traced over the wall with a thumb, corner to corner. */
   trace: Trace | undefined;
   setTrace: (trace: Trace | undefined) => void;
@@ -39,11 +43,12 @@ export function CanvasProvider({ children }: { children: ReactNode }) {
   const [ask, setAsk] = useState<SetAsk>('none');
   const [screw, setScrew] = useState<ScrewDrawn>();
   const [held, setHeld] = useState<string>();
+  const [wall, setWall] = useState<CornerWall>('main');
   const [trace, setTrace] = useState<Trace>();
   const zoomer = useRef<Zoomer>(undefined);
   const value = useMemo(
-    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld, trace, setTrace, zoomer }),
-    [view, ask, screw, held, trace],
+    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld, wall, setWall, trace, setTrace, zoomer }),
+    [view, ask, screw, held, wall, trace],
   );
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }

@@ -2,6 +2,7 @@ import {
   createContext,
   useContext,
   useLayoutEffect,
+  useMemo,
   useRef,
   useState,
   useSyncExternalStore,
@@ -10,9 +11,12 @@ import {
 import type { Job, Plan } from '@steddo/contract';
 import type { Planner } from './planner';
 import { RoomSession, type RoomDoings, type RoomSource } from './roomSession';
-import type { RoomActions, RoomShown, RoomStore } from './roomStore';
+import type { RoomActions, RoomShown, ShownSource } from './roomStore';
+import { SeenStore, type CornerWall } from './seenStore';
 
-const Context = createContext<RoomStore | undefined>(undefined);
+const Context = createContext<ShownSource | undefined>(undefined);
+/** What a part of a corner's room is seen from, and the whole of it. */
+const SeenContext = createContext<{ wall: CornerWall; whole: ShownSource } | undefined>(undefined);
 
 /** Hands an open room to everything below it. */
 export function RoomProvider({
@@ -32,7 +36,31 @@ export function RoomProvider({
   return <Context.Provider value={session.store}>{children}</Context.Provider>;
 }
 
-function useStore(): RoomStore {
+/** Everything below it sees one wall of a corner job alone, and works on it as on any wall; any other room is as it is. */
+export function OnWall({ wall, children }: { wall: CornerWall; children: ReactNode }) {
+  const given = useStore();
+  const whole = useContext(SeenContext)?.whole ?? given;
+  const seen = useMemo(() => new SeenStore(whole, wall), [whole, wall]);
+  const corner = useShown((s) => s.plan.corner !== undefined);
+  const value = useMemo(() => ({ wall, whole }), [wall, whole]);
+  if (!corner) return children;
+  return (
+    <SeenContext.Provider value={value}>
+      <Context.Provider value={seen}>{children}</Context.Provider>
+    </SeenContext.Provider>
+  );
+}
+
+/** Which wall of a corner is seen here; undefined where all of the room is. */
+export const useSeenWall = (): CornerWall | undefined => useContext(SeenContext)?.wall;
+
+/** The job and plan of the whole room at the moment of asking, whatever wall is seen here. */
+export function useWholeNow(): () => RoomShown {
+  const own = useStore();
+  return (useContext(SeenContext)?.whole ?? own).get;
+}
+
+function useStore(): ShownSource {
   const store = useContext(Context);
   if (!store) throw new Error('used outside a room');
   return store;
@@ -69,13 +97,19 @@ export function useRoomContext(): RoomShown & RoomActions {
   const store = useStore();
   const used = useRef(new Set<keyof RoomShown>());
   const last = useRef(store.get());
+  const from = useRef(store);
+  if (from.current !== store) {
+    // another wall is another room to whoever works on it
+    from.current = store;
+    last.current = store.get();
+  }
   const shown = useSyncExternalStore(store.subscribe, () => {
     const now = store.get();
     const changed = [...used.current].some((field) => !Object.is(now[field], last.current[field]));
     if (changed) last.current = now;
     return last.current;
   });
-  const [view] = useState(() => new Tracked(used.current, store));
+  const view = useMemo(() => new Tracked(used.current, store), [store]);
   view.shown = shown;
   return view;
 }
@@ -85,7 +119,7 @@ class Tracked implements RoomShown, RoomActions {
   shown: RoomShown;
   constructor(
     private readonly used: Set<keyof RoomShown>,
-    private readonly store: RoomStore,
+    private readonly store: ShownSource,
   ) {
     this.shown = store.get();
   }

@@ -27,8 +27,15 @@ export interface RoomActions {
   goTo: (stage: Stage) => void;
 }
 
+/** Where a component gets what is shown, and hears of a change. */
+export interface ShownSource {
+  get: () => RoomShown;
+  subscribe: (listener: () => void) => () => void;
+  readonly actions: RoomActions;
+}
+
 /** What is shown, and who wants to know of a change. */
-export class RoomStore {
+export class RoomStore implements ShownSource {
   private shown: RoomShown;
   private listeners = new Set<() => void>();
 

@@ -2,7 +2,7 @@ import { createContext, useContext, useEffect, useMemo, useRef, useState, type R
 import type { Job, NextLook } from '@steddo/contract';
 import type { Instruments, NextLooks } from '@steddo/core';
 import { wallWorker } from '../worker/wall';
-import { useRoomContext } from './roomState';
+import { useRoomContext, useSeenWall, useWholeNow } from './roomState';
 import type { BuiltStage } from './stageIds';
 import type { Tool } from './tools';
 
@@ -88,6 +88,8 @@ export function useWall(): WallState {
 /** Asks the worker for the next look, whenever the job has settled; for the card that shows it. */
 export function useAskNext(): void {
   const { job } = useRoomContext();
+  const whole = useWholeNow();
+  const wall = useSeenWall() ?? 'main';
   const { skipped, setNext, setNextFor, setWorking } = useWall() as Inner;
   const asked = useRef(0);
   useEffect(() => {
@@ -96,7 +98,7 @@ export function useAskNext(): void {
     const timer = setTimeout(() => {
       setWorking(true);
       void wallWorker()
-        .nextLooks(job, [...skipped])
+        .nextLooks(whole().job, [...skipped], wall)
         .then((found) => {
           if (mine !== asked.current) return;
           setNext(found);
@@ -105,7 +107,7 @@ export function useAskNext(): void {
         });
     }, SETTLE_MS);
     return () => clearTimeout(timer);
-  }, [job, skipped, setNext, setNextFor, setWorking]);
+  }, [job, whole, wall, skipped, setNext, setNextFor, setWorking]);
 }
 
 /** The look that the drawing points at. */

@@ -145,6 +145,8 @@ function commandFor({ kind, by }: Remedy, job: Job, plan: Plan): Command | undef
       return plan.placement && { do: 'put', path: 'choices.centreX', value: plan.placement.centre.x + Number(by) };
     case 'pack':
       return { do: 'put', path: 'choices.packing', value: Number(by) };
+    case 'corner-gap':
+      return { do: 'put', path: 'choices.cornerGap', value: Number(by) };
     case 'let-go':
       return { do: 'drop', path: `choices.${by as 'plateX' | 'armHole' | 'fold'}` };
     case 'anchors':

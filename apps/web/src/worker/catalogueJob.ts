@@ -2,6 +2,7 @@ import type { Catalogue, Fault, Job, Mount, MountType, Ranked } from '@steddo/co
 import {
   comparePlaces,
   fitContext,
+  isRanked,
   newMemory,
   placeOf,
   rankOne,
@@ -107,7 +108,8 @@ export class MountRanking {
     for (let i = 0; i < mounts.length; i += AT_ONCE) {
       if (i > 0) await pause();
       if (!wanted()) return undefined;
-      for (const mount of mounts.slice(i, i + AT_ONCE)) if (!mount.archived) places.push(placeOf(mount, job, context));
+      for (const mount of mounts.slice(i, i + AT_ONCE))
+        if (isRanked(mount, job)) places.push(placeOf(mount, job, context));
       progress(Math.min(i + AT_ONCE, mounts.length), mounts.length);
     }
     return searchFirst(places.sort(comparePlaces), job, context, found);

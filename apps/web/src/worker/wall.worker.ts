@@ -1,8 +1,8 @@
 import * as Comlink from 'comlink';
-import type { Job, TolerancePlan } from '@steddo/contract';
+import type { Job, Side, TolerancePlan } from '@steddo/contract';
 import {
   followAdvice,
-  nextLooks,
+  looksOnWall,
   plan,
   practiceWall,
   simulated,
@@ -20,8 +20,8 @@ const pause = () => new Promise<void>((resolve) => setTimeout(resolve));
 
 /** Where to look next, practice walls, and how sure a job is, are worked out here: a drag never waits for them. */
 const api = {
-  nextLooks(job: Job, skip: string[]): NextLooks | undefined {
-    return nextLooks(job, plan(job), skip);
+  nextLooks(job: Job, skip: string[], wall: 'main' | Side): NextLooks | undefined {
+    return looksOnWall(job, plan(job), wall, skip);
   },
   practiceWall(job: Job, seed: number): HiddenWall {
     return practiceWall(job, seed);

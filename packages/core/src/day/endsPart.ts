@@ -1,5 +1,6 @@
 import type { Finding, Job, Mount, Part as Taken, Placement, Plan } from '@steddo/contract';
 import { armOf } from '../arm/arm';
+import { isCorner } from '../room/roomKind';
 import { leadWay } from '../arm/leadWays';
 import { hangPart } from '../hang/hangPart';
 import type { StepContext } from '../hang/stepTable';
@@ -29,7 +30,9 @@ type Ends = Pick<Plan, 'leads' | 'hang' | 'day' | 'soundbar'>;
 /** Leads, hanging and the day: what follows once the set has a mount and a place. */
 export function endsPart(input: EndsInput): { section: Ends; findings: Finding[] } {
   const { job, mount, screen, people, extended, holes, parts, timber, placement } = input;
-  const leads = placement ? leadsPart(hungSet(input, placement), behind(input, placement)) : { findings: [] };
+  // how long a lead has to be round a corner nobody has worked out
+  const leads =
+    placement && !isCorner(job) ? leadsPart(hungSet(input, placement), behind(input, placement)) : { findings: [] };
   // a lead of which nobody knows where it goes still has to go in
   const ways = (job.leads ?? []).map((l) => leadWay(l, mount));
   const context: StepContext = { job, mount, holes, leads: ways, people, extended, timber };

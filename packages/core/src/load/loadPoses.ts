@@ -60,6 +60,13 @@ const SHOULDERS = 9;
  * reported goes by the poses that this room leaves. A mount that does not move has its one pose.
  */
 export function freePoses(hung: Hung): LoadPose[] {
+  const own = (hung.carried ?? []).map((c): LoadPose => ({ ...c, extension: c.standoff, yaw: 0, stays: true }));
+  // a rack has no other: its links carry the set where it is
+  if (hung.carried && !hung.mount.arm?.links) return own;
+  return [...own, ...armPoses(hung)];
+}
+
+function armPoses(hung: Hung): LoadPose[] {
   const arm = armOf(hung.mount, hung.plateX, hung.fold, hung.spacer);
   if (!arm) return [restingPose(hung)];
   const shape = shapeOf(hung, arm);

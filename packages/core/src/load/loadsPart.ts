@@ -134,7 +134,9 @@ function forceWorkings(hung: Hung, { group, at }: Carrying, { pose, handling }: 
 }
 
 /** How far out the set's centre of mass is: what is known by parts for a set that stays, one figure for an arm's pose. */
-function massOut({ job, mount, spacer }: Hung, pose: LoadPose, packing: Working): Working {
+function massOut({ job, mount, spacer, carried }: Hung, pose: LoadPose, packing: Working): Working {
+  const known = carried?.find((c) => c.x === pose.x && c.standoff === pose.standoff);
+  if (known) return sum('mass-out', known.working, packing);
   if (moves(mount)) return sum('mass-out', leaf('pose-out', pose.standoff, 'mm'), packing);
   const { thickness } = job.screen;
   const guess = thickness === undefined || (job.guessed ?? []).includes('screen.thickness');

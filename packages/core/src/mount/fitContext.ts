@@ -1,17 +1,20 @@
-import type { Build, Job, Mount } from '@steddo/contract';
+import type { Build, Fit, Job, Mount } from '@steddo/contract';
 import { feasible } from '../primitives/intervals';
 import type { Estimate } from './estimateUtilisation';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { frameOf, wantedHeight } from '../placement/frameOf';
 import { heightLimits } from '../placement/heightLimits';
 import { onMainWall, plateMayCover } from '../room/roomThings';
-import { anglesAt, edges, spotAt, tiltOf } from '../placement/placeSet';
+import { anglesAt, edges, spotAt, tiltOf, type Frame } from '../placement/placeSet';
 import { roughRoom, type RoughRoom } from '../reach/roughReach';
 import { outlineOf } from '../screen/outlineOf';
 import { seatAngles } from '../sight/seatAngles';
 import { judgeLift, liftOf, type JudgedLift } from '../lift/judgeLift';
 import { newMountMemory, type MountMemory } from './mountMemory';
 import type { RoomForPlate } from './plateRoom';
+import { cornerSideOf, isCorner } from '../room/roomKind';
+import { cornerReachRule } from '../corner/mountInCorner';
+import { sideWallOf, type SideWall } from '../twoWalls/sideWall';
 import { partsBehind, type Wall } from '../room/wallAt';
 import type { Seats } from './typeAdvice';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
@@ -31,6 +34,8 @@ export interface FitContext {
   rough?: RoughRoom;
   /** How heavy the set is to lift onto a mount. */
   lift: (mount: Mount) => JudgedLift;
+  /** In a corner: what its other wall is, and whether a mount reaches the walls there. */
+  corner?: { side: () => SideWall; reaches: (mount: Mount) => Fit[] };
   /** Absent while no height is wanted, or the set alone, without a plate, finds no place. */
   room?: RoomForPlate;
 }
@@ -63,6 +68,7 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
   const framed = frameOf(bare, outline);
   if (!framed.ok) return { ...base, seats: { seats: [] } };
   const { frame } = framed;
+  if (isCorner(job)) return inCorner(job, { ...base, liftTo }, frame);
   const { width, centreX } = frame;
   const seats = seatAngles(bare, centreX);
   const rough = roughRoom(job, { centreX: centreX.value, width: width.value, thickness }, memory.armAtZero);
@@ -97,5 +103,31 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
       wanted: wanted.value,
       sag: job.aim.sag ?? 0,
     },
+  };
+}
+
+/** In a corner: seats by its middle line, both walls behind the mount, and its feet by statics of their own instead of the closed form. */
+function inCorner(
+  job: Job,
+  base: Pick<FitContext, 'yieldTable' | 'reachOf' | 'lift'> & { liftTo: (bottom: number) => FitContext['lift'] },
+  frame: Frame,
+): FitContext {
+  const { liftTo, ...kept } = base;
+  const { mount: _, ...bare } = job;
+  const seats = seatAngles(bare, frame.centreX, frame);
+  let side: SideWall | undefined;
+  const known = () => (side ??= sideWallOf(job));
+  const own = job.room.sideWalls?.[cornerSideOf(job)]?.build;
+  const { build } = job.room.wall;
+  const wanted = wantedHeight(frame).section;
+  const spot = wanted && spotAt(frame, wanted);
+  const tilt = spot && tiltOf(anglesAt(frame, spot), bare);
+  return {
+    ...kept,
+    estimate: () => undefined,
+    seats: { seats, ...(tilt ? { tilt } : {}) },
+    behind: own ? [build, { ...build, ...own }] : [build],
+    corner: { side: known, reaches: (mount) => cornerReachRule(job, mount, frame.width) },
+    ...(spot ? { lift: liftTo(spot.bottom.value) } : {}),
   };
 }

@@ -1,5 +1,6 @@
 import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
 import { holdsRule } from './estimateUtilisation';
+import { hangsIn, roomKindOf } from '../room/roomKind';
 import { coveringOf } from '../room/wallAt';
 import type { FitContext } from './fitContext';
 import type { JudgedLift } from '../lift/judgeLift';
@@ -24,7 +25,8 @@ export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>, contex
     massRule(mount, screen.mass),
     patternRule(mount, screen.pattern),
     sizeRule(mount, screen.diagonal),
-    wallRule(mount, builds),
+    roomKindRule(mount, job),
+    wallRule(mount, builds, context?.corner !== undefined && mount.corner !== undefined),
     ...coveringRule(mount, builds),
     ...spacingRule(mount, builds),
     ...(context ? roomRules(mount, context) : []),
@@ -36,6 +38,7 @@ export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>, contex
 
 function roomRules(mount: Mount, context: FitContext): Fit[] {
   return [
+    ...(context.corner ? context.corner.reaches(mount) : []),
     ...(context.room ? plateRoomRule(mount, context.room) : []),
     ...seatRules(mount, context.seats, context.rough),
     peopleRule(context.lift(mount)),
@@ -123,12 +126,21 @@ function sizeRule(mount: Mount, diagonal: number): Fit {
   };
 }
 
+/** A corner's rack on one wall, or a plain mount in a corner, is no mount at all. */
+function roomKindRule(mount: Mount, job: Pick<Job, 'room'>): Fit {
+  const limit = roomKindOf({ ...job, mount });
+  const ok = hangsIn(mount.type, limit);
+  return { rule: 'room-kind', ...judged(ok), value: mount.type, limit, margin: ok ? 0 : -1 };
+}
+
 /** Of the builds behind the set one that the mount is made for is enough: each hole is then judged in what is behind it. */
-function wallRule(mount: Mount, builds: readonly Build[]): Fit {
+function wallRule(mount: Mount, builds: readonly Build[], onEach: boolean): Fit {
   const kinds = Object.keys(mount.walls);
   const known = builds.some((b) => b.kind !== 'unknown');
-  const taken = builds.find((b) => kinds.includes(b.kind));
-  const ok = taken !== undefined;
+  // a rack has a foot on each of two walls
+  const not = onEach ? builds.find((b) => !kinds.includes(b.kind)) : undefined;
+  const taken = not ?? builds.find((b) => kinds.includes(b.kind));
+  const ok = taken !== undefined && not === undefined;
   return {
     rule: 'wall-kind',
     ok,

@@ -29,6 +29,11 @@ function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding | undefined {
       const { min: minMm, max: maxMm } = mount.screenSize;
       return finding('mount-size', fit.level, 'mount', { diagonalMm: value, minMm, maxMm });
     }
+    case 'room-kind':
+      return finding('mount-room-kind', fit.level, 'mount', { type: fit.value, kind: fit.limit });
+    case 'corner-reach':
+      // the corner's own findings say which wall, and by how much
+      return undefined;
     case 'wall-kind':
       return finding('mount-wall', fit.level, 'mount', {
         kind: String(fit.value),

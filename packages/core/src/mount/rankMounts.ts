@@ -1,9 +1,10 @@
-import type { Fit, Job, Mount, MountType, Ranked } from '@steddo/contract';
+import type { Fit, Job, Mount, Ranked } from '@steddo/contract';
 import { SCHEMED, schemeRule } from './schemeRule';
 import { fitContext, type FitContext } from './fitContext';
 import { fitMount, shortfall } from './fitMount';
 import { seatShortfall } from './seatRules';
 import type { MountMemory } from './mountMemory';
+import { hangsIn, roomKindOf } from '../room/roomKind';
 import { toMeasure } from './toMeasure';
 import { inferStuds, readingsOf, type StudsFound } from '../wall/inferStuds';
 
@@ -15,7 +16,6 @@ export interface RankPlace {
   seats: number;
   /** What the worst fastener has of what it may hold, to the nearest tenth; 1 where it cannot be said. */
   utilisation: number;
-  special: number;
   price: number;
   /** It was given the whole scheme search. */
   searched?: boolean;
@@ -27,10 +27,10 @@ interface Judged extends RankPlace {
 }
 
 /**
- * Mounts for this set, wall and room, best first: stops, cautions, mounts for special places after
- * the rest, fitness for the seats, what the worst fastener has to hold, least depth, price, then name. The first
+ * Mounts for this set, wall and room, best first: stops, cautions, fitness for the seats, what the worst fastener has to hold, least depth, price, then name. The first
  * twenty are given the whole scheme search, and rank by what it finds. Each says why it is where it is; each that
- * fails names the failed rule nearest to passing. Archived mounts are left out. With nothing in the
+ * fails names the failed rule nearest to passing. Archived mounts and those for another
+ * kind of room are left out. With nothing in the
  * catalogue the list is empty.
  */
 export function rankMounts(
@@ -41,12 +41,16 @@ export function rankMounts(
 ): Ranked[] {
   const context = fitContext(job, memory);
   const judged = mounts
-    .filter((mount) => !mount.archived)
+    .filter((mount) => isRanked(mount, job))
     .map((mount) => judgeMount(mount, job, context))
     .sort(comparePlaces);
   const first = judged.slice(0, SCHEMED).map((j) => searched(j, job, context, found));
   return [...first, ...judged.slice(SCHEMED)].sort(comparePlaces).map(rankedOf);
 }
+
+/** Only what hangs in this kind of room is in its list, and nothing that was put away. */
+export const isRanked = (mount: Mount, job: Pick<Job, 'room' | 'mount'>): boolean =>
+  !mount.archived && hangsIn(mount.type, roomKindOf(job));
 
 /** What stops it is its load in closed form alone, which the whole search takes the place of. */
 const mayHold = (reasons: readonly Fit[]): boolean =>
@@ -102,7 +106,6 @@ function judgeMount(mount: Mount, job: Job, context: FitContext, more: readonly 
     cautions,
     seats: seatShortfall(reasons),
     utilisation: utilisationOf(reasons),
-    special: Number(SPECIAL.includes(mount.type)),
     // a mount without a price comes after every priced one; finite, so that two of them tie
     price: mount.price ?? Number.MAX_SAFE_INTEGER,
   };
@@ -114,14 +117,10 @@ function utilisationOf(reasons: readonly Fit[]): number {
   return typeof value === 'number' ? Math.round(value * 10) / 10 : 1;
 }
 
-/** Made for a place of their own (a corner, a camper, a bench, a hole in the wall): after the rest. */
-const SPECIAL: readonly MountType[] = ['corner', 'vehicle', 'monitor-arm', 'recess'];
-
 export function comparePlaces(a: RankPlace, b: RankPlace): number {
   return (
     a.stops - b.stops ||
     a.cautions - b.cautions ||
-    a.special - b.special ||
     a.seats - b.seats ||
     a.utilisation - b.utilisation ||
     a.mount.depth.folded - b.mount.depth.folded ||

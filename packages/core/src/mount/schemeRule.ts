@@ -1,7 +1,11 @@
 import type { Fit, Job, Mount } from '@steddo/contract';
+import type { YieldTable } from '../fixing/fastenerCapacity';
+import { mainWallJob } from '../room/wallView';
+import { cornerPart } from '../twoWalls/cornerPart';
+import type { SideWall } from '../twoWalls/sideWall';
 import type { FitContext } from './fitContext';
 import { frameOf, wantedHeight } from '../placement/frameOf';
-import { spotAt } from '../placement/placeSet';
+import { spotAt, type Frame } from '../placement/placeSet';
 import { planPlate } from '../plate/planPlate';
 import { chooseScheme, fasteningOf } from '../scheme/chooseScheme';
 import { roomLoads } from './roomLoads';
@@ -11,7 +15,7 @@ import { outlineOf } from '../screen/outlineOf';
 import type { StudsFound } from '../wall/inferStuds';
 import { solidSections } from '../wall/wallPart';
 
-type Kept = Pick<FitContext, 'yieldTable' | 'reachOf'>;
+type Kept = Pick<FitContext, 'yieldTable' | 'reachOf' | 'corner'>;
 
 /** So many of the list are given the whole search. */
 export const SCHEMED = 20;
@@ -28,6 +32,7 @@ export function schemeRule(mount: Mount, job: Job, found: StudsFound, context: K
   const other: Job = { ...rest, mount, choices };
   const framed = frameOf(other, outlineOf(job.screen, job.guessed ?? []));
   if (!framed.ok) return [];
+  if (context.corner) return cornerRule(other, framed.frame, found, context.corner.side(), yieldTable);
   const { centreX } = framed.frame;
   const frame = { ...framed.frame, plateX: planPlate(other, mount, found, centreX).x.value };
   const wanted = wantedHeight(frame).section;
@@ -70,4 +75,26 @@ export function schemeRule(mount: Mount, job: Job, found: StudsFound, context: K
       axis,
     },
   ];
+}
+
+/** In a corner: the worse of what holds it on either wall, as its plan has it. */
+function cornerRule(job: Job, frame: Frame, found: StudsFound, side: SideWall, yieldTable: YieldTable): Fit[] {
+  const wanted = wantedHeight(frame).section;
+  const spot = wanted && spotAt(frame, wanted);
+  if (!spot || spot.conflict) return [];
+  const main = { job: mainWallJob(job), found, wall: solidSections(job) };
+  const made = cornerPart({ job, frame, spot, main, side, yieldTable });
+  const { corner, scheme, loads } = made;
+  if (!corner.feet || found.studs.length + side.found.studs.length === 0) return [];
+  const base = { rule: 'scheme', limit: 1, ...(scheme ? { axis: scheme.kind } : {}) } as const;
+  const held = loads && made.holes.length > 0 && (job.mount?.corner === undefined || made.sideHoles.length > 0);
+  if (!held) return [{ ...base, ok: false, level: 'stop', value: 'none', margin: -1 }];
+  const labelled = made.findings.some((f) => f.code === 'held-by-label');
+  const level =
+    loads.worst <= 1
+      ? 'info'
+      : labelled && !made.findings.some((f) => f.code === 'load-too-great')
+        ? 'caution'
+        : 'stop';
+  return [{ ...base, ok: level === 'info', level, value: loads.worst, margin: 1 - loads.worst, unit: 'ratio' }];
 }

@@ -108,7 +108,6 @@ export interface FindingValues {
   'flue-clearance': { object: string; distanceMm: number; leastMm: number };
   'flue-unasked': { object: string; distanceMm: number };
   'over-fire': { object: string; offMm: number; wallMm: number; breastMm?: number };
-  'corner-one-wall': Record<string, never>;
   'light-heavy': { object: string; massKg: number; limitKg: number };
   'light-no-rating': { object: string };
   'light-unsound': { object: string; state: string };
@@ -211,6 +210,18 @@ export interface FindingValues {
   'folded-blocked': { by: string; edgeMm: number };
   'over-walkway': { outMm: number; bottomMm: number };
   'corner-out': { outMm: number };
+  'corner-no-wood': {
+    xMm: number;
+    /** To the nearest stud, away from the corner or, below 0, towards it. */ byMm?: number;
+  };
+  'corner-undrawn': Record<string, never>;
+  'corner-bracket-in-wall': { onWall: string; byMm: number };
+  'corner-link-short': { onWall: string; needMm: number; linkMm: number };
+  'corner-foot-off': { onWall: string; xMm: number; widthMm: number };
+  'corner-arm-short': { outMm: number; leastMm: number; mostMm: number };
+  'corner-turn-short': { needDeg: number; hasDeg: number };
+  'corner-thing-in-way': { object: string; gapMm: number };
+  'mount-room-kind': { type: string; kind: string };
   'level-not-turned': { on: string };
   'level-good': { riseMm: number; spanMm: number };
   'level-off': { riseMm: number; spanMm: number; high: string };

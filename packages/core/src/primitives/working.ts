@@ -99,6 +99,10 @@ export function combine(op: Op, values: readonly number[]): number {
       return Math.atan2(first, second) * DEGREES;
     case 'tan':
       return Math.tan(first / DEGREES);
+    case 'sin':
+      return Math.sin(first / DEGREES);
+    case 'cos':
+      return Math.cos(first / DEGREES);
     case 'abs':
       return Math.abs(first);
     case 'hypot':

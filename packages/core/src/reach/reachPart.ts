@@ -3,7 +3,6 @@ import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
 import { faceOut, type FurtherOut } from '../sight/viewerAngles';
 import { moves, reachOf } from '../arm/arm';
-import { cornerOut } from './cornerOut';
 import { cableSlack } from '../arm/armCable';
 import { clearances } from './clearances';
 import type { Hung } from '../arm/hung';
@@ -31,12 +30,7 @@ export function reachPart(input: ReachInput): Part<ReachPlan> & { model?: ReachM
   const { mount } = job;
   if (!mount || placed.conflict) return { findings: [] };
   const front = faceOut(job, input);
-  const around = [
-    ...walkwayFinding(job, placed, front),
-    ...(mount.type === 'corner'
-      ? [finding('corner-out', 'info', 'reach', { outMm: cornerOut(placed.right - placed.left) })]
-      : []),
-  ];
+  const around = walkwayFinding(job, placed, front);
   const model = moves(mount) ? modelOf(input, mount) : undefined;
   if (!model) return { findings: around };
   const section = sectionOf(input, mount, model, front);

@@ -37,7 +37,6 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
     ...pastStudFinding(setting.job, holes),
     ...packingFindings(setting.job, setting.mount, candidate, holes),
     ...throughFinding(setting.job, setting.mount, candidate, holes),
-    ...(setting.mount.type === 'corner' ? [finding('corner-one-wall', 'caution', 'holes', {})] : []),
   ];
 }
 

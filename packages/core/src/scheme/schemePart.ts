@@ -1,5 +1,5 @@
 import type { Finding, Hole, Mount, Packing, Plan, Ranked, SchemePlan, TimberPlan } from '@steddo/contract';
-import type { Hung } from '../arm/hung';
+import type { Carried, Hung } from '../arm/hung';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { kitOf } from '../fixing/kit';
 import { gravityOf } from '../fixing/lagTables';
@@ -57,6 +57,8 @@ export interface SchemeInput {
   wall: Pick<Plan, 'courses' | 'backing'>;
   ranking: readonly Ranked[];
   yieldTable: YieldTable;
+  /** Where it carries the set by statics of its own, and the mount as it moves there. */
+  carried?: { by: readonly Carried[]; mount: Mount };
 }
 
 /** Step two, with the height known: plate, arm hole, fold and fasteners together, and every caution that goes with them. */
@@ -111,12 +113,17 @@ function onWall(input: SchemeInput): SchemeMade | undefined {
   const none = { spot, plate, holes: [] };
   const setting = settingFor(input, plates);
   if ('code' in setting) return { ...none, findings: [noWayFinding(setting)] };
-  const hung = hungOf(frame, spot, mount);
+  const hung = { ...hungOf(frame, spot, mount), ...(input.carried ? carriedBy(input.carried) : {}) };
   const schemes = chooseScheme(setting, hung);
   const { best } = schemes;
   if (!best) return { ...none, holes: holesThere(setting), ...refused(input, setting, schemes) };
   return { ...none, ...chosen(input, setting, best, schemes), fastening: fasteningOf(hung, best.candidate) };
 }
+
+const carriedBy = ({ by, mount }: NonNullable<SchemeInput['carried']>): Pick<Hung, 'carried' | 'mount'> => ({
+  carried: by,
+  mount,
+});
 
 /** The setting of the search with a spot's plates. */
 export const settingFor = ({ frame, mount, found, wall, yieldTable }: SchemeInput, plates: readonly PlateAt[]) =>

@@ -1,7 +1,7 @@
 import type { Distances, Finding, Job, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { half, leaf, minus, node } from '../primitives/working';
-import { faceOut, type FurtherOut } from './viewerAngles';
+import { eyeAhead, faceOut, type FurtherOut } from './viewerAngles';
 
 /** Degrees of view that a picture should fill at least and at most: common practice, from memory. */
 const FILLS_LEAST_DEG = 30;
@@ -24,10 +24,9 @@ export function pictureDistances(job: Job, width: Working, height: Working, out:
       linesBound('lines-1080', height, 1080),
     ],
     viewers: (job.room.viewers ?? []).flatMap((v) => {
-      if (v.distance === undefined) return [];
-      const path = `room.viewers.${v.id}.distance`;
-      const guess = (job.guessed ?? []).includes(path);
-      const away = minus('eye-to-face', leaf('eye-distance', v.distance, 'mm', { path, guess }), faceOut(job, out));
+      const ahead = eyeAhead(v, job.guessed ?? [], out);
+      if (!ahead) return [];
+      const away = minus('eye-to-face', ahead, faceOut(job, out));
       if (away.value <= 0) return [];
       const fills = fillsAt(width, away);
       const verdict: Distances['viewers'][number]['verdict'] =

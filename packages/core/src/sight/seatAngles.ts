@@ -1,7 +1,7 @@
 import type { Job, Working } from '@steddo/contract';
 import type { Point } from '../primitives/convex';
-import { leaf, minus, node } from '../primitives/working';
-import { faceOut, type FurtherOut } from './viewerAngles';
+import { minus, named, node } from '../primitives/working';
+import { eyeAcross, eyeAhead, faceOut, type FurtherOut } from './viewerAngles';
 
 export interface SeatAngle {
   viewer: string;
@@ -18,12 +18,15 @@ export interface SeatAngle {
 export function seatAngles(job: Job, centreX: Working, out: FurtherOut = {}): SeatAngle[] {
   return (job.room.viewers ?? []).flatMap((v) => {
     if (v.distance === undefined || v.x === undefined) return [];
-    const path = (field: string) => `room.viewers.${v.id}.${field}`;
-    const distance = leaf('eye-distance', v.distance, 'mm', { path: path('distance') });
-    const away = minus('eye-to-face', distance, faceOut(job, out));
+    const ahead = eyeAhead(v, [], out);
+    const aside = eyeAcross(v, centreX, out);
+    if (!ahead || !aside) return [];
+    const away = minus('eye-to-face', ahead, faceOut(job, out));
     if (away.value <= 0) return [];
-    const aside = minus('eye-across', leaf('eye-x', v.x, 'mm', { path: path('x') }), centreX);
     const at = { x: v.x, z: v.distance };
-    return [{ viewer: v.id, across: node('seat-across', 'atan', 'deg', [aside, away]), at }];
+    const straight = node('seat-across', 'atan', 'deg', [aside, away]);
+    const turn = out.facing?.turn;
+    const across = turn ? node('seat-across', '-', 'deg', [named('off-middle-line', straight), turn]) : straight;
+    return [{ viewer: v.id, across, at }];
   });
 }

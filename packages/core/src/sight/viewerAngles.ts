@@ -1,6 +1,7 @@
 import type { Job, Viewer, ViewerAngles, Working } from '@steddo/contract';
 import { leaf, minus, node } from '../primitives/working';
 import { eyeOf } from './eyeOf';
+import type { Facing } from './facing';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
 import type { Term } from '../primitives/terms';
 
@@ -21,6 +22,23 @@ export interface FurtherOut {
   spacer?: Working | undefined;
   /** How far the plate's back is in front of the wall: packing, a timber, a part that stands out. */
   plane?: Working | undefined;
+  /** Where it does not face straight out of the wall: then this alone counts. */
+  facing?: Facing | undefined;
+}
+
+/** From the wall to a viewer's eye; in a corner along the line that the set stands on. */
+export function eyeAhead(viewer: Viewer, guessed: readonly string[], { facing }: FurtherOut): Working | undefined {
+  if (viewer.distance === undefined) return undefined;
+  if (facing) return facing.ahead(viewer);
+  const path = `room.viewers.${viewer.id}.distance`;
+  return leaf('eye-distance', viewer.distance, 'mm', { path, guess: guessed.includes(path) });
+}
+
+/** How far a viewer sits to the right of the set's middle; undefined where nobody said. */
+export function eyeAcross(viewer: Viewer, centreX: Working, { facing }: FurtherOut): Working | undefined {
+  if (viewer.x === undefined) return undefined;
+  const at = facing ? facing.across(viewer) : leaf('eye-x', viewer.x, 'mm', { path: `room.viewers.${viewer.id}.x` });
+  return at && minus('eye-across', at, centreX);
 }
 
 /**
@@ -50,7 +68,8 @@ export function viewerAngles(viewer: Viewer, pose: SetPose, job: Job): ViewerAng
 }
 
 /** How far the set's face stands out from the wall, mm: what is under the plate, the folded mount, spacers, the set's thickness. */
-export function faceOut(job: Job, { spacer, plane }: FurtherOut = {}): Working {
+export function faceOut(job: Job, { spacer, plane, facing }: FurtherOut = {}): Working {
+  if (facing) return facing.front;
   const path = 'screen.thickness';
   const thickness = leaf('set-thickness', job.screen.thickness ?? SET_THICKNESS_MM, 'mm', {
     path,
@@ -64,14 +83,12 @@ export function faceOut(job: Job, { spacer, plane }: FurtherOut = {}): Working {
 }
 
 function runTo(viewer: Viewer, pose: SetPose, job: Job): Working | undefined {
-  if (viewer.distance === undefined) return undefined;
-  const at = (field: string) => `room.viewers.${viewer.id}.${field}`;
-  const guess = (job.guessed ?? []).includes(at('distance'));
-  const distance = leaf('eye-distance', viewer.distance, 'mm', { path: at('distance'), guess });
-  const along = minus('eye-to-face', distance, faceOut(job, pose.out));
+  const ahead = eyeAhead(viewer, job.guessed ?? [], pose.out);
+  if (!ahead) return undefined;
+  const along = minus('eye-to-face', ahead, faceOut(job, pose.out));
   if (along.value <= 0) return undefined;
-  if (viewer.x === undefined) return along;
-  const across = minus('eye-across', leaf('eye-x', viewer.x, 'mm', { path: at('x') }), pose.centreX);
+  const across = eyeAcross(viewer, pose.centreX, pose.out);
+  if (!across) return along;
   return node('eye-run', 'hypot', 'mm', [along, across]);
 }
 

@@ -1,7 +1,7 @@
 import { capital, certainName, holeName, intoName, stepText, lookedName, unitText } from '@steddo/text';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Hole, Mark } from '@steddo/contract';
+import type { Hole, Mark, Plan } from '@steddo/contract';
 import { holeState } from '@steddo/core';
 import { Icon } from '../../ui/Icon';
 import { Tap } from '../../ui/Tap';
@@ -12,6 +12,10 @@ import { Figure } from '../../work/Figure';
 import { sideWord } from '../../state/barNumbers';
 import { useCanvas } from '../../state/canvasState';
 import { useRoomContext } from '../../state/roomState';
+
+/** In a corner measures along a wall run from the corner, where that is at its left end or the wall is the other one. */
+const fromWords = ({ wall }: Mark, { corner }: Plan): string =>
+  corner && (wall !== 'main' || corner.side === 'left') ? 'from the corner' : 'from the left wall';
 
 /** One hole with every measure that the hand needs; what is done at it folds under its name. */
 export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) {
@@ -40,8 +44,10 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
       </View>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
         <Figure label="up from the floor" working={fromFloor} size={26} />
-        <Figure label="off the centre line" working={fromCentre} size={22} {...(after ? { after } : {})} />
-        <Figure label="from the left wall" working={fromLeft} />
+        {mark.wall ? null : (
+          <Figure label="off the centre line" working={fromCentre} size={22} {...(after ? { after } : {})} />
+        )}
+        <Figure label={fromWords(mark, plan)} working={fromLeft} {...(mark.wall ? { size: 22 } : {})} />
         <Figure label="bit" working={hole.workings.bit} as="bit" />
         <Figure label="depth, to the flag" working={hole.workings.depth} />
         {hole.packing > 0 ? <Txt kind="small">{`over packing ${say.length(hole.packing)}`}</Txt> : null}

@@ -1,4 +1,6 @@
+import { Fragment } from 'react';
 import { View } from 'react-native';
+import { wallTitle } from '@steddo/text';
 import { router } from 'expo-router';
 import { Action } from '../../ui/Action';
 import { Txt } from '../../ui/Txt';
@@ -53,8 +55,17 @@ export function HolesStage() {
       ) : null}
       <RemedyPart />
       <FeltPart />
-      {holes.map((h) => (
-        <HoleRow key={h.id} hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
+      {holes.map((h, i) => (
+        <Fragment key={h.id}>
+          {h.wall && h.wall !== holes[i - 1]?.wall ? (
+            <View style={{ paddingHorizontal: 16, paddingTop: 12 }}>
+              <Txt kind="bold" level={2}>
+                {wallTitle(h.wall)}
+              </Txt>
+            </View>
+          ) : null}
+          <HoleRow hole={h} mark={plan.marks?.find((m) => m.id === h.id)} />
+        </Fragment>
       ))}
       <TimberPart />
       {(plan.packing ?? job.choices?.packing) ? <PackingPart /> : null}

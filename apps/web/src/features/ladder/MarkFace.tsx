@@ -52,11 +52,18 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
       ) : (
         <BigFigure label="up from the floor" working={mark.workings.fromFloor} big />
       )}
-      <BigFigure
-        label="off the centre line"
-        working={mark.workings.fromCentre}
-        after={sideWord(mark.workings.fromCentre.value)}
-      />
+      {mark.wall && !fromFirst ? (
+        <BigFigure
+          label={mark.wall === 'main' ? 'along the wall' : 'from the corner'}
+          working={mark.workings.fromLeft}
+        />
+      ) : mark.wall ? null : (
+        <BigFigure
+          label="off the centre line"
+          working={mark.workings.fromCentre}
+          after={sideWord(mark.workings.fromCentre.value)}
+        />
+      )}
       <View style={{ flexDirection: 'row', columnGap: 18, flexWrap: 'wrap' }}>
         <Fact label="bit" text={bitText(hole.bit, say)} />
         <Fact label="depth, to the flag" text={say.length(hole.depth)} />

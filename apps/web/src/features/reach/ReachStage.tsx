@@ -5,6 +5,7 @@ import { FoldedFindings } from '../../work/Findings';
 import { useRoomContext } from '../../state/roomState';
 import { Txt } from '../../ui/Txt';
 import { useArm } from '../../state/armState';
+import { CornerStand } from './CornerStand';
 import { CablePart } from './CablePart';
 import { CoveragePart } from './CoveragePart';
 import { FoldPart } from './FoldPart';
@@ -17,7 +18,8 @@ import { SwingPart } from './SwingPart';
 export function ReachStage() {
   const { job, plan, say } = useRoomContext();
   const { model } = useArm();
-  const { reach } = plan;
+  const { reach, corner } = plan;
+  if (corner) return <CornerStand corner={corner} />;
   if (!model || !reach)
     return (
       <NoArm

@@ -17,14 +17,16 @@ import { Txt } from '../../ui/Txt';
 import { NameDialog } from '../../ui/NameDialog';
 import { MantelFields } from './MantelFields';
 import { newItem } from './newEntries';
-import { useRoomContext } from '../../state/roomState';
+import { useRoomContext, useSeenWall } from '../../state/roomState';
+import { isFromCorner } from '../../state/seenStore';
 
 /** The things on the wall: added by kind, dragged on the drawing, or typed. */
 export function RoomItems() {
   const { job, dispatch, readOnly, say } = useRoomContext();
   const { held, setHeld } = useCanvas();
   const [adding, setAdding] = useState(false);
-  const items = job.room.objects ?? [];
+  const seen = useSeenWall();
+  const items = (job.room.objects ?? []).filter((o) => seen !== 'main' || (o.wall ?? 'main') === 'main');
   const add = (kind: ItemKind) => {
     const item = newItem(job, kind);
     dispatch(putGuessed(job, item));
@@ -107,13 +109,15 @@ const HINGES = [
 
 function ItemFields({ item }: { item: Item }) {
   const { job, dispatch, readOnly } = useRoomContext();
+  const seen = useSeenWall();
+  const corner = seen !== undefined;
   const [naming, setNaming] = useState(false);
   const path = `room.objects.${item.id}` as const;
   const flag = (name: 'setMayCover' | 'plateMayCover') => (on: boolean) =>
     dispatch({ do: 'put', path: `${path}.${name}`, value: on });
   return (
     <>
-      <TapeFields fields={itemFields(job, item)} />
+      <TapeFields fields={itemFields(job, item, isFromCorner(seen))} />
       {item.kind === 'mantel' ? <MantelFields item={item} /> : null}
       <Switch
         label="the set may hang in front of it"
@@ -130,13 +134,15 @@ function ItemFields({ item }: { item: Item }) {
         disabled={readOnly}
         onChange={flag('plateMayCover')}
       />
-      <Choice
-        label="it is on"
-        disabled={readOnly}
-        options={WALLS}
-        value={item.wall ?? 'main'}
-        onChoose={(wall) => dispatch({ do: 'put', path: `${path}.wall`, value: wall })}
-      />
+      {corner ? null : (
+        <Choice
+          label="it is on"
+          disabled={readOnly}
+          options={WALLS}
+          value={item.wall ?? 'main'}
+          onChoose={(wall) => dispatch({ do: 'put', path: `${path}.wall`, value: wall })}
+        />
+      )}
       {item.kind === 'door' ? (
         <Choice
           label="hinges"
@@ -162,7 +168,7 @@ function ItemFields({ item }: { item: Item }) {
 }
 
 /** Its place as the tape reads it: left edge, width, bottom, height. Size stays when a place is typed. */
-function itemFields(job: Job, item: Item): Field[] {
+function itemFields(job: Job, item: Item, fromCorner: boolean): Field[] {
   const path = `room.objects.${item.id}` as const;
   const guessed = (field: string) => job.guessed?.includes(`${path}.${field}`);
   const { wall } = job.room;
@@ -174,7 +180,7 @@ function itemFields(job: Job, item: Item): Field[] {
   return [
     {
       path: `${path}.left`,
-      label: 'left edge, from the left',
+      label: fromCorner ? 'nearer edge, from the corner' : 'left edge, from the left',
       kind: 'length',
       value: item.left,
       guess: guessed('left'),

@@ -1,5 +1,5 @@
 import type { Item, Job, Viewer } from '@steddo/contract';
-import { measure } from '@steddo/core';
+import { isCorner, measure } from '@steddo/core';
 import { useCanvas } from '../../state/canvasState';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -8,11 +8,13 @@ import { BEHIND, COVERS, MASONRY, STATES, WALLS } from './buildChoices';
 import { buildFields, buildFoldName } from './buildFields';
 import { Fold } from '../../ui/Fold';
 import { FoldedFindings } from '../../work/Findings';
+import { ByWall, WallSwitch } from '../../work/WallSwitch';
 import { BondChoice } from './BondChoice';
 import { RoomCentre } from './RoomCentre';
 import { RoomFire, hasFire } from './RoomFire';
 import { RoomFloor } from './RoomFloor';
 import { RoomItems } from './RoomItems';
+import { RoomKindPart } from './RoomKindPart';
 import { RoomPeople, personFields } from './RoomPeople';
 import { RoomZones } from './RoomZones';
 import { useRoomContext } from '../../state/roomState';
@@ -30,6 +32,7 @@ export function RoomStage() {
   const part = trace === 'zone' || (job.room.wall.zones?.some((z) => z.id === held) ?? false);
   return (
     <>
+      <RoomKindPart />
       <TapeFields fields={fields} />
       <Choice
         label="the wall is"
@@ -39,15 +42,20 @@ export function RoomStage() {
         onChoose={(kind) => dispatch(measure(job, 'room.wall.build.kind', kind))}
       />
       <FoldedFindings stage="room" />
+      {isCorner(job) ? <WallSwitch /> : null}
       <Fold name={count('on the wall', job.room.objects)} hold={things}>
-        <RoomItems />
+        <ByWall>
+          <RoomItems />
+        </ByWall>
       </Fold>
       <Fold name={count('people', job.room.viewers)}>
         <RoomPeople />
       </Fold>
-      <Fold name="centre line">
-        <RoomCentre />
-      </Fold>
+      {isCorner(job) ? null : (
+        <Fold name="centre line">
+          <RoomCentre />
+        </Fold>
+      )}
       <Fold name={buildFoldName(build.kind)}>
         {build.kind === 'masonry' ? (
           <Choice
@@ -83,7 +91,9 @@ export function RoomStage() {
         />
       </Fold>
       <Fold name={count('parts that differ, corners', job.room.wall.zones)} hold={part}>
-        <RoomZones />
+        <ByWall>
+          <RoomZones />
+        </ByWall>
       </Fold>
       {hasFire(job) ? (
         <Fold name="fire, heat and flues">

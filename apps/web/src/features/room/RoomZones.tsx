@@ -15,13 +15,16 @@ import { BondChoice } from './BondChoice';
 import { partFields } from './buildFields';
 import { newZone } from './newEntries';
 import { spanFields } from './spanFields';
-import { useRoomContext } from '../../state/roomState';
+import { useRoomContext, useSeenWall } from '../../state/roomState';
+import { isFromCorner } from '../../state/seenStore';
 
 /** Where the wall is not like the rest, and which of its ends is a corner. */
 export function RoomZones() {
   const { job, dispatch, readOnly, say } = useRoomContext();
   const { held, setHeld, trace, setTrace, setView } = useCanvas();
-  const { zones = [], returns = {} } = job.room.wall;
+  const seen = useSeenWall();
+  const { returns = {} } = job.room.wall;
+  const zones = (job.room.wall.zones ?? []).filter((z) => seen !== 'main' || (z.wall ?? 'main') === 'main');
   const add = () => {
     const zone = newZone(job);
     dispatch({ do: 'put', path: `room.wall.zones.${zone.id}`, value: zone });
@@ -62,18 +65,22 @@ export function RoomZones() {
           <Action quiet testID="add-zone" label="add one by its numbers" disabled={readOnly} onPress={add} />
         </View>
       )}
-      <Switch
-        label="a side wall at the left end"
-        on={Boolean(returns.left)}
-        disabled={readOnly}
-        onChange={corner('left')}
-      />
-      <Switch
-        label="a side wall at the right end"
-        on={Boolean(returns.right)}
-        disabled={readOnly}
-        onChange={corner('right')}
-      />
+      {seen ? null : (
+        <>
+          <Switch
+            label="a side wall at the left end"
+            on={Boolean(returns.left)}
+            disabled={readOnly}
+            onChange={corner('left')}
+          />
+          <Switch
+            label="a side wall at the right end"
+            on={Boolean(returns.right)}
+            disabled={readOnly}
+            onChange={corner('right')}
+          />
+        </>
+      )}
     </>
   );
 }
@@ -141,19 +148,25 @@ function ZoneFields({ zone }: { zone: Zone }) {
         value={build.state}
         onChoose={(state) => put({ state })}
       />
-      <TapeFields fields={[...zoneFields(zone), ...(build.kind ? partFields(job, zone) : [])]} />
+      <TapeFields
+        fields={[...zoneFields(zone, isFromCorner(useSeenWall())), ...(build.kind ? partFields(job, zone) : [])]}
+      />
     </>
   );
 }
 
-function zoneFields(zone: Zone): Field[] {
+function zoneFields(zone: Zone, fromCorner: boolean): Field[] {
   const path = `room.wall.zones.${zone.id}` as const;
   const shared = { path, entry: zone, now: (j: Job) => j.room.wall.zones?.find((z) => z.id === zone.id) };
   return [
     ...spanFields({
       ...shared,
       ...{ low: 'left', high: 'right' },
-      place: { label: 'left edge, from the left', min: 0, max: 30_000 },
+      place: {
+        label: fromCorner ? 'nearer edge, from the corner' : 'left edge, from the left',
+        min: 0,
+        max: 30_000,
+      },
       size: { label: 'width', min: 1, max: 30_000 },
     }),
     ...spanFields({

@@ -8,9 +8,10 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Fold } from '../../ui/Fold';
-import { useRoomContext } from '../../state/roomState';
+import { useRoomContext, useSeenWall, useWholeNow } from '../../state/roomState';
+import { isFromCorner } from '../../state/seenStore';
 import { markOf, nextNumber } from '../../state/marks';
-import { markKindName, type MarkKind } from '@steddo/text';
+import { alongFrom, markedName, type MarkKind } from '@steddo/text';
 import { useWall } from '../../state/wallState';
 
 const JOINTS: readonly MarkKind[] = ['joint', 'joint-bed', 'joint-upright'];
@@ -64,6 +65,8 @@ export function MarkPad() {
 
 function Strips({ kinds }: { kinds: readonly MarkKind[] }) {
   const { job, readOnly } = useRoomContext();
+  const fromCorner = isFromCorner(useSeenWall());
+  const whole = useWholeNow();
   const { open } = usePad();
   const { y } = useWall();
   const palette = usePalette();
@@ -72,10 +75,10 @@ function Strips({ kinds }: { kinds: readonly MarkKind[] }) {
       {kinds.map((kind) => (
         <Tap
           key={kind}
-          label={`mark a ${markKindName[kind]}`}
+          label={`mark a ${markedName(kind, fromCorner)}`}
           testID={`mark-${kind}`}
           disabled={readOnly}
-          onPress={() => open(runOf(kind, job, y), 0)}
+          onPress={() => open(runOf(kind, job, { y, fromCorner, base: nextNumber(whole().job) }), 0)}
           style={{
             paddingHorizontal: 12,
             backgroundColor: palette.tape,
@@ -84,7 +87,7 @@ function Strips({ kinds }: { kinds: readonly MarkKind[] }) {
           }}
         >
           <Txt kind="bold" color={palette.onTape}>
-            {markKindName[kind]}
+            {markedName(kind, fromCorner)}
           </Txt>
         </Tap>
       ))}
@@ -93,16 +96,19 @@ function Strips({ kinds }: { kinds: readonly MarkKind[] }) {
 }
 
 /** The pad walks from mark to mark; each is a new entry of the evidence. */
-function runOf(first: MarkKind, job: Job, y: number): Field[] {
+function runOf(
+  first: MarkKind,
+  job: Job,
+  { y, fromCorner, base }: { y: number; fromCorner: boolean; base: number },
+): Field[] {
   const count = FOLLOWS[first] ? RUN : RUN / 2;
   const kinds: MarkKind[] = [first];
   while (kinds.length < count) kinds.push(FOLLOWS[kinds.at(-1)!] ?? first);
-  const base = nextNumber(job);
   return kinds.map((kind, i) => {
     const level = kind === 'backing-top' || kind === 'backing-bottom' || kind === 'joint-bed';
     return {
       path: `evidence.e${base + i}.${level ? 'y' : 'x'}`,
-      label: level ? `${markKindName[kind]}, from the floor` : `${markKindName[kind]}, from the wall's left end`,
+      label: `${markedName(kind, fromCorner)}, ${level ? 'from the floor' : alongFrom(fromCorner)}`,
       kind: 'length',
       min: 0,
       max: level ? job.room.wall.height : job.room.wall.width,

@@ -14,10 +14,22 @@ import { NextLookCard } from './NextLookCard';
 import { PokePart } from './PokePart';
 import { MantelPart } from '../../work/MantelPart';
 import { HoleCertainty } from '../../work/HoleCertainty';
+import { ByWall, WallSwitch } from '../../work/WallSwitch';
 import { Marks, Studs } from './WallTable';
 
-/** From marks to studs that can be trusted, and what else is in the wall. */
+/** From marks to studs that can be trusted, and what else is in the wall; in a corner one wall at a time. */
 export function WallStage() {
+  return (
+    <>
+      <WallSwitch />
+      <ByWall>
+        <OneWall />
+      </ByWall>
+    </>
+  );
+}
+
+function OneWall() {
   const { job, plan } = useRoomContext();
   const { kind } = studBuildOf(job.room.wall).build;
   const studs = kind === 'timber-stud' || kind === 'metal-stud' || kind === 'unknown';

@@ -6,11 +6,13 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 
 import { Figure } from '../../work/Figure';
-import { useRoomContext } from '../../state/roomState';
+import { useRoomContext, useSeenWall } from '../../state/roomState';
+import { isFromCorner } from '../../state/seenStore';
 
 /** Studs with width and doubt, left to right. */
 export function Studs() {
   const { plan, say } = useRoomContext();
+  const fromCorner = isFromCorner(useSeenWall());
   const palette = usePalette();
   const studs = plan.studs ?? [];
   if (studs.length === 0)
@@ -53,7 +55,9 @@ export function Studs() {
             >{`${marksText(s.evidence.length)}, a stud ${Math.floor(s.probability * 100)} in 100`}</Txt>
             <Txt kind="small" soft>{`${say.length(s.width)} wide, ± ${say.length(2 * s.sd)}`}</Txt>
           </View>
-          {s.working ? <Figure label="middle, from left" working={s.working} /> : null}
+          {s.working ? (
+            <Figure label={fromCorner ? 'middle, from the corner' : 'middle, from left'} working={s.working} />
+          ) : null}
         </View>
       ))}
     </View>
@@ -66,15 +70,18 @@ const marksText = (count: number): string =>
 /** Every mark, the last one first; those that go against the rest are named. */
 export function Marks() {
   const { job, plan, dispatch, say, readOnly } = useRoomContext();
-  const marks = [...(job.evidence ?? [])].reverse();
+  const wall = useSeenWall();
+  const fromCorner = isFromCorner(wall);
+  // of a corner each wall shows its own
+  const marks = [...(job.evidence ?? [])].reverse().filter((e) => wall !== 'main' || (e.wall ?? 'main') === 'main');
   return (
     <View>
       {marks.map((e) => (
         <RemovableRow
           key={e.id}
-          text={`${evidenceName(e)} at ${say.length(e.x)}`}
+          text={`${evidenceName(e, fromCorner)} at ${say.length(e.x)}`}
           {...(plan.odd?.includes(e.id) ? { note: 'disagrees with the rest' } : {})}
-          removeLabel={`take away the ${evidenceName(e)} at ${say.length(e.x)}`}
+          removeLabel={`take away the ${evidenceName(e, fromCorner)} at ${say.length(e.x)}`}
           disabled={readOnly}
           onRemove={() => dispatch({ do: 'drop', path: `evidence.${e.id}` })}
         />

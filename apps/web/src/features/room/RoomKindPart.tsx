@@ -1,0 +1,122 @@
+import type { BuildKind, Job, RoomKind, Side } from '@steddo/contract';
+import { CORNER_DEG, SIDE_WALL_MM, cornerSideOf, isCorner, measure, roomKindOf, type Command } from '@steddo/core';
+import { roomKindName } from '@steddo/text';
+import type { Field } from '../../pad/fields';
+import { TapeFields } from '../../pad/TapeField';
+import { useRoomContext } from '../../state/roomState';
+import { Choice } from '../../ui/Choice';
+import { WALLS } from './buildChoices';
+
+/** Kinds of job that can be worked out from end to end. */
+const KINDS: readonly RoomKind[] = ['wall', 'corner'];
+
+/** What kind of job it is; of a corner, where its other wall is and how that is made. */
+export function RoomKindPart() {
+  const { job, dispatch, readOnly } = useRoomContext();
+  const kind = roomKindOf(job);
+  const known = KINDS.includes(kind) ? KINDS : [...KINDS, kind];
+  return (
+    <>
+      <Choice
+        label="it hangs"
+        disabled={readOnly}
+        options={known.map((value) => ({ value, name: roomKindName[value] }))}
+        value={kind}
+        onChoose={(to) => dispatch(kindCommand(job, to))}
+      />
+      {isCorner(job) ? <OtherWall /> : null}
+    </>
+  );
+}
+
+/** A new corner is square until it is measured, and its other wall like the first. */
+function kindCommand(job: Job, kind: RoomKind): Command {
+  const put: Command = { do: 'put', path: 'room.kind', value: kind };
+  if (kind !== 'corner' || job.room.corner) return put;
+  return {
+    do: 'all',
+    commands: [
+      put,
+      { do: 'put', path: 'room.corner', value: 'left' },
+      { do: 'put', path: 'room.sideWalls.left', value: { width: SIDE_WALL_MM } },
+      { do: 'put', path: 'guessed', value: [...(job.guessed ?? []), 'room.sideWalls.left.width'] },
+    ],
+  };
+}
+
+const SIDES = [
+  { value: 'left', name: 'at the left end' },
+  { value: 'right', name: 'at the right end' },
+] as const;
+
+function OtherWall() {
+  const { job, dispatch, readOnly } = useRoomContext();
+  const side = cornerSideOf(job);
+  const own = job.room.sideWalls?.[side];
+  const kind = own?.build?.kind ?? job.room.wall.build.kind;
+  const turn = (to: Side): Command => ({
+    do: 'all',
+    commands: [
+      { do: 'put', path: 'room.corner', value: to },
+      ...(job.room.sideWalls?.[to] || !own ? [] : [{ do: 'put', path: `room.sideWalls.${to}`, value: own } as const]),
+    ],
+  });
+  return (
+    <>
+      <Choice
+        label="the corner is"
+        disabled={readOnly}
+        options={SIDES}
+        value={side}
+        onChoose={(to) => dispatch(turn(to))}
+      />
+      <TapeFields fields={cornerFields(job, side)} />
+      <Choice
+        label="the other wall is"
+        disabled={readOnly}
+        options={WALLS}
+        value={kind}
+        onChoose={(to: BuildKind) => dispatch(buildCommand(job, side, to))}
+      />
+    </>
+  );
+}
+
+/** Brick has no board of the wall beside it. */
+const buildCommand = (job: Job, side: Side, kind: BuildKind): Command => ({
+  do: 'put',
+  path: `room.sideWalls.${side}.build`,
+  value: {
+    ...job.room.sideWalls?.[side]?.build,
+    kind,
+    ...(kind === 'masonry' ? { masonry: 'brick', cover: 'none', board: 0 } : {}),
+  },
+});
+
+function cornerFields(job: Job, side: Side): Field[] {
+  const own = job.room.sideWalls?.[side];
+  const width = `room.sideWalls.${side}.width` as const;
+  return [
+    {
+      path: 'room.cornerAngle',
+      label: 'angle of the corner',
+      hint: 'square is 90; three along one wall and four along the other are five apart',
+      kind: 'angle',
+      value: job.room.cornerAngle ?? CORNER_DEG,
+      guess: job.room.cornerAngle === undefined,
+      min: 45,
+      max: 170,
+      command: (value) => ({ do: 'put', path: 'room.cornerAngle', value }),
+    },
+    {
+      path: width,
+      label: 'other wall’s width',
+      kind: 'length',
+      value: own?.width,
+      guess: job.guessed?.includes(width) || own?.width === undefined,
+      min: 300,
+      max: 30_000,
+      command: (value, now) => measure(now, width, value),
+    },
+  ];
+}
