@@ -26,8 +26,13 @@ function shapeTo(shape: Shape, to: Across): Shape {
   switch (shape.kind) {
     case 'rect':
       return boxTo(shape, to);
-    case 'line':
-      return { ...shape, x1: to(shape.x1), x2: to(shape.x2) };
+    case 'line': {
+      const { x1, y1, x2, y2 } = shape;
+      // a floor is hatched from its left end on: the ends of what is turned round change places
+      return to(1) < to(0)
+        ? { ...shape, x1: to(x2), y1: y2, x2: to(x1), y2: y1 }
+        : { ...shape, x1: to(x1), x2: to(x2) };
+    }
     case 'poly':
       return { ...shape, points: shape.points.map(([x, y]) => [to(x), y] as const) };
     case 'area':

@@ -36,6 +36,12 @@ describe('a corner unfolded', () => {
     expect(near.right - other).toBeCloseTo(other - far.left, 6);
     expect(new Set(scene.shapes.map((s) => `${s.role}-${s.id}`)).size).toBe(scene.shapes.length);
   });
+  it('has a floor from its left end to its right one on either wall', () => {
+    for (const id of ['floor', 'side:floor']) {
+      const floor = find(scene, id) as Extract<Shape, { kind: 'line' }>;
+      expect(floor.x1).toBeLessThan(floor.x2);
+    }
+  });
   it('a wall by itself turned round twice is as it was', () => {
     const left = wallFace(job, made, 'left', 'studs');
     expect(mirrorScene(mirrorScene(left, other), other)).toEqual(left);
