@@ -14,6 +14,7 @@ import {
   rankMounts,
   sideWallJob,
   standOffOf,
+  toleranceOfJob,
   withKit,
   type CornerSet,
 } from '../src';
@@ -440,6 +441,16 @@ describe('the plan of a corner', () => {
     const hollow = plan({ ...job, drilled: [{ ...drilled[0]!, result: 'hollow' as const }] });
     expect(hollow.studs).toEqual(p.studs);
     expect(hollow.sideWall!.studs).not.toEqual(p.sideWall!.studs);
+  });
+});
+
+describe('what a corner does not say', () => {
+  it('how sure all of it is, and how long a lead has to be: nobody has worked that out for two walls', () => {
+    const job = withKit(sewingCorner, demoCatalogue);
+    const p = plan(job);
+    expect(toleranceOfJob(job, p)).toBeUndefined();
+    expect(p.leads).toBeUndefined();
+    expect(p.day!.steps.length).toBeGreaterThan(5);
   });
 });
 

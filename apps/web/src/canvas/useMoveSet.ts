@@ -66,7 +66,9 @@ export function useMoveSet(): MoveSet {
   const show = (dx: number, dy: number) => {
     if (!base.current && at) base.current = { ...at, job };
     if (!base.current) return;
-    const sideways = Math.abs(dx) > SIDEWAYS * Math.abs(dy);
+    // a set in a corner goes nowhere sideways
+    if (plan.corner && dy === 0) return;
+    const sideways = !plan.corner && Math.abs(dx) > SIDEWAYS * Math.abs(dy);
     pending.current = sideways
       ? { do: 'put', path: 'choices.centreX', value: onDivision(base.current.x + dx, tape) }
       : chooseHeight(base.current.job, onDivision(base.current.y + dy, tape));

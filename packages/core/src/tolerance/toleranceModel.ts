@@ -55,7 +55,8 @@ const SAME_COLUMN_MM = 30;
 /** The model of a planned job; undefined while there are no holes. */
 export function toleranceModel(job: Job, plan: Plan, found: StudsFound): ToleranceModel | undefined {
   const { holes = [], placement, studs = [] } = plan;
-  if (holes.length === 0 || !placement) return undefined;
+  // of two walls nobody has worked it out
+  if (holes.length === 0 || !placement || plan.corner) return undefined;
   const open = holes.filter((h) => !h.done);
   const places = studPlaces(open, studs, found);
   const columns = columnsOf(open);

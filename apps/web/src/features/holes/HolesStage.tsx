@@ -93,7 +93,7 @@ export function HolesStage() {
           <LoadPart />
         </Fold>
       ) : null}
-      {holes.length > 0 ? (
+      {holes.length > 0 && !plan.corner ? (
         <View style={{ padding: 12 }}>
           <Action
             quiet

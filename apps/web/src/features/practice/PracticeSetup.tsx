@@ -129,6 +129,7 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
 /** Why a room is no practice wall; undefined where it is one. */
 function whyNot({ mount, room }: Job): string | undefined {
   const { kind } = room.wall.build;
+  if (room.kind === 'corner') return 'a corner has two walls, and practice is on one';
   if (kind !== 'timber-stud') return `a ${buildName(kind)}: there are no studs to find`;
   if (!mount) return 'no mount is picked';
   return mount.plate?.slots ? undefined : `the plate of ${mount.name} is not measured`;
