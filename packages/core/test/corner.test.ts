@@ -6,6 +6,7 @@ import {
   carryOf,
   cornerPlace,
   evaluate,
+  facingJob,
   feetOf,
   footOf,
   headOf,
@@ -18,7 +19,7 @@ import {
   withKit,
   type CornerSet,
 } from '../src';
-import { leaf } from '../src/primitives/working';
+import { leaf, leaves } from '../src/primitives/working';
 import { testJob } from './jobs';
 
 /*
@@ -311,6 +312,15 @@ describe('the plan of a corner', () => {
     expect(p.findings.filter((f) => f.level !== 'info').map((f) => f.code)).toEqual(['look-first']);
   });
 
+  it('each foot has half of the set on it, and what is on a wall hides as much as it looks along the middle line', () => {
+    const mass = leaves(p.sideWall!.loads!.weight!).find((l) => l.label === 'set-mass')!;
+    expect(mass.value).toBeCloseTo(sewingCorner.screen.mass / 2, 9);
+    // the window from 1250 to 2150 on the left wall of a square corner
+    const seen = facingJob(sewingCorner).room.objects!.find((o) => o.id === 'o3')!;
+    expect(seen.left).toBeCloseTo(-2150 / Math.SQRT2, 6);
+    expect(seen.right).toBeCloseTo(-1250 / Math.SQRT2, 6);
+  });
+
   it('looked at on both walls it is a go; on one alone it is not', () => {
     const look = (id: string, x: number, wall?: 'left') =>
       [1347, 1227, 1107].map((y, i) => ({
@@ -336,6 +346,7 @@ describe('the plan of a corner', () => {
     for (const [i, a] of p.placement!.angles!.entries())
       expect(other.placement!.angles![i]!.centre).toBeCloseTo(a.centre, 6);
     expect(other.verdict).toBe(p.verdict);
+    expect(other.advice!.across).toBeCloseTo(-p.advice!.across!, 6);
     expect(other.loads!.worst).toBeCloseTo(p.loads!.worst, 3);
   });
 
