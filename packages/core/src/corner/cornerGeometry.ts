@@ -1,5 +1,5 @@
 import type { Point } from '../primitives/convex';
-import { toDeg, toRad } from '../primitives/convert';
+import { toRad } from '../primitives/convert';
 
 /**
  * A set in a corner, from above. The corner is the origin; `ahead` runs from it into the room along the line that halves
@@ -132,10 +132,4 @@ export function plateStretches(
 export function onMainPlan(angle: number, main: WallSide, width: number, place: InCorner): Point {
   const { along, out } = toWall(angle, main, place);
   return { x: main === 'right' ? along : width - along, z: out };
-}
-
-/** Degrees across that a place is off the way that the set faces, from the middle of its front; to the right positive. */
-export function offFace(set: CornerSet, standOff: number, place: InCorner): number {
-  const face = onSet(set, standOff, { along: 0, out: set.thickness });
-  return toDeg(Math.atan2(place.across - face.across, place.ahead - face.ahead)) - set.turn;
 }

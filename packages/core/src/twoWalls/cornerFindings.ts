@@ -1,4 +1,4 @@
-import type { Finding, Item, Job, Mount, Side, Working } from '@steddo/contract';
+import type { Finding, Item, Job, Mount, Side } from '@steddo/contract';
 import type { Feet } from '../corner/cornerFeet';
 import { fromWall, outlineIn, standOffOf, type InCorner, type WallSide } from '../corner/cornerGeometry';
 import type { CornerPlace } from '../corner/cornerPlace';
@@ -73,13 +73,7 @@ export function footFindings(found: readonly Finding[], xMm: number): Finding[] 
 export const undrawnFinding = (): Finding => finding('corner-undrawn', 'caution', 'mount', {});
 
 /** Why a rack's feet cannot be where they would have to be. */
-export function rackFindings(
-  job: Job,
-  mount: Mount,
-  feet: readonly Feet[],
-  place: CornerPlace,
-  _spacer: Working | undefined,
-): Finding[] {
+export function rackFindings(job: Job, mount: Mount, feet: readonly Feet[], place: CornerPlace): Finding[] {
   const { link } = mount.corner!;
   return feet.flatMap((foot): Finding[] => {
     const wall = foot.wall === place.main ? 'main' : place.side;

@@ -12,14 +12,14 @@ import type {
   Working,
 } from '@steddo/contract';
 import type { Carried } from '../arm/hung';
-import { carryOf, heartAt, headOf, type Feet } from '../corner/cornerFeet';
-import { onMainPlan, onSet, outlineIn, toWall, cornerOfSet, type WallSide } from '../corner/cornerGeometry';
+import { carryOf, heartAt, type Feet, type Pivot } from '../corner/cornerFeet';
+import { fromWall, onMainPlan, onSet, outlineIn, toWall, cornerOfSet, type WallSide } from '../corner/cornerGeometry';
 import { cornerPlace, type CornerPlace } from '../corner/cornerPlace';
 import { armReach, mountInCorner, type ByArm } from '../corner/mountInCorner';
 import type { YieldTable } from '../fixing/fastenerCapacity';
 import { marksOf } from '../placement/marksOf';
 import { hangsAt, type Frame, type Spot } from '../placement/placeSet';
-import { leaf, minus, named, sum } from '../primitives/working';
+import { leaf, minus, sum } from '../primitives/working';
 import { holeThere } from '../room/wallView';
 import { hazardPart } from '../wall/wallPart';
 import { armFindings, atWall, footFindings, rackFindings, thingFindings, undrawnFinding } from './cornerFindings';
@@ -36,6 +36,8 @@ export interface CornerInput {
   main: CornerWall;
   side: SideWall;
   yieldTable: YieldTable;
+  /** Tried for a way out: none is looked for from there. */
+  tried?: boolean;
 }
 
 /** What of a plan a corner makes, beside the set's own place. */
@@ -69,7 +71,7 @@ export function cornerPart(input: CornerInput): CornerMade {
   if (!mount || !made || made.by === 'unknown')
     return withWalls(input, { place, side, findings: [...things, ...(mount ? [undrawnFinding()] : [])] });
   if (made.by === 'rack') {
-    const refused = rackFindings(job, mount, made.feet, place, frame.spacer);
+    const refused = rackFindings(job, mount, made.feet, place);
     if (refused.length > 0)
       return withWalls(input, { place, side, feet: made.feet, findings: [...refused, ...things] });
     return rackHeld(input, { mount, place, side, feet: made.feet, things });
@@ -106,7 +108,7 @@ function rackHeld(input: CornerInput, held: Held & { feet: Feet[] }): CornerMade
   const [best] = tried.sort((a, b) => compared(worst(a), worst(b)));
   const { stance, feet } = best!;
   const [main, other] = [feet.find((f) => f.wall === 'main')!, feet.find((f) => f.wall !== 'main')!];
-  const remedies = worst(best!)[0] > 0 ? gapRemedy(input, held) : [];
+  const remedies = worst(best!)[0] > 0 && !input.tried ? gapRemedy(input, held) : [];
   const made = withWalls(input, {
     ...{ place: held.place, side: held.side, feet: held.feet, stance, main: main.made, other: other.made },
     plans: [main.plan, other.plan],
@@ -125,7 +127,7 @@ function gapRemedy(input: CornerInput, { mount, place, side }: Held): NonNullabl
   const gap = gapToWood({ job, mount, width: frame.width, spacer: frame.spacer, walls });
   if (gap === undefined) return [];
   const there: Job = { ...job, choices: { ...job.choices, cornerGap: gap } };
-  const { loads, findings } = cornerPart({ ...input, job: there });
+  const { loads, findings } = cornerPart({ ...input, job: there, tried: true });
   if (!loads || loads.worst > 1 || findings.some((f) => f.level === 'stop' && f.code.startsWith('corner'))) return [];
   return [{ kind: 'corner-gap', by: gap, result: { utilisation: loads.worst, verdict: 'go' } }];
 }
@@ -152,7 +154,7 @@ function footOf(
   const { job } = input;
   const { wall } = foot;
   const x = foot[stance]!;
-  const pivots = feet.map((f) => acrossOf(place, f.pivot, f.wall));
+  const pivots = feet.map((f) => fromWall(place.angle, f.wall, placeOf(f.pivot)).across);
   const at = feet.indexOf(foot);
   const carry = carryOf(job, place, { wall, x, pivots: { own: pivots[at]!, other: pivots[1 - at]! } });
   const name = wallName(place, wall);
@@ -165,11 +167,12 @@ function footOf(
     frontStandoff: Math.abs(out.value) + half,
     working: out,
   });
+  const screwed = footMount(mount, carry.share, carry.out.value - half);
   const made = footOnWall({
     ...base(input, name === 'main' ? input.main : side),
     x: onWall(job, place, wall, x),
-    plate: footMount(mount, carry.share, carry.out.value - half),
-    moving: footMount(mount, carry.share, carry.out.value - half),
+    plate: screwed,
+    moving: screwed,
     share: carry.share,
     carried: [by(carry.along, carry.out), by(x.value, carry.freeOut)],
   });
@@ -186,6 +189,9 @@ function footOf(
   };
 }
 
+/** A pivot by its numbers. */
+const placeOf = ({ along, out }: Pivot) => ({ along: along.value, out: out.value });
+
 const base = (
   { frame, spot, yieldTable }: CornerInput,
   here: CornerWall,
@@ -195,13 +201,6 @@ const base = (
   here,
   yieldTable,
 });
-
-/** How far across the corner's middle line a pivot is. */
-function acrossOf({ angle }: CornerPlace, pivot: Feet['pivot'], wall: WallSide): number {
-  const half = ((angle / 2) * Math.PI) / 180;
-  const aside = pivot.along.value * Math.sin(half) - pivot.out.value * Math.cos(half);
-  return wall === 'right' ? aside : -aside;
-}
 
 /** An arm: its plate over the main wall's wood, where its links reach the set in the corner from. */
 function armHeld(input: CornerInput, { mount, place, side, arm, things }: Held & { arm: ByArm }): CornerMade {
@@ -228,10 +227,8 @@ function armHeld(input: CornerInput, { mount, place, side, arm, things }: Held &
   const { arm: links, ...rest } = mount;
   const still: Mount = { ...rest, arm: { kind: 'links', ...(links?.head === undefined ? {} : { head: links.head }) } };
   const tried = stretches.map(([from, to]) => {
-    const middle = named(
-      'plate-from-corner',
-      sum('plate-from-corner', arm.pivot.along, leaf('plate-span', (from + to) / 2 - arm.pivot.along.value, 'mm')),
-    );
+    const aside = leaf('plate-span', (from + to) / 2 - arm.pivot.along.value, 'mm');
+    const middle = sum('plate-from-corner', arm.pivot.along, aside);
     return footOnWall({
       ...base(input, main),
       x: onWall(job, place, place.main, middle),
@@ -331,11 +328,10 @@ function cornerPlanOf(job: Job, { place, feet, arm, stance, reach, plans }: Wall
   const touching = toWall(angle, touch.wall, onSet(set, standOff.value, cornerOfSet(set, touch.corner)));
   const pivotOf = (wall: WallSide) => feet?.find((f) => f.wall === wall)?.pivot.along.value;
   const other: WallSide = main === 'right' ? 'left' : 'right';
-  const head = job.mount && headOf(job.mount, undefined).value;
-  const across = arm && onSet(set, standOff.value, { along: job.screen.patternCentre?.right ?? 0, out: -(head ?? 0) });
+  const ofArm = arm && placeOf(arm.pivot);
   const pivot = feet
     ? { main: pivotOf(main)!, side: pivotOf(other)! }
-    : across && { main: toWall(angle, main, across).along, side: toWall(angle, other, across).along };
+    : ofArm && { main: ofArm.along, side: toWall(angle, other, fromWall(angle, main, ofArm)).along };
   return {
     side,
     angle,
