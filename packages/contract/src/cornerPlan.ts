@@ -42,7 +42,7 @@ export const cornerPlan = z.strictObject({
   reach: z.strictObject({ needed: num, least: num, most: num, working }).optional(),
   /** The set seen from above, corner first along main wall's own axes: x along it, z out of it. */
   outline: z.array(z.strictObject({ x: num, z: num })),
-  workings: z.strictObject({ standOff: working, front: working }),
+  workings: z.strictObject({ standOff: working, front: working, touchAt: working }),
 });
 
 /** What is known of a corner's other wall, and how the foot there is held: as a plan says it of its main wall. */

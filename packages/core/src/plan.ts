@@ -1,12 +1,12 @@
-import type { Finding, Hole, Job, Mount, Placement, Plan, Ranked } from '@steddo/contract';
+import type { Finding, Hole, Job, Mount, Plan, Ranked } from '@steddo/contract';
 import { moves } from './arm/arm';
 import { armHoles } from './placement/chain';
 import { frameOf, wantedHeight } from './placement/frameOf';
 import { liftOnFindings } from './placement/liftOnFindings';
 import { marksOf } from './placement/marksOf';
-import { placementOf } from './placement/placementOf';
+import { hungAt, placementOf } from './placement/placementOf';
 import { standsOff } from './placement/standsOff';
-import { anglesAt, edges, hangsAt, ruleHeights, spotAt, tiltOf, type Frame, type Spot } from './placement/placeSet';
+import { boxOf, hangsAt, ruleHeights, spotAt, type Frame, type Spot } from './placement/placeSet';
 import { stagedJob } from './placement/stagedPlate';
 import { conflictFinding, movedFinding, withSideways } from './placement/spotFindings';
 import { foldChoices } from './plate/foldChoices';
@@ -27,13 +27,13 @@ import { rankMounts } from './mount/rankMounts';
 import { typeAdvice } from './mount/typeAdvice';
 import { acknowledge, finding, verdictOf } from './primitives/findings';
 import type { Part } from './primitives/part';
+import { present } from './primitives/present';
 import { reachPart } from './reach/reachPart';
 import { guessFinding, planWorkings } from './room/guesses';
 import { isCorner } from './room/roomKind';
 import { mainWallJob } from './room/wallView';
 import { joinedWalls } from './twoWalls/cornerFindings';
-import { cornerPart } from './twoWalls/cornerPart';
-import { sideWallOf } from './twoWalls/sideWall';
+import { cornerHung } from './twoWalls/cornerHung';
 import { footSeen, wallSeen } from './twoWalls/wallSeen';
 import { disputeRemedies } from './scheme/disputeRemedies';
 import { remedyPart } from './scheme/remedyPart';
@@ -208,10 +208,6 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
   return judged(job, made, made.corner ? joinedWalls(all) : all);
 }
 
-/** The fields that are there. */
-const present = <T extends object>(fields: T): Partial<T> =>
-  Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as Partial<T>;
-
 const LEVELS = { stop: 0, caution: 1, info: 2 } as const;
 
 /** The plan with its findings, worst first, what was acknowledged among them, and its verdict. */
@@ -278,7 +274,7 @@ function placedPart(placing: Placing): { section: Placed; findings: Finding[] } 
   // what is under the plate brings the set further out, and the eyes that the height goes by nearer
   const out = inCorner ? undefined : first.spot && standsOff(job, plate?.x.value, first.spot);
   const { wanted, spot } = out ? wantedSpot({ ...bare, plane: out }) : first;
-  const screws = screwPart(job, spot && { ...edges(bare), ...upright(bare, spot) });
+  const screws = screwPart(job, spot && boxOf(bare, spot));
   const frame: Frame = { ...bare, spacer: screws.spacer, plane: out };
   const seats = seatsPart(frame, context);
   const findings = [...wanted.findings, ...screws.findings, ...seats.findings];
@@ -290,7 +286,8 @@ function placedPart(placing: Placing): { section: Placed; findings: Finding[] } 
   };
   const before = [...framed.findings, ...(plate?.findings ?? [])];
   if (spot && !spot.conflict) {
-    const hung = inCorner ? cornerHung(placing, frame, spot) : hungPart(placing, frame, plate, spot);
+    means.watch('fastening');
+    const hung = inCorner ? inCornerPart(placing, frame, spot) : hungPart(placing, frame, plate, spot);
     // what keeps the holes away comes before what else there is to measure
     const said = [...hung.findings, ...findings, ...movedFinding(job, spot), ...(spot.chain?.findings ?? [])];
     means.watch('level');
@@ -316,8 +313,6 @@ function wantedSpot(frame: Frame) {
   const wanted = wantedHeight(frame);
   return { wanted, spot: wanted.section && withSideways(frame, spotAt(frame, wanted.section)) };
 }
-
-const upright = ({ height }: Frame, { bottom }: Spot) => ({ bottom: bottom.value, top: bottom.value + height.value });
 
 /** What the seats ask of a mount, and how far away its viewers are. */
 function seatsPart(
@@ -345,38 +340,10 @@ type Hung = Pick<
   | 'sideHoles'
 >;
 
-/** The set in a corner: what carries it on either wall. */
-function cornerHung(
-  { job, found, wall, means }: Placing,
-  frame: Frame,
-  wished: Spot,
-): { section: Hung; findings: Finding[] } {
-  means.watch('fastening');
+/** In a corner: what carries it on either wall. */
+function inCornerPart({ job, found, wall, means }: Placing, frame: Frame, spot: Spot) {
   const { yieldTable } = means.memory.mounts;
-  const side = sideWallOf(job, means.memory);
-  const made = cornerPart({ job, frame, spot: wished, main: { job, found, wall }, side, yieldTable });
-  const { spot, plate, findings, holes, sideHoles, corner, sideWall, marks } = made;
-  const angles = anglesAt(frame, spot);
-  const tilt = tiltOf(angles, job);
-  return {
-    section: {
-      ...{ corner, sideWall, marks, sideHoles },
-      placement: {
-        ...placementOf(frame, spot, undefined),
-        ...(plate ? { plate } : {}),
-        angles,
-        ...(tilt ? { tiltNeeded: tilt.value, tiltWorking: tilt } : {}),
-      },
-      ...(holes.length > 0 ? { holes } : {}),
-      ...present({ scheme: made.scheme, packing: made.packing, loads: made.loads, remedies: made.remedies }),
-    },
-    findings: [
-      finding('corner-out', 'info', 'reach', { outMm: corner.standOff }),
-      ...sightFindings(angles, job, frame),
-      ...liftOnFindings(frame.job, { ...edges(frame), top: upright(frame, spot).top }),
-      ...findings,
-    ],
-  };
+  return cornerHung({ job, frame, spot, main: { job, found, wall }, yieldTable }, means.memory);
 }
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
@@ -391,17 +358,10 @@ function hungPart(
   const { yieldTable } = memory.mounts;
   const asked: SchemeInput | undefined = mount &&
     plate && { frame: asFramed, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
-  watch('fastening');
   const scheme: Partial<SchemeMade> = (asked && schemePart(asked)) ?? {};
   const { spot = wished, plate: on = plate, holes = [], fastening, packing, timber } = scheme;
   const frame: Frame = { ...asFramed, plane: standsOff(job, on?.x.value, spot) };
-  const angles = anglesAt(frame, spot);
-  const tilt = tiltOf(angles, job);
-  const placement: Placement = {
-    ...placementOf(frame, spot, on),
-    angles,
-    ...(tilt ? { tiltNeeded: tilt.value, tiltWorking: tilt } : {}),
-  };
+  const { placement, angles } = hungAt(frame, spot, on);
   watch('reach');
   const folds = mount && moves(mount) ? foldChoices(job, mount, found, frame.centreX, placement.fold) : [];
   const plateX = on?.x.value ?? frame.centreX.value;
@@ -424,7 +384,7 @@ function hungPart(
     findings: [
       ...(scheme.findings ?? plate?.lacking ?? []),
       ...sightFindings(angles, job, frame),
-      ...liftOnFindings(job, { ...edges(frame), top: upright(frame, spot).top }),
+      ...liftOnFindings(job, boxOf(frame, spot)),
       ...reach.findings,
       ...(loads?.findings ?? []),
     ],

@@ -19,6 +19,8 @@ import {
   withKit,
   type CornerSet,
 } from '../src';
+import { touchAlong } from '../src/corner/cornerFeet';
+import { cornerOfSet, onSet, toWall } from '../src/corner/cornerGeometry';
 import { leaf, leaves } from '../src/primitives/working';
 import { testJob } from './jobs';
 
@@ -114,6 +116,11 @@ describe('where a set stands in a corner', () => {
           const place = cornerPlace(job, width);
           expect(place.standOff.value).toBeCloseTo(place.touch.standOff, 6);
           expect(evaluate(place.front)).toBeCloseTo(place.front.value, 9);
+          // where it touches, by the vectors of the set's own corner
+          const { wall, corner: at } = place.touch;
+          const there = toWall(cornerAngle, wall, onSet(place.set, place.standOff.value, cornerOfSet(place.set, at)));
+          expect(touchAlong(job, place).value).toBeCloseTo(there.along, 6);
+          expect(there.out).toBeCloseTo(cornerGap, 6);
         },
       ),
       { numRuns: 200 },
@@ -439,6 +446,35 @@ describe('the plan of a corner', () => {
     );
     const { corner: _, ...plain } = sewingCorner.mount!;
     expect(plan({ ...job, mount: plain }).findings.map((f) => f.code)).toContain('corner-undrawn');
+  });
+
+  it('of two stances takes only one in which both feet are on their walls, whatever would hold them better', () => {
+    // by hand: pivots (449 + 200) / root 2 = 458.9 along, 176.1 out; links of 380 reach 336.7 to either side: 795.7 or 122.2
+    const brick = { kind: 'masonry' as const, board: 13, masonry: { unit: 'brick' as const } };
+    const inBrick = (side: number, link = 380) =>
+      plan({
+        ...job,
+        room: {
+          ...job.room,
+          objects: [],
+          wall: { ...job.room.wall, build: brick },
+          sideWalls: { left: { width: side, build: brick } },
+        },
+        mount: { ...job.mount!, corner: { span: 400, link } },
+      });
+    const half = job.mount!.plate!.width / 2;
+    const room = inBrick(3000).corner!;
+    expect([room.stance, room.feet!.map((f) => f.x.toFixed(1))]).toEqual(['outer', ['795.7', '795.7']]);
+    const short = inBrick(795.6 + half - 5);
+    expect([short.corner!.stance, short.corner!.feet!.map((f) => f.x.toFixed(1))]).toEqual([
+      'inner',
+      ['122.2', '122.2'],
+    ]);
+    // links of 480 reach 446.6: 12.3 from the corner the plate would be round it
+    const neither = inBrick(850, 480);
+    expect(neither.corner!.feet).toBeUndefined();
+    expect(neither.findings.find((f) => f.code === 'corner-foot-off')!.values).toMatchObject({ onWall: 'left' });
+    expect(neither.findings.filter((f) => f.code === 'corner-foot-off')).toHaveLength(1);
   });
 
   it('holes that were drilled on the other wall stay where they are there, and say nothing of this one', () => {

@@ -41,6 +41,9 @@ export const CORNER_TERMS = {
   'corner-slope': 'slope of half the corner',
   square: 'squared',
   'stand-off': 'set’s back, from the corner',
+  'touch-along': 'where the set touches, from the corner',
+  'touch-aside': 'its corner off the set’s middle',
+  'touch-out': 'its corner behind the set’s back',
   'turn-given-up': 'turning given up, as a pull',
   'turned-part': 'its part along the middle line',
 } satisfies Partial<Record<Term, string>>;

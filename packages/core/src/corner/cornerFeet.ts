@@ -1,6 +1,6 @@
 import type { Job, Mount, Working } from '@steddo/contract';
-import { leaf, minus, node, sum } from '../primitives/working';
-import { footOf, onSet, type WallSide } from './cornerGeometry';
+import { leaf, minus, named, node, sum } from '../primitives/working';
+import { cornerOfSet, footOf, onSet, type WallSide } from './cornerGeometry';
 import { bracketAside, halfCorner, setToWall, type CornerPlace } from './cornerPlace';
 
 /** A pivot of the mount, from the corner along its wall and out of it, with the sums. */
@@ -8,6 +8,10 @@ export interface Pivot {
   along: Working;
   out: Working;
 }
+
+/** A rack's feet stand outside of their pivots or inside; the wider carries better. */
+export const STANCES = ['outer', 'inner'] as const;
+export type Stance = (typeof STANCES)[number];
 
 /** A foot of a rack: the outer and the inner of the two places to which its link reaches. */
 export interface Feet {
@@ -41,6 +45,17 @@ export function pivotAt(
 export function heartAt(job: Job, place: CornerPlace, wall: WallSide): Pivot {
   const behind = leaf('set-half-out', -place.set.thickness / 2, 'mm', { path: 'screen.thickness' });
   return onSetTo(job, place, { wall, aside: leaf('pivot-aside', 0, 'mm'), behind });
+}
+
+/** Where along its wall the corner of the set is that comes to it first. 957 wide in a square corner, no gap: 676.7. */
+export function touchAlong(job: Job, place: CornerPlace): Working {
+  const { wall, corner } = place.touch;
+  const { along, out } = cornerOfSet(place.set, corner);
+  const half = corner.startsWith('back') ? place.halves.back : place.halves.front;
+  const towards = (wall === 'right') === along > 0;
+  const aside = towards ? half : minus('touch-aside', leaf('touch-aside', 0, 'mm'), half);
+  return onSetTo(job, place, { wall, aside, behind: leaf('touch-out', -out, 'mm', { path: 'screen.thickness' }) })
+    .along;
 }
 
 /** A place on the set, so far from its middle towards a wall and so far behind its back, as it stands to that wall. */

@@ -12,6 +12,8 @@ export interface CornerPlace {
   main: WallSide;
   angle: number;
   set: CornerSet;
+  /** Half of its back and of its front. */
+  halves: { back: Working; front: Working };
   touch: Touch;
   standOff: Working;
   front: Working;
@@ -58,11 +60,8 @@ export function cornerPlace(job: Job, width: Working): CornerPlace {
   const side = cornerSideOf(job);
   const main = side === 'left' ? 'right' : 'left';
   const thick = thicknessOf(job);
-  const back = minus(
-    'half-back',
-    half('half-width', width),
-    leaf('slimmer', screen.slimmer ?? 0, 'mm', { path: 'screen.slimmer' }),
-  );
+  const wide = half('half-width', width);
+  const back = minus('half-back', wide, leaf('slimmer', screen.slimmer ?? 0, 'mm', { path: 'screen.slimmer' }));
   const aside = mount?.corner && screen.patternCentre ? -screen.patternCentre.right || 0 : 0;
   const offset = leaf('set-off-middle', aside, 'mm', { path: 'screen.patternCentre.right' });
   const set: CornerSet = {
@@ -72,12 +71,24 @@ export function cornerPlace(job: Job, width: Working): CornerPlace {
     offset: aside,
     turn: choices?.cornerTurn ?? 0,
   };
+  const halves = { back, front: wide };
   const angle = cornerAngleOf(job);
   const touch = standOffOf(angle, set, choices?.cornerGap ?? 0);
-  const standOff = standOffWorking(job, { touch, set, width, back, thick, offset });
+  const standOff = standOffWorking(job, { touch, set, halves, thick, offset });
   const turn = turnTo(job, 'right');
   const front = sum('corner-front', standOff, turn ? product('turned-part', thick, cosine(turn)) : thick);
-  return { side, main, angle, set, touch, standOff, front, offset, facing: facingOf(job, { main, front, turn }) };
+  return {
+    side,
+    main,
+    angle,
+    set,
+    halves,
+    touch,
+    standOff,
+    front,
+    offset,
+    facing: facingOf(job, { main, front, turn }),
+  };
 }
 
 function thicknessOf({ screen, guessed = [] }: Job): Working {
@@ -89,19 +100,18 @@ function thicknessOf({ screen, guessed = [] }: Job): Working {
 interface StandOff {
   touch: Touch;
   set: CornerSet;
-  width: Working;
-  back: Working;
+  halves: CornerPlace['halves'];
   thick: Working;
   offset: Working;
 }
 
 /** The corner of the set that touches first: (gap + half across x cosine - out x sine + off the middle x cosine) / sine of half the corner. */
-function standOffWorking(job: Job, { touch, set, width, back, thick, offset }: StandOff): Working {
+function standOffWorking(job: Job, { touch, set, halves, thick, offset }: StandOff): Working {
   const { wall, corner } = touch;
   const { along, out } = cornerOfSet(set, corner);
   const towards = (wall === 'right') === along > 0;
   const to = setToWall(job, wall);
-  const across = corner.startsWith('back') ? back : half('half-width', width);
+  const across = corner.startsWith('back') ? halves.back : halves.front;
   const reach = product('across-part', across, cosine(to));
   const gap = leaf('corner-gap', job.choices?.cornerGap ?? 0, 'mm', { path: 'choices.cornerGap' });
   const off = product('offset-part', offset, cosine(halfCorner(job)));

@@ -172,6 +172,11 @@ export function edges(frame: Frame): { left: number; right: number } {
   return { left: frame.centreX.value - halfWidth, right: frame.centreX.value + halfWidth };
 }
 
+/** What of the wall the set hangs before. */
+export function boxOf(frame: Frame, { bottom }: Spot): { left: number; right: number; bottom: number; top: number } {
+  return { ...edges(frame), bottom: bottom.value, top: bottom.value + frame.height.value };
+}
+
 /** Where the set's centre line may be, at the set's height; without one, only the wall's ends count. */
 export function sidewaysLimits(job: Job, width: Working, atHeight?: { bottom: number; top: number }): Forbidden[] {
   const halfWidth = half('half-width', width);

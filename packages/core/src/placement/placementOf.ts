@@ -2,12 +2,24 @@ import type { Mount, Placement, Side, Working } from '@steddo/contract';
 import { asPairs, feasible } from '../primitives/intervals';
 import { armHoles } from './chain';
 import { isDrawn } from './stagedPlate';
-import { edges, hangsAt, sidewaysLimits, type Frame, type Spot } from './placeSet';
+import { anglesAt, edges, hangsAt, sidewaysLimits, tiltOf, type Frame, type Spot } from './placeSet';
 
 /** The plate's middle, and the way that its arm folds. */
 export interface HungPlate {
   x: Working;
   fold?: Side | undefined;
+}
+
+/** The same with the angles at which it is watched there, and the tilt that they ask for. */
+export function hungAt(
+  frame: Frame,
+  spot: Spot,
+  plate: HungPlate | undefined,
+): { placement: Placement; angles: ReturnType<typeof anglesAt> } {
+  const angles = anglesAt(frame, spot);
+  const tilt = tiltOf(angles, frame.job);
+  const tilted = tilt ? { tiltNeeded: tilt.value, tiltWorking: tilt } : {};
+  return { placement: { ...placementOf(frame, spot, plate), angles, ...tilted }, angles };
 }
 
 /** The set and its plate as they hang, and where else they could. */

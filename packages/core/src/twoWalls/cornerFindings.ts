@@ -7,8 +7,9 @@ import type { ByArm } from '../corner/mountInCorner';
 import type { Frame, Spot } from '../placement/placeSet';
 import { gapTo, type Point, type Polygon } from '../primitives/convex';
 import { finding } from '../primitives/findings';
-import { holeThere, SIDE_WALL_MM } from '../room/wallView';
 import { outOf } from '../room/roomThings';
+import { holeThere } from '../room/wallView';
+import { isOnWall, stancesOn, wallWidth } from './footStances';
 
 /** A finding about one wall of a corner, with that wall in it and its holes by their names there. */
 export function atWall(one: Finding, wall: 'main' | Side): Finding {
@@ -75,23 +76,17 @@ export const undrawnFinding = (): Finding => finding('corner-undrawn', 'caution'
 /** Why a rack's feet cannot be where they would have to be. */
 export function rackFindings(job: Job, mount: Mount, feet: readonly Feet[], place: CornerPlace): Finding[] {
   const { link } = mount.corner!;
+  const stances = stancesOn(job, mount, feet, place);
   return feet.flatMap((foot): Finding[] => {
     const wall = foot.wall === place.main ? 'main' : place.side;
     const outMm = foot.pivot.out.value;
     if (outMm < 0) return [finding('corner-bracket-in-wall', 'stop', 'reach', { onWall: wall, byMm: -outMm })];
     if (!foot.outer || !foot.inner)
       return [finding('corner-link-short', 'stop', 'reach', { onWall: wall, needMm: outMm, linkMm: link })];
-    const half = (mount.plate?.width ?? 0) / 2;
-    const width = widthOf(job, place, foot.wall);
-    const fits = [foot.outer.value, foot.inner.value].some((x) => x >= half && x <= width - half);
-    if (fits) return [];
-    return [finding('corner-foot-off', 'stop', 'reach', { onWall: wall, xMm: foot.outer.value, widthMm: width })];
+    if (stances.length > 0 || isOnWall(job, mount, foot, place, 'outer')) return [];
+    const widthMm = wallWidth(job, place, foot.wall);
+    return [finding('corner-foot-off', 'stop', 'reach', { onWall: wall, xMm: foot.outer.value, widthMm })];
   });
-}
-
-function widthOf(job: Job, { main, side }: CornerPlace, wall: WallSide): number {
-  if (wall === main) return job.room.wall.width;
-  return job.room.sideWalls?.[side]?.width ?? SIDE_WALL_MM;
 }
 
 /** Why an arm does not bring the set into the corner, or does not turn it that far. */

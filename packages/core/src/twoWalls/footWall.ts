@@ -7,7 +7,6 @@ import { planPlate } from '../plate/planPlate';
 import { plateOutline } from '../room/platePlane';
 import { schemePart } from '../scheme/schemePart';
 import type { StudsFound } from '../wall/inferStuds';
-import { HOLE_CAUTION } from '../wall/holeVerdict';
 
 /** A wall of a corner with what is known of it: the job as it is seen from there. */
 export interface CornerWall {
@@ -36,6 +35,8 @@ export interface FootInput {
 export interface FootMade {
   holes: Hole[];
   box?: Placement['plate'];
+  /** Where the search put its middle. */
+  x?: Working;
   section?: Plan['scheme'];
   packing?: Plan['packing'];
   loads?: Plan['loads'];
@@ -79,6 +80,7 @@ export function footOnWall(input: FootInput): FootMade {
   return {
     holes,
     spot: made.spot,
+    x: made.plate.x,
     ...(bottom && mount.plate ? { box: { ...plateOutline(mount.plate, at, bottom.value), x: at } } : {}),
     ...(section
       ? { section: { ...section, ...(loads?.section ? { worstUtilisation: loads.section.worst } : {}) } }
@@ -87,11 +89,4 @@ export function footOnWall(input: FootInput): FootMade {
     ...(loads?.section ? { loads: loads.section } : {}),
     findings: [...made.findings, ...(loads?.findings ?? [])],
   };
-}
-
-/** How well it is held, the worse first: what stops it, a hole that may miss, what it has to hold. */
-export function footTrouble({ findings, section, holes }: FootMade): [number, number, number] {
-  const stops = findings.filter((f) => f.level === 'stop').length + Number(holes.length === 0);
-  const doubt = section && section.worstProbability < HOLE_CAUTION ? 1 - section.worstProbability : 0;
-  return [stops, doubt, section?.worstUtilisation ?? 1];
 }

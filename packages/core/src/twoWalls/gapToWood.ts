@@ -1,11 +1,12 @@
 import type { Job, Mount, Working } from '@steddo/contract';
-import { feetOf, headOf } from '../corner/cornerFeet';
+import { feetOf, headOf, type Feet, type Stance } from '../corner/cornerFeet';
 import type { WallSide } from '../corner/cornerGeometry';
 import { cornerPlace } from '../corner/cornerPlace';
 import { aimsAt } from '../plate/planPlate';
 import { usableSlots } from '../plate/usableSlots';
 import { studBuildOf } from '../room/wallAt';
 import { HOLE_GO } from '../wall/holeVerdict';
+import { stancesOn } from './footStances';
 import type { CornerWall } from './footWall';
 
 /** The set is pulled out of its corner by no more than this for the sake of wood, and by so much at a time, mm. Ours. */
@@ -32,14 +33,11 @@ export function gapToWood(input: GapInput): number | undefined {
   const now = job.choices?.cornerGap ?? 0;
   for (let gap = Math.ceil(now) + STEP_MM; gap <= now + MOST_MM; gap += STEP_MM) {
     const there: Job = { ...job, choices: { ...job.choices, cornerGap: gap } };
-    const feet = feetOf(there, cornerPlace(there, width), mount.corner!, headOf(mount, spacer));
-    for (const stance of ['outer', 'inner'] as const)
-      if (
-        feet.every(
-          (f) => f[stance] && over[f.wall].some(([from, to]) => f[stance]!.value >= from && f[stance]!.value <= to),
-        )
-      )
-        return gap;
+    const place = cornerPlace(there, width);
+    const feet = feetOf(there, place, mount.corner!, headOf(mount, spacer));
+    const isOver = (f: Feet, stance: Stance) =>
+      over[f.wall].some(([from, to]) => f[stance]!.value >= from && f[stance]!.value <= to);
+    if (stancesOn(there, mount, feet, place).some((stance) => feet.every((f) => isOver(f, stance)))) return gap;
   }
   return undefined;
 }

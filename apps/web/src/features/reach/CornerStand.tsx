@@ -11,22 +11,21 @@ import { RemedyPart } from '../../work/RemedyPart';
 
 /** How a set stands in its corner: how far out, what touches first, and where that brings what carries it. */
 export function CornerStand({ corner }: { corner: CornerPlan }) {
-  const { job, say } = useRoomContext();
-  const { workings, feet, touches, touchAt, reach } = corner;
+  const { job } = useRoomContext();
+  const { workings, feet, touches, reach } = corner;
   return (
     <View testID="corner-stand">
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18, padding: 12 }}>
         <Figure label="back, from the corner" working={workings.standOff} size={24} />
         <Figure label="front, from the corner" working={workings.front} />
+        <Figure label="touches, from the corner" working={workings.touchAt} />
         {(feet ?? []).map((f) => (
           <Figure key={f.wall} label={`${footName(f.wall, feet!.length)}, from the corner`} working={f.working} />
         ))}
         {reach ? <Figure label="the arm reaches out" working={reach.working} /> : null}
       </View>
       <View style={{ paddingHorizontal: 16, paddingBottom: 8 }}>
-        <Txt kind="small">
-          {`Its ${PARTS[touches.at]} comes to ${wallName(touches.wall)} first, ${say.length(touchAt)} from the corner.`}
-        </Txt>
+        <Txt kind="small">{`Its ${PARTS[touches.at]} comes to ${wallName(touches.wall)} first.`}</Txt>
         {corner.stance && feet ? (
           <Txt kind="small">
             {corner.stance === 'outer'
