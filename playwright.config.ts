@@ -8,9 +8,9 @@ export default defineConfig({
   testDir: 'e2e',
   workers: 2,
   fullyParallel: true,
-  timeout: 90_000,
-  // a busy machine stands still for longer than a page ever needs; what passes does not wait for it
-  expect: { timeout: 20_000 },
+  // a busy machine stands still for longer than a page ever needs, and is slower by five; what passes does not wait for it
+  timeout: 300_000,
+  expect: { timeout: 45_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     launchOptions: {

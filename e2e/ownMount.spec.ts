@@ -204,7 +204,7 @@ test('a mount entered without the server is used at once and sent when it is bac
     await expect(page.getByText('picked: Trestle 7')).toBeVisible();
     await server.start();
     await expect
-      .poll(async () => (await served(page, server.url)).some((m) => m.id === 'trestle-7'), { timeout: 40_000 })
+      .poll(async () => (await served(page, server.url)).some((m) => m.id === 'trestle-7'), { timeout: 60_000 })
       .toBe(true);
   } finally {
     await server.kill();

@@ -8,8 +8,8 @@ import { expect, isReady, test, type, unfold } from './fixtures';
 async function begin(page: Page, url: string, seed: number, errors: number) {
   await page.goto(`${url}/practice?seed=${seed}&room=guest-room&errors=${errors}`);
   await page.getByTestId('practice-start').click();
-  await expect(page.getByTestId('tools')).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByTestId('next-look')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByTestId('tools')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByTestId('next-look')).toBeVisible({ timeout: 60_000 });
 }
 
 /** The finder taken to where the advice wants it and slid to the end of its line. */
@@ -45,7 +45,7 @@ async function markAll(page: Page) {
   // the worker has had the new marks, and answered
   await page.waitForTimeout(200);
   await expect(page.getByTestId('next-look')).toHaveAttribute('aria-busy', 'false', {
-    timeout: 30_000,
+    timeout: 60_000,
   });
 }
 
@@ -59,7 +59,7 @@ async function followAdvice(page: Page) {
       const before = await next.innerText();
       await page.getByTestId('look-take').click();
       await page.getByTestId('poke-here').click();
-      await expect(next).not.toHaveText(before, { useInnerText: true, timeout: 30_000 });
+      await expect(next).not.toHaveText(before, { useInnerText: true, timeout: 60_000 });
     } else {
       await slide(page);
       await markAll(page);

@@ -79,6 +79,8 @@ for (const [which, pages] of [
       for (const { path, shown, open = [], together, dark } of pages) {
         await own.goto(`${demo.url}${path}`);
         await expect(own.getByTestId(shown).first()).toBeVisible();
+        // what is greyed because its plan is still being made is not what is looked at
+        await expect(own.getByTestId('late')).toHaveCount(0);
         await clean(path, dark);
         for (const id of open) {
           await own.getByTestId(id).click();

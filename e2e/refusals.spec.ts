@@ -46,7 +46,6 @@ test('each refusal in a sentence that is true of it; the edit stays, and goes by
   watch,
 }) => {
   watch.allow(/Failed to load resource|status of/);
-  test.setTimeout(150_000);
   await openRoom(page, demo, 'refused', { ...guestRoom, title: 'Refused' }, 'height');
   let inches = 60;
   for (const [name, answer, short, sentence] of REFUSALS) {
@@ -59,7 +58,7 @@ test('each refusal in a sentence that is true of it; the edit stays, and goes by
     await expect(page.getByTestId('obstacle'), name).toContainText(sentence);
     await page.unrouteAll({ behavior: 'ignoreErrors' });
     // the page is not touched: within thirty-five seconds it is there
-    await expect(state(page), name).toHaveText('on this device · sent', { timeout: 35_000 });
+    await expect(state(page), name).toHaveText('on this device · sent', { timeout: 60_000 });
     await expect(page.getByTestId('obstacle')).toHaveCount(0);
     expect((await savedJob(page, demo, 'refused')).job.choices!.centreY).toBeCloseTo(inches * IN, 6);
   }
@@ -86,12 +85,12 @@ test('a server that was emptied is noticed; one choice sends everything there ag
   await isSent(page);
   await server.emptied();
   await type(page, 'choices.centreY', '61');
-  await expect(state(page)).toHaveText('on this device only', { timeout: 20_000 });
+  await expect(state(page)).toHaveText('on this device only', { timeout: 60_000 });
   await expect(page.getByTestId('lost')).toContainText('The server does not have this room');
   await page.getByRole('button', { name: 'all rooms', exact: true }).click();
   await expect(page.getByTestId('lost-rooms')).toContainText('One room of this device is not there');
   await page.getByTestId('send-all').click();
-  await expect(page.getByTestId('lost-rooms')).toHaveCount(0, { timeout: 15_000 });
+  await expect(page.getByTestId('lost-rooms')).toHaveCount(0, { timeout: 60_000 });
   expect((await savedJob(page, server, 'emptied')).job.choices!.centreY).toBeCloseTo(61 * IN, 6);
   await page.getByTestId('room-emptied').click();
   await isReady(page);

@@ -57,7 +57,7 @@ test('the page stays and goes on sending when the server comes back under it', a
   await expect(page.getByTestId('save-state')).toContainText('no server');
   await server.start();
   await expect(page.getByTestId('save-state')).toHaveText('on this device · sent', {
-    timeout: 20_000,
+    timeout: 60_000,
   });
   expect((await savedJob(page, server, 'cellar')).job.choices!.centreY).toBe(64 * IN);
   await server.kill();

@@ -450,28 +450,28 @@ describe('the plan of a corner', () => {
 
   it('of two stances takes only one in which both feet are on their walls, whatever would hold them better', () => {
     // by hand: pivots (449 + 200) / root 2 = 458.9 along, 176.1 out; links of 380 reach 336.7 to either side: 795.7 or 122.2
-    const brick = { kind: 'masonry' as const, board: 13, masonry: { unit: 'brick' as const } };
-    const inBrick = (side: number, link = 380) =>
+    const solid = { kind: 'masonry' as const, board: 13, masonry: 'concrete' as const };
+    const inSolid = (side: number, link = 380) =>
       plan({
         ...job,
         room: {
           ...job.room,
           objects: [],
-          wall: { ...job.room.wall, build: brick },
-          sideWalls: { left: { width: side, build: brick } },
+          wall: { ...job.room.wall, build: solid },
+          sideWalls: { left: { width: side, build: solid } },
         },
         mount: { ...job.mount!, corner: { span: 400, link } },
       });
     const half = job.mount!.plate!.width / 2;
-    const room = inBrick(3000).corner!;
+    const room = inSolid(3000).corner!;
     expect([room.stance, room.feet!.map((f) => f.x.toFixed(1))]).toEqual(['outer', ['795.7', '795.7']]);
-    const short = inBrick(795.6 + half - 5);
+    const short = inSolid(795.6 + half - 5);
     expect([short.corner!.stance, short.corner!.feet!.map((f) => f.x.toFixed(1))]).toEqual([
       'inner',
       ['122.2', '122.2'],
     ]);
     // links of 480 reach 446.6: 12.3 from the corner the plate would be round it
-    const neither = inBrick(850, 480);
+    const neither = inSolid(850, 480);
     expect(neither.corner!.feet).toBeUndefined();
     expect(neither.findings.find((f) => f.code === 'corner-foot-off')!.values).toMatchObject({ onWall: 'left' });
     expect(neither.findings.filter((f) => f.code === 'corner-foot-off')).toHaveLength(1);

@@ -1,8 +1,8 @@
 import type { Job, Plan } from '@steddo/contract';
 import { guestRoom } from '@steddo/samples';
 import { plan } from '@steddo/core';
-import { TooLong } from '../worker/plan';
-import { AGAIN_MS, Planner, type Planned } from './planner';
+import { LIMIT_MS, TooLong, type Patience } from '../worker/plan';
+import { AGAIN, Planner, type Planned } from './planner';
 
 const job = guestRoom;
 const heavier: Job = { ...job, screen: { ...job.screen, mass: 40 } };
@@ -11,14 +11,14 @@ const heaviest: Job = { ...job, screen: { ...job.screen, mass: 50 } };
 /** A planner whose page takes so long for a plan, and whose worker answers when told to. */
 function planner(tookHere: number, last?: Plan) {
   let now = 0;
-  const asked: { job: Job; answer: (plan: Plan) => void; fail: (error: Error) => void }[] = [];
+  const asked: (Patience & { job: Job; answer: (plan: Plan) => void; fail: (error: Error) => void })[] = [];
   const waits: { ms: number; then: () => void }[] = [];
   const made = new Planner(last, {
     here: (of) => {
       now += tookHere;
       return plan(of);
     },
-    apart: (of) => new Promise((answer, fail) => asked.push({ job: of, answer, fail })),
+    apart: (of, patience) => new Promise((answer, fail) => asked.push({ ...patience, job: of, answer, fail })),
     clock: () => now,
     after: (ms, then) => waits.push({ ms, then }),
   });
@@ -93,9 +93,9 @@ describe('where a room is planned', () => {
       await rest();
     };
     made.plan(heavier, (p) => heard.push(p));
-    for (const wait of AGAIN_MS) {
+    for (const { afterMs } of AGAIN) {
       await end();
-      expect(waits.at(-1)!.ms).toBe(wait);
+      expect(waits.at(-1)!.ms).toBe(afterMs);
       waits.at(-1)!.then();
     }
     const answer = plan(heavier);
@@ -103,7 +103,9 @@ describe('where a room is planned', () => {
     await rest();
     expect(heard.map((p) => p.late?.why)).toEqual(['long', 'long', undefined]);
     expect(heard.at(-1)!.plan).toBe(answer);
-    expect(asked.length).toBe(1 + AGAIN_MS.length);
+    // each time with more time than the last
+    expect(asked.map((a) => a.limit)).toEqual([LIMIT_MS, ...AGAIN.map((a) => a.limitMs)]);
+    expect(asked.at(-1)!.limit).toBeGreaterThan(10 * LIMIT_MS);
 
     const other = planner(0, good);
     other.made.plan(heavier, () => undefined);
@@ -116,14 +118,33 @@ describe('where a room is planned', () => {
     expect(other.asked.length).toBe(2);
   });
 
+  it('ends what is tried again with more time once another job is asked for', async () => {
+    const { made, asked, waits } = planner(0, plan(job));
+    made.plan(heavier, () => undefined);
+    asked[0]!.fail(new TooLong('reach'));
+    await rest();
+    waits[0]!.then();
+    expect(asked[1]!.unwanted!.aborted).toBe(false);
+    const heard: Planned[] = [];
+    made.plan(heaviest, (p) => heard.push(p));
+    expect(asked[1]!.unwanted!.aborted).toBe(true);
+    asked[1]!.fail(new TooLong('reach'));
+    await rest();
+    expect([asked[2]!.job, asked[2]!.unwanted]).toEqual([heaviest, undefined]);
+    const answer = plan(heaviest);
+    asked[2]!.answer(answer);
+    await rest();
+    expect(heard.map((p) => p.plan)).toEqual([answer]);
+  });
+
   it('gives up on a plan that is ended every time', async () => {
     const { made, asked, waits } = planner(0, plan(job));
     made.plan(heavier, () => undefined);
-    for (let n = 0; n <= AGAIN_MS.length; n += 1) {
+    for (let n = 0; n <= AGAIN.length; n += 1) {
       asked.at(-1)!.fail(new TooLong('reach'));
       await rest();
       waits[n]?.then();
     }
-    expect([asked.length, waits.length]).toEqual([1 + AGAIN_MS.length, AGAIN_MS.length]);
+    expect([asked.length, waits.length]).toEqual([1 + AGAIN.length, AGAIN.length]);
   });
 });

@@ -1,6 +1,6 @@
 import type { Job, Plan } from '@steddo/contract';
 import { newMemory, plan, type PlanStep } from '@steddo/core';
-import { TooLong, planApart } from '../worker/plan';
+import { LIMIT_MS, TooLong, planApart, type Patience } from '../worker/plan';
 
 /** Why a plan is an earlier one: the job cannot be worked out, it still is being, or it took too long at something. */
 export type Late = { why: 'failed' } | { why: 'working' } | { why: 'long'; step: PlanStep };
@@ -14,13 +14,19 @@ export interface Planned {
 /** Planning that takes longer than this holds up a thumb, and goes on in a worker. */
 const SLOW_MS = 600;
 
-/** A plan that was ended is tried again after as long: the room may be slow, or the phone was busy with something else. */
-export const AGAIN_MS = [3000, 10_000];
+/**
+ * A plan that was ended is tried again, with more time, while nothing else is asked for: the room may be slow, or the phone
+ * is, or it was busy with something else.
+ */
+export const AGAIN: readonly { afterMs: number; limitMs: number }[] = [
+  { afterMs: 500, limitMs: 4 * LIMIT_MS },
+  { afterMs: 3000, limitMs: 30 * LIMIT_MS },
+];
 
 /** What planning rests on beside the core; other ones in tests. */
 export interface PlannerParts {
   here: (job: Job) => Plan;
-  apart: (job: Job) => Promise<Plan>;
+  apart: (job: Job, patience: Patience) => Promise<Plan>;
   clock: () => number;
   after: (ms: number, then: () => void) => void;
 }
@@ -28,13 +34,14 @@ export interface PlannerParts {
 interface Wish {
   job: Job;
   later: (planned: Planned) => void;
-  /** How often it was ended already. */
+  /** How often it was ended already, and how long it may take now. */
   ended: number;
+  limitMs: number;
 }
 
 /**
  * The one place where a room's plans come from: on the page and at once, keeping what it can from one plan to the
- * next. While a room is slow, in a worker that is ended after two seconds, the last good plan standing meanwhile.
+ * next. While a room is slow, in a worker that is ended after two seconds at first, the last good plan standing meanwhile.
  */
 export class Planner {
   private slow: boolean;
@@ -42,6 +49,8 @@ export class Planner {
   private working = false;
   /** Counts what was asked for: a plan is not tried again once another one was. */
   private asks = 0;
+  /** Ends what is tried again with more time, which nobody waits for once something else is asked for. */
+  private again: AbortController | undefined;
 
   /** `last`: a plan that was made apart, of a room that did not come to an end here. */
   constructor(
@@ -55,8 +64,10 @@ export class Planner {
   plan(job: Job, later: (planned: Planned) => void): Planned {
     const { last } = this;
     this.asks += 1;
+    this.again?.abort();
+    this.again = undefined;
     if (last && this.slow) {
-      this.wanted = { job, later, ended: 0 };
+      this.wanted = { job, later, ended: 0, limitMs: LIMIT_MS };
       void this.follow();
       return { plan: last, late: { why: 'working' } };
     }
@@ -81,7 +92,7 @@ export class Planner {
     if (this.working) return;
     this.working = true;
     for (let next = this.wanted; next; next = this.wanted) {
-      const planned = await this.planned(next.job);
+      const planned = await this.planned(next);
       if (next !== this.wanted) continue;
       this.wanted = undefined;
       if (planned) next.later(planned);
@@ -92,20 +103,21 @@ export class Planner {
 
   private tryAgain(wish: Wish): void {
     const { asks } = this;
-    const wait = AGAIN_MS[wish.ended];
-    if (wait === undefined) return;
-    this.parts.after(wait, () => {
+    const again = AGAIN[wish.ended];
+    if (!again) return;
+    this.parts.after(again.afterMs, () => {
       if (asks !== this.asks) return;
-      this.wanted = { ...wish, ended: wish.ended + 1 };
+      this.again = new AbortController();
+      this.wanted = { ...wish, ended: wish.ended + 1, limitMs: again.limitMs };
       void this.follow();
     });
   }
 
-  private async planned(job: Job): Promise<Planned | undefined> {
+  private async planned({ job, limitMs }: Wish): Promise<Planned | undefined> {
     const { apart, clock } = this.parts;
     const start = clock();
     try {
-      this.last = await apart(job);
+      this.last = await apart(job, { limit: limitMs, unwanted: this.again?.signal });
       this.slow = clock() - start > SLOW_MS;
       return { plan: this.last, late: undefined };
     } catch (error) {

@@ -3,7 +3,7 @@ import type { Job, Plan } from '@steddo/contract';
 import type { PlanStep } from '@steddo/core';
 import type { PlanApi } from './plan.worker';
 
-/** As long as a plan may take before it is ended. */
+/** As long as a plan may take before it is ended, where nobody allows it more. */
 export const LIMIT_MS = 2000;
 /** As long as a phone may take to start a worker. */
 const START_MS = 10_000;
@@ -11,7 +11,7 @@ const START_MS = 10_000;
 /** A plan that took longer than anybody waits, and what it was busy with when it was ended. */
 export class TooLong extends Error {
   constructor(readonly step: PlanStep) {
-    super(`took longer than ${LIMIT_MS} ms, busy with ${step}`);
+    super(`took too long, busy with ${step}`);
   }
 }
 
@@ -25,17 +25,23 @@ function start(): NonNullable<typeof running> {
 
 let before: Promise<unknown> = Promise.resolve();
 
+export interface Patience {
+  limit: number;
+  /** Ends it before its time. */
+  unwanted?: AbortSignal | undefined;
+}
+
 /**
- * Plans in a worker, one job after another; throws `TooLong`, and ends the worker, when a plan takes more than two
- * seconds from its first step on, and `Error` where no worker can be had.
+ * Plans in a worker, one job after another; throws `TooLong`, and ends the worker, when a plan takes longer than its limit
+ * from its first step on or is no longer wanted, and `Error` where no worker can be had.
  */
-export function planApart(job: Job): Promise<Plan> {
-  const mine = before.then(() => planned(job));
+export function planApart(job: Job, patience: Patience = { limit: LIMIT_MS }): Promise<Plan> {
+  const mine = before.then(() => planned(job, patience));
   before = mine.catch(() => undefined);
   return mine;
 }
 
-async function planned(job: Job): Promise<Plan> {
+async function planned(job: Job, { limit: most, unwanted }: Patience): Promise<Plan> {
   const { worker, api } = (running ??= start());
   let limit: ReturnType<typeof setTimeout> | undefined;
   try {
@@ -52,10 +58,12 @@ async function planned(job: Job): Promise<Plan> {
       let at: PlanStep | undefined;
       const watch = (step: PlanStep): void => {
         // counted from its first step: how long a phone takes to start a worker is not the room's fault
-        if (at === undefined) endAfter(LIMIT_MS, () => new TooLong(at!));
+        if (at === undefined) endAfter(most, () => new TooLong(at!));
         at = step;
       };
-      endAfter(START_MS, missing);
+      unwanted?.addEventListener('abort', () => endAfter(0, () => new TooLong(at ?? 'studs')));
+      if (unwanted?.aborted) endAfter(0, () => new TooLong('studs'));
+      if (!unwanted?.aborted) endAfter(START_MS, missing);
       worker.onerror = () => endAfter(0, missing);
       api.plan(job, Comlink.proxy(watch)).then(resolve, reject);
     });
