@@ -39,7 +39,7 @@ const CORE_FOLDERS = {
   light: [...BASE, 'wall', 'fixing'],
   looks: [...BASE, 'wall', 'fixing', 'plate'],
   scheme: [...BASE, 'wall', 'fixing', 'arm', 'placement', 'plate', 'load'],
-  twoWalls: [...BASE, 'corner', 'wall', 'fixing', 'arm', 'placement', 'plate', 'load', 'scheme'],
+  twoWalls: [...BASE, 'sight', 'corner', 'wall', 'fixing', 'arm', 'placement', 'plate', 'load', 'scheme'],
   level: [...BASE, 'arm', 'placement', 'plate'],
   leads: [...BASE, 'arm', 'placement', 'plate'],
   hang: [...BASE, 'arm', 'placement', 'plate'],

@@ -54,8 +54,8 @@ export function touchAlong(job: Job, place: CornerPlace): Working {
   const half = corner.startsWith('back') ? place.halves.back : place.halves.front;
   const towards = (wall === 'right') === along > 0;
   const aside = towards ? half : minus('touch-aside', leaf('touch-aside', 0, 'mm'), half);
-  return onSetTo(job, place, { wall, aside, behind: leaf('touch-out', -out, 'mm', { path: 'screen.thickness' }) })
-    .along;
+  const behind = leaf('touch-out', -out, 'mm', { path: 'screen.thickness' });
+  return named('touch-along', onSetTo(job, place, { wall, aside, behind }).along);
 }
 
 /** A place on the set, so far from its middle towards a wall and so far behind its back, as it stands to that wall. */

@@ -16,7 +16,6 @@ import type { CornerPlace } from '../corner/cornerPlace';
 import type { ByArm } from '../corner/mountInCorner';
 import { marksOf } from '../placement/marksOf';
 import { hangsAt, type Frame, type Spot } from '../placement/placeSet';
-import { leaf } from '../primitives/working';
 import { holeThere } from '../room/wallView';
 import { hazardPart } from '../wall/wallPart';
 import { atWall } from './cornerFindings';
