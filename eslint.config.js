@@ -37,13 +37,14 @@ const CORE_FOLDERS = {
   plate: [...BASE, 'wall', 'fixing', 'arm'],
   load: [...BASE, 'wall', 'fixing', 'arm'],
   light: [...BASE, 'wall', 'fixing'],
-  looks: [...BASE, 'wall', 'fixing', 'plate'],
+  looks: [...BASE, 'wall', 'fixing', 'arm', 'plate'],
   scheme: [...BASE, 'wall', 'fixing', 'arm', 'placement', 'plate', 'load'],
   twoWalls: [...BASE, 'sight', 'corner', 'wall', 'fixing', 'arm', 'placement', 'plate', 'load', 'scheme'],
   level: [...BASE, 'arm', 'placement', 'plate'],
   leads: [...BASE, 'arm', 'placement', 'plate'],
   hang: [...BASE, 'arm', 'placement', 'plate'],
   special: [...BASE, 'wall', 'fixing'],
+  bench: [...BASE, 'sight', 'arm', 'reach'],
 };
 const ENDS = ['light', 'looks', 'level', 'leads', 'hang', 'special'];
 const BELOW_MOUNT = Object.keys(CORE_FOLDERS).filter((f) => !ENDS.includes(f));

@@ -71,6 +71,7 @@ export type {
   NextLook,
   Nogging,
 } from './wallPlan';
+export type { BenchClearance, BenchPlan } from './benchPlan';
 export type { CornerFoot, CornerPlan, SideWallPlan } from './cornerPlan';
 export type { MantelHole, MantelPlan, Packing, TimberPlan } from './facesPlan';
 export type {

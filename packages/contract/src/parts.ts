@@ -39,7 +39,16 @@ export const units = z.enum(['imperial', 'metric']);
 export const buildKind = z.enum(['timber-stud', 'metal-stud', 'masonry', 'timber-backing', 'metal-backing', 'unknown']);
 /** What covers the wall. */
 export const cover = z.enum(['gypsum', 'lath', 'panel', 'tile', 'none']);
-export const school = z.enum(['eyes', 'bottom-band', 'above', 'line-up', 'fit-between', 'vote', 'standing']);
+export const school = z.enum([
+  'eyes',
+  'bottom-band',
+  'above',
+  'line-up',
+  'fit-between',
+  'vote',
+  'standing',
+  'top-at-eyes',
+]);
 export const thread = z.string().regex(/^M\d+(\.\d+)?$/, 'takes a metric thread such as M6');
 
 export type Units = z.infer<typeof units>;

@@ -7,6 +7,7 @@ import { roomKind } from './room';
 import { screwCheck, stack } from './screwPlan';
 import { hole, light, loads, remedy, scheme, schemeKind } from './schemePlan';
 import { mantelPlan, packing, timberPlan } from './facesPlan';
+import { benchPlan } from './benchPlan';
 import { cornerPlan, sideWallPlan } from './cornerPlan';
 import { stud } from './studPlan';
 import { backing, course, hazards, looking, nextLook, nogging } from './wallPlan';
@@ -262,6 +263,7 @@ export const plan = z.strictObject({
   mantel: mantelPlan.optional(),
   /** Of a corner job: where the set stands in it, and the other wall. */
   corner: cornerPlan.optional(),
+  bench: benchPlan.optional(),
   sideWall: sideWallPlan.optional(),
   timber: timberPlan.optional(),
   loads: loads.optional(),

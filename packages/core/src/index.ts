@@ -28,6 +28,7 @@ export { freeId } from './edit/freeId';
 export type { JobPath } from './edit/jobPath';
 export { chooseHeight } from './edit/chooseHeight';
 export { offeredHeights, type Offer } from './compare/offeredHeights';
+export { isPortrait, patternAt } from './room/hungSides';
 export { followHeightRule } from './edit/followHeightRule';
 export { measure, moveBox, moveFloor, removeEntry } from './edit/measure';
 export { changedFields } from './edit/changedFields';
@@ -74,7 +75,7 @@ export { COVER_STEPS, guidedLooks, LOOK_STEPS, type GuidedLook, type LookStep } 
 export { hazardsOf } from './wall/hazardZones';
 export { lookedAt } from './wall/lookedAt';
 export { nextLooks, type NextLooks } from './looks/nextLook';
-export { HEIGHT_RULES } from './placement/heightRules';
+export { HEIGHT_RULES, heightRulesFor } from './placement/heightRules';
 export { plateMayCover, setMayCover, outOf } from './room/roomThings';
 export { boltState, holeState, holeVerdict } from './wall/holeVerdict';
 export { eyeOf } from './sight/eyeOf';
@@ -85,7 +86,7 @@ export { pictureDistances } from './sight/pictureDistances';
 export { riseOver } from './level/readLevel';
 
 // what an arm can do
-export { armOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './arm/arm';
+export { armOf, asideOf, foldOffsetOf, jointsFor, moves, reachOf, reachedBy } from './arm/arm';
 export type { Arm, Joints } from './arm/arm';
 export { armDrawn, furthest, linkagePlaces, outWorking, wayTo, yawWorking } from './arm/armDrawn';
 export { coverage, coverageRow, coverageStands, gridOver, leastOff, type FloorGrid } from './reach/coverage';

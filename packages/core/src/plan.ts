@@ -1,5 +1,7 @@
 import type { Finding, Hole, Job, Mount, Plan, Ranked } from '@steddo/contract';
 import { moves } from './arm/arm';
+import { portraitFindings } from './bench/benchFindings';
+import { benchPart } from './bench/benchPart';
 import { armHoles } from './placement/chain';
 import { frameOf, wantedHeight } from './placement/frameOf';
 import { liftOnFindings } from './placement/liftOnFindings';
@@ -30,7 +32,8 @@ import type { Part } from './primitives/part';
 import { present } from './primitives/present';
 import { reachPart } from './reach/reachPart';
 import { guessFinding, planWorkings } from './room/guesses';
-import { isCorner } from './room/roomKind';
+import { isPortrait } from './room/hungSides';
+import { isCorner, roomKindOf } from './room/roomKind';
 import { mainWallJob } from './room/wallView';
 import { joinedWalls } from './twoWalls/cornerFindings';
 import { cornerHung } from './twoWalls/cornerHung';
@@ -151,7 +154,7 @@ const disputeFinding = ({ drilled, edges, chance }: Disputed): Finding =>
 /** The parts of a plan, in the order in which what they say is read. */
 function planOf(job: Job, found: StudsFound, means: Means): Plan {
   const { mounts, memory, watch } = means;
-  const outline = outlineOf(job.screen, job.guessed ?? []);
+  const outline = outlineOf(job.screen, job.guessed ?? [], isPortrait(job));
   const context = fitContext(job, memory.mounts);
   watch('ranking');
   const ranking = mounts && rankMounts(mounts, job, found, memory.mounts);
@@ -202,7 +205,8 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
     ...present({ floor: floor.section }),
     ...ends.section,
   };
-  const all = [screen, mount, lift, light, wall, mantel, placed, fire, hazards, floor, ends].flatMap(
+  const turned = { findings: portraitFindings(job) };
+  const all = [screen, turned, mount, lift, light, wall, mantel, placed, fire, hazards, floor, ends].flatMap(
     (part) => part.findings,
   );
   return judged(job, made, made.corner ? joinedWalls(all) : all);
@@ -258,6 +262,7 @@ type Placed = Pick<
   | 'level'
   | 'corner'
   | 'sideWall'
+  | 'bench'
 > & { sideHoles?: Hole[] | undefined } & { screws?: Pick<Plan['screen'], 'screws' | 'screwCheck'> };
 
 /** The set sideways, its plate over the studs, its height; and where that is free, how it is held there. */
@@ -321,7 +326,9 @@ function seatsPart(
 ): { section: Pick<Plan, 'advice' | 'distances'>; findings: Finding[] } {
   const advice = typeAdvice(seats, rough);
   const distances = pictureDistances(job, width, height, out);
-  return { section: { ...(advice ? { advice } : {}), distances }, findings: distanceFindings(distances, job) };
+  // at a bench they sit as far as their arms reach, whatever the picture would have
+  const findings = roomKindOf(job) === 'bench' ? [] : distanceFindings(distances, job);
+  return { section: { ...(advice ? { advice } : {}), distances }, findings };
 }
 
 type Hung = Pick<
@@ -338,6 +345,7 @@ type Hung = Pick<
   | 'corner'
   | 'sideWall'
   | 'sideHoles'
+  | 'bench'
 >;
 
 /** In a corner: what carries it on either wall. */
@@ -368,6 +376,10 @@ function hungPart(
   const out = { spacer: frame.spacer, plane: frame.plane };
   const reach = reachPart({ job, placement, ranking, ...out, folds, plateX, memory: memory.reach });
   const seats = reach.section?.seats ?? [];
+  const bench =
+    reach.model && roomKindOf(job) === 'bench'
+      ? benchPart({ job, placement, outline: outlineOf(job.screen, job.guessed ?? []), model: reach.model })
+      : undefined;
   watch('loads');
   const loads = fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: reach.model, seats }) : undefined;
   const worst = loads?.section ? { worstUtilisation: loads.section.worst } : {};
@@ -379,13 +391,14 @@ function hungPart(
       marks: marksOf({ frame, spot, plateX: on?.x ?? frame.centreX, holes, ...hangsAt(spot, job) }),
       ...(scheme.section ? { scheme: { ...scheme.section, ...worst } } : {}),
       ...(holes.length > 0 ? { holes } : {}),
-      ...present({ packing, timber, reach: reach.section, loads: loads?.section, remedies }),
+      ...present({ packing, timber, reach: reach.section, bench: bench?.section, loads: loads?.section, remedies }),
     },
     findings: [
       ...(scheme.findings ?? plate?.lacking ?? []),
       ...sightFindings(angles, job, frame),
       ...liftOnFindings(job, boxOf(frame, spot)),
       ...reach.findings,
+      ...(bench?.findings ?? []),
       ...(loads?.findings ?? []),
     ],
   };

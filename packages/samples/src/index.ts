@@ -3,6 +3,7 @@ export { demoCatalogue } from './catalogue';
 export {
   atticSnug,
   breakfastBar,
+  clockmakersBench,
   demoRooms,
   guestRoom,
   sewingCorner,

@@ -1,5 +1,6 @@
 import { checkFile, job, type Job } from '@steddo/contract';
 import attic from '../jobs/attic-snug.json' with { type: 'json' };
+import bench from '../jobs/clockmakers-bench.json' with { type: 'json' };
 import bar from '../jobs/breakfast-bar.json' with { type: 'json' };
 import guest from '../jobs/guest-room.json' with { type: 'json' };
 import sewing from '../jobs/sewing-corner.json' with { type: 'json' };
@@ -19,6 +20,7 @@ export const atticSnug = valid('attic-snug', attic);
 export const breakfastBar = valid('breakfast-bar', bar);
 export const stoveParlour = valid('stove-parlour', parlour);
 export const sewingCorner = valid('sewing-corner', sewing);
+export const clockmakersBench = valid('clockmakers-bench', bench);
 export const smallestRoom = valid('minimal', minimal);
 export const smallestStudWall = valid('minimal-imperial', minimalImperial);
 
@@ -29,4 +31,5 @@ export const demoRooms: readonly { id: string; job: Job }[] = [
   { id: 'breakfast-bar', job: breakfastBar },
   { id: 'stove-parlour', job: stoveParlour },
   { id: 'sewing-corner', job: sewingCorner },
+  { id: 'clockmakers-bench', job: clockmakersBench },
 ];

@@ -10,6 +10,7 @@ const TITLES: Record<HeightRule | 'chosen', string> = {
   above: 'clear of the furniture',
   'line-up': 'in line',
   'fit-between': 'in the middle of the space',
+  'top-at-eyes': 'top edge at eye height',
   vote: 'as you held it',
   standing: 'for standing',
   chosen: 'as it is now',

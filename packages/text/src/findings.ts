@@ -2,6 +2,7 @@ import type { Finding } from '@steddo/contract';
 import type { FindingCode, FindingValues } from '@steddo/core';
 import { bindingName, buildName, holeList, heightRuleName, wallName } from './names';
 import { bitText } from './bits';
+import { BENCH_SENTENCES } from './benchFindings';
 import { CORNER_SENTENCES } from './cornerFindings';
 import { FACE_SENTENCES } from './faceFindings';
 import { HOLD_SENTENCES } from './holdFindings';
@@ -48,6 +49,7 @@ const SENTENCES: Sentences = {
   ...HOLD_SENTENCES,
   ...FACE_SENTENCES,
   ...CORNER_SENTENCES,
+  ...BENCH_SENTENCES,
   'look-first': (v, say) => lookFirstText(v, say),
   'seen-at-hole': (v) =>
     v.what === 'live'

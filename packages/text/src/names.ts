@@ -30,6 +30,7 @@ const RULES: Record<HeightRule, string> = {
   above: 'gap above furniture',
   'line-up': 'line up with something',
   'fit-between': 'fit between',
+  'top-at-eyes': 'top edge at the eyes',
   vote: 'hold it up and vote',
   standing: 'eyes of people standing',
 };
@@ -41,6 +42,7 @@ const NEEDS: Record<HeightRule, string> = {
   above: 'needs something that stands below',
   'line-up': 'needs the line to meet',
   'fit-between': 'needs what is below or above',
+  'top-at-eyes': 'needs everybody’s eyes',
   vote: 'needs the top edge that was agreed',
   standing: 'needs an eye height',
 };

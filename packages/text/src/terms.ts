@@ -1,4 +1,5 @@
 import type { Term } from '@steddo/core';
+import { BENCH_TERMS } from './benchTerms';
 import { CORNER_TERMS } from './cornerTerms';
 import { END_TERMS } from './endTerms';
 import { HOLD_TERMS } from './holdTerms';
@@ -261,6 +262,7 @@ const TERMS: Record<Term, string> = {
   roll: 'turn of the head',
   ...END_TERMS,
   ...CORNER_TERMS,
+  ...BENCH_TERMS,
   ...HOLD_TERMS,
 };
 

@@ -103,6 +103,18 @@ function limitsOf({ arm }: Mount): { shoulder: Range; elbow: Range } {
 const swivelOf = ({ swivel }: Mount): Range =>
   swivel ? [-toRad(Math.abs(swivel.left)), toRad(Math.abs(swivel.right))] : FLAT;
 
+/**
+ * How far its plate may stand to the side of what hangs on it, each way, mm: the set's slide on its plate; of a monitor arm,
+ * which brings its head there by itself, as far aside as it reaches half way out. Links of 200 and 200 on a plate of 4 with a
+ * head of 56, folded 95, out 460: half way its pivot is 217.5 in front of its root, so that 335.7 is left sideways.
+ */
+export function asideOf(mount: Mount): number {
+  const arm = mount.type === 'monitor-arm' ? armOf(mount, 0, 'left') : undefined;
+  if (arm?.kind !== 'two') return mount.slide ?? 0;
+  const out = (arm.folded.z + arm.extended) / 2 - arm.root.z;
+  return Math.sqrt(Math.max(0, (arm.a + arm.b) ** 2 - out ** 2));
+}
+
 /** How far out the linkage by itself brings the set's back, straight out, mm; undefined without links. */
 export function linkageReach({ arm, plate }: Mount): number | undefined {
   if (!arm) return undefined;

@@ -8,6 +8,7 @@ import type { Hung } from './hung';
 import { obstaclesAt, standingIn, type Band, type Obstacle } from './obstacles';
 import { reachTable, standAt, type Reach, type ReachTable, type Stand } from './reachTable';
 import { extensionOf, faceOf, offAxis, radiusOf, type Pose, type SetShape } from './setShape';
+import { patternAt } from '../room/hungSides';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
 
 /** How much further an arm could come out for it to be called too short, mm. Ours. */
@@ -39,7 +40,8 @@ export function reachModel(hung: Hung, memory: ReachMemory = newReachMemory()): 
     width: hung.right - hung.left,
     thickness: job.screen.thickness ?? SET_THICKNESS_MM,
     head: arm.head,
-    aside: hung.centre.x - arm.folded.x,
+    // a monitor arm brings its head to where the set hangs; any other has the set slid on its plate
+    aside: mount.type === 'monitor-arm' ? -patternAt(job).right.value : hung.centre.x - arm.folded.x,
   };
   const near = around(arm, shape);
   const plateX = mount.plate && hung.plateX;

@@ -3,7 +3,7 @@ import { applyCommand } from '../edit/command';
 import { followHeightRule } from '../edit/followHeightRule';
 import { newMemory } from '../memory';
 import { plan } from '../plan';
-import { HEIGHT_RULES } from '../placement/heightRules';
+import { heightRulesFor } from '../placement/heightRules';
 
 /** One height that the customer may choose. */
 export interface Offer {
@@ -40,7 +40,7 @@ export function offeredHeights(job: Job, memory = newMemory()): Offer[] {
     ? { key: 'chosen', heading: 'chosen' as const }
     : { key: job.aim.height, heading: job.aim.height, school: job.aim.height };
   add({ ...now, chosen: true, job, plan: plan(job, { memory }) });
-  for (const school of HEIGHT_RULES) {
+  for (const school of heightRulesFor(job)) {
     if (!byHand && school === job.aim.height) continue;
     const other = applyCommand(job, followHeightRule(job, school)).job;
     add({ key: school, school, heading: school, chosen: false, job: other, plan: plan(other, { memory }) });

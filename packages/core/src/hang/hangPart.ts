@@ -7,6 +7,7 @@ import { half, leaf, minus } from '../primitives/working';
 import { liftRoom, riseOf } from '../placement/liftOnFindings';
 import { isStepDone } from './doneSteps';
 import { stepsFor, type StepContext } from './stepTable';
+import { asideOf } from '../arm/arm';
 
 /** Steps that belong to the hanging: leads, the lift, and what follows until the set is on. */
 const ofHanging = (id: string): boolean => id.startsWith('hang.') || id.startsWith('leads.');
@@ -19,7 +20,7 @@ export function hangPart(context: StepContext, placement: Placement): Part<HangP
   const { job, mount } = context;
   const slide = slideOf(job, placement);
   const room = liftRoom(job, placement);
-  const fits = slide && Math.abs(slide.value) <= (mount.slide ?? 0) + SAME_MM;
+  const fits = slide && Math.abs(slide.value) <= asideOf(mount) + SAME_MM;
   const section: HangPlan = {
     ...(slide ? { slide: slide.value, fits: fits! } : {}),
     rise: riseOf(job),
@@ -30,7 +31,7 @@ export function hangPart(context: StepContext, placement: Placement): Part<HangP
       .map((id) => ({ id, done: isStepDone(id, context) })),
     workings: slide ? { slide } : {},
   };
-  return { section, findings: slide && !fits ? [beyond(slide, mount.slide)] : [] };
+  return { section, findings: slide && !fits ? [beyond(slide, asideOf(mount))] : [] };
 }
 
 const beyond = (slide: Working, slideMm: number | undefined): Finding =>

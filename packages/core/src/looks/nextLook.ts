@@ -9,6 +9,7 @@ import { bestAim, columnChance, possibleStuds, type Possible } from './possibleS
 import { EDGE_SD_MM, STUD_WIDTH_MM } from '../primitives/wallFacts';
 import { HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
 import { STUD_SPACING_MM } from '../room/usualSizes';
+import { asideOf } from '../arm/arm';
 
 /** The looks worth taking, best first, and how sure the holes are without any. */
 export interface NextLooks {
@@ -216,7 +217,7 @@ function isAt(skipped: string, { kind, x }: NextLook): boolean {
 function findFirst(setting: Weighing): NextLook {
   const { search, job, plan, diameter } = setting;
   const slots = (search.mount.plate?.slots ?? []).map((s) => Math.abs(s.x) + s.length / 2);
-  const around = Math.max(STUD_SPACING_MM / 2, ...slots) + (search.mount.slide ?? 0);
+  const around = Math.max(STUD_SPACING_MM / 2, ...slots) + asideOf(search.mount);
   const middle = plan.placement?.plate?.x ?? plan.placement?.centre.x ?? job.room.wall.width / 2;
   const from = Math.max(0, middle - around);
   const to = Math.min(job.room.wall.width, middle + around);

@@ -18,6 +18,7 @@ import { sideWallOf, type SideWall } from '../twoWalls/sideWall';
 import { partsBehind, type Wall } from '../room/wallAt';
 import type { Seats } from './typeAdvice';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
+import { isPortrait, patternAt } from '../room/hungSides';
 
 /** What the room asks of any mount, worked out once for the whole catalogue. */
 export interface FitContext {
@@ -46,7 +47,7 @@ export interface FitContext {
  */
 export function fitContext(job: Job, memory: MountMemory = newMountMemory()): FitContext {
   const { mount: _, measured: _m, ...bare } = job;
-  const outline = outlineOf(job.screen, job.guessed ?? []);
+  const outline = outlineOf(job.screen, job.guessed ?? [], isPortrait(job));
   const { height } = outline;
   const thickness = job.screen.thickness ?? SET_THICKNESS_MM;
   const liftTo = (hungBottom: number) => {
@@ -98,8 +99,8 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
       obstacles: onMainWall(job.room.objects).filter((i) => !plateMayCover(i)),
       wallHeight: job.room.wall.height,
       setHeight: height.value,
-      patternUp: job.screen.patternCentre?.up ?? 0,
-      patternX: centreX.value + (job.screen.patternCentre?.right ?? 0),
+      patternUp: patternAt(job).up.value,
+      patternX: centreX.value + patternAt(job).right.value,
       wanted: wanted.value,
       sag: job.aim.sag ?? 0,
     },

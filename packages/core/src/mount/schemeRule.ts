@@ -14,6 +14,7 @@ import { settingOf } from '../scheme/schemeSearch';
 import { outlineOf } from '../screen/outlineOf';
 import type { StudsFound } from '../wall/inferStuds';
 import { solidSections } from '../wall/wallPart';
+import { isPortrait } from '../room/hungSides';
 
 type Kept = Pick<FitContext, 'yieldTable' | 'reachOf' | 'corner'>;
 
@@ -30,7 +31,7 @@ export function schemeRule(mount: Mount, job: Job, found: StudsFound, context: K
   const { plateX: _, armHole: _a, scheme: _s, ...choices } = job.choices ?? {};
   const { measured: _m, ...rest } = job;
   const other: Job = { ...rest, mount, choices };
-  const framed = frameOf(other, outlineOf(job.screen, job.guessed ?? []));
+  const framed = frameOf(other, outlineOf(job.screen, job.guessed ?? [], isPortrait(job)));
   if (!framed.ok) return [];
   if (context.corner) return cornerRule(other, framed.frame, found, context.corner.side(), yieldTable);
   const { centreX } = framed.frame;

@@ -1,6 +1,7 @@
 import type { Finding, Job, Measured, Mount, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
 import { half, leaf, minus, node, sum } from '../primitives/working';
+import { patternAt } from '../room/hungSides';
 
 /** A measured value further than this from the geometry means that something is upside down, mm. Ours. */
 const MEASURED_CHECK_MM = 5;
@@ -53,15 +54,9 @@ type Steps = Pick<Chain, 'toHook' | 'toPlate'>;
 function geometryChain(job: Job, mount: Mount, height: Working, armHole: number): Steps {
   const above = armHoles(mount)[armHole];
   if (above === undefined) return {};
-  const path = 'screen.patternCentre.up';
-  const guess = job.screen.patternCentre === undefined || (job.guessed ?? []).includes(path);
   const toHook = minus(
     'bottom-to-hook',
-    sum(
-      'bottom-to-pattern',
-      half('half-height', height),
-      leaf('pattern-up', job.screen.patternCentre?.up ?? 0, 'mm', { path, guess }),
-    ),
+    sum('bottom-to-pattern', half('half-height', height), patternAt(job).up),
     leaf('pattern-above-hook', above, 'mm', { path: `mount.patternAboveHook.${armHole}` }),
   );
   return { toHook, toPlate: hookToPlate(toHook, mount) };

@@ -2,6 +2,7 @@ import type { Finding, Item, Job, HeightRule, Viewer, Working } from '@steddo/co
 import { finding } from '../primitives/findings';
 import { eyeOf, EYE_STANDING_MM } from '../sight/eyeOf';
 import { half, leaf, minus, node, sum } from '../primitives/working';
+import { roomKindOf } from '../room/roomKind';
 import { onMainWall, ROOM_THINGS, setMayCover } from '../room/roomThings';
 import type { Term } from '../primitives/terms';
 
@@ -16,7 +17,7 @@ export type Wish = { ok: true; centre: Working } | { ok: false; finding: Finding
 
 type Rule = (job: Job, height: Working, set: { left: number; right: number }) => Wish;
 
-/** The seven rules, in the order of the trade's notes; one that is missing here does not compile. */
+/** The rules, in the order of the trade's notes; one that is missing here does not compile. */
 const RULES: Record<HeightRule, Rule> = {
   eyes,
   'bottom-band': bottomBand,
@@ -25,9 +26,14 @@ const RULES: Record<HeightRule, Rule> = {
   'fit-between': fitBetween,
   vote,
   standing,
+  'top-at-eyes': topAtEyes,
 };
 
 export const HEIGHT_RULES = Object.keys(RULES) as HeightRule[];
+
+/** Those that are offered in a room: a top edge at the eyes is for work at a bench. */
+export const heightRulesFor = (job: Job): HeightRule[] =>
+  HEIGHT_RULES.filter((rule) => rule !== 'top-at-eyes' || roomKindOf(job) === 'bench' || job.aim.height === rule);
 
 /**
  * What one rule wants for the set's centre, mm.
@@ -107,6 +113,13 @@ function gazeOf(viewer: Viewer, guessed: readonly string[]): Working | undefined
     leaf('settled-mark', mm, 'mm', { path: `room.viewers.${viewer.id}.settled.${i}` }),
   );
   return node('settled-mean', 'mean', 'mm', marks);
+}
+
+/** The upper edge level with the eyes, so that work is looked down at. Common practice; 1150 and 340 tall: centre 980. */
+function topAtEyes(job: Job, height: Working): Wish {
+  const eye = meanEye(job, 'top-at-eyes');
+  if (!eye.ok) return eye;
+  return { ok: true, centre: minus('centre-from-top', eye.centre, half('half-height', height)) };
 }
 
 /** The bottom edge within a band, at the point of the band that is nearest to the eyes. */

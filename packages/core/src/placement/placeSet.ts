@@ -6,7 +6,7 @@ import { half, leaf, minus, named, node, sum } from '../primitives/working';
 import { armHoles, chainOf, type Chain } from './chain';
 import { heightLimits } from './heightLimits';
 import { onMainWall, setMayCover } from '../room/roomThings';
-import { HEIGHT_RULES, wishOf } from './heightRules';
+import { heightRulesFor, wishOf } from './heightRules';
 
 /** The set sideways and up and down, with its plate at a known x. */
 export interface Frame extends FurtherOut {
@@ -102,7 +102,7 @@ export function hangsAt(spot: Spot, job: Job): { hook?: Working; plateBottom?: W
 
 /** Every height rule that has what it needs, side by side for this room, with every viewer's angles. */
 export function ruleHeights(frame: Frame): Height[] {
-  return HEIGHT_RULES.flatMap((school) => {
+  return heightRulesFor(frame.job).flatMap((school) => {
     const wish = wishOf(school, frame.job, frame.height, edges(frame));
     return wish.ok ? [heightOf(frame, school, wish.centre)] : [];
   });

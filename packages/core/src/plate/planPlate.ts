@@ -1,6 +1,7 @@
 import type { Finding, Fixing, Job, Mount, Side, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { foldOffsetOf } from '../arm/arm';
+import { asideOf, foldOffsetOf } from '../arm/arm';
+import { patternAt } from '../room/hungSides';
 import { studBuildOf } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 import { leaf, minus, sum } from '../primitives/working';
@@ -35,12 +36,11 @@ function lagFor(mount: Mount, job: Job): Fixing | undefined {
  * nobody measured follows from the links.
  */
 export function plateSpots(job: Job, mount: Mount, centreX: Working): PlateSpot[] {
-  const path = 'screen.patternCentre.right';
-  const right = job.screen.patternCentre?.right;
-  const guess = right === undefined || (job.guessed ?? []).includes(path);
-  const pattern = sum('plate-nominal', centreX, leaf('pattern-right', right ?? 0, 'mm', { path, guess }));
+  const pattern = sum('plate-nominal', centreX, patternAt(job).right);
   const hangs = (fold: Side) => foldOffsetOf(mount, fold);
-  if (Math.abs(hangs('left')) < SAME_MM && Math.abs(hangs('right')) < SAME_MM)
+  // a monitor arm hangs nothing as it is folded: its head goes to where the set is
+  const free = mount.type === 'monitor-arm';
+  if (free || (Math.abs(hangs('left')) < SAME_MM && Math.abs(hangs('right')) < SAME_MM))
     return [{ nominal: pattern, ...(job.choices?.fold ? { fold: job.choices.fold } : {}) }];
   const from = mount.arm?.foldOffset === undefined ? 'mount.arm.links' : 'mount.arm.foldOffset';
   const by = (fold: Side, sign: 1 | -1) => leaf('fold-offset', sign * hangs(fold), 'mm', { path: from });
@@ -98,7 +98,7 @@ function nearestSpot(spots: readonly PlateSpot[], fixedX?: Working): PlateSpot {
 }
 
 function beyondSlide(mount: Mount, shiftMm: number): Finding[] {
-  const slideMm = mount.slide ?? 0;
+  const slideMm = asideOf(mount);
   if (Math.abs(shiftMm) <= slideMm + SAME_MM) return [];
   return [finding('plate-beyond-slide', 'stop', 'height', { shiftMm, slideMm })];
 }

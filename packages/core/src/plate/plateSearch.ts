@@ -4,6 +4,7 @@ import { holeVerdict } from '../wall/holeVerdict';
 import { chooseSlots, type Aim, type SlotSetting, type FixingWay } from './chooseSlots';
 import { usableSlots, type UsableSlot } from './usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
+import { asideOf } from '../arm/arm';
 
 /** Where the plate may sit for each fold: nominal centre and the slide of the set on it. */
 export interface PlateSpot {
@@ -95,7 +96,7 @@ export const lagSetting = (
   mount: Mount,
   fixing: LagSetting['fixing'],
   where: Pick<PlateSetting, 'aims' | 'spots' | 'fixedX'>,
-): LagSetting => ({ mount, fixing, ...where, slots: usableSlots({ mount, fixing }), slide: mount.slide ?? 0 });
+): LagSetting => ({ mount, fixing, ...where, slots: usableSlots({ mount, fixing }), slide: asideOf(mount) });
 
 /** Every plate centre worth trying at which each stud finds its rows of slots. */
 export function plateOptions(setting: LagSetting): PlateOnStuds[] {

@@ -1,4 +1,4 @@
-import type { Finding, Level, HeightRule, Stage } from '@steddo/contract';
+import type { BenchClearance, Finding, Level, HeightRule, Stage } from '@steddo/contract';
 
 /** What the worst fastener has to hold, in percent of what it may. */
 interface LoadValues {
@@ -25,6 +25,8 @@ interface AnchorsAlone {
 }
 
 /** Judgements are data: a code, how serious, where, and the values. Words for them are in @steddo/text. */
+type BenchSide = BenchClearance['side'];
+
 export interface FindingValues {
   'loads-checked': { percent: number };
   'load-too-great': LoadValues & {
@@ -221,6 +223,14 @@ export interface FindingValues {
   'corner-arm-short': { outMm: number; leastMm: number; mostMm: number };
   'corner-turn-short': { needDeg: number; hasDeg: number };
   'corner-thing-in-way': { object: string; gapMm: number };
+  'bench-no-room': { side: BenchSide; by: string; shortMm: number };
+  'bench-moves-short': { side: BenchSide; by: string; untilDeg: number; limitDeg: number };
+  'bench-turn-short': { side: BenchSide; by: string; shortMm: number };
+  'bench-above-eyes': { viewer: string; byMm: number };
+  'bench-below-eyes': { viewer: string; byMm: number };
+  'bench-too-far': { viewer: string; awayMm: number };
+  'bench-too-near': { viewer: string; awayMm: number };
+  'portrait-on-wall': Record<string, never>;
   'mount-room-kind': { type: string; kind: string };
   'level-not-turned': { on: string };
   'level-good': { riseMm: number; spanMm: number };

@@ -49,7 +49,7 @@ const least = (found: readonly Found[]): Found | undefined =>
   found.reduce<Found | undefined>((a, b) => (!a || b.gap.value < a.gap.value ? b : a), undefined);
 
 /** Within what the set can sweep at most: a square about the root that holds every pose of it. */
-function isSwept({ arm, shape }: Reach, taken: Polygon): boolean {
+export function isSwept({ arm, shape }: Reach, taken: Polygon): boolean {
   const far = Math.max(arm.a + arm.b, Math.abs(arm.folded.x - arm.root.x)) + radiusOf(shape);
   const out = arm.extended + radiusOf(shape);
   const around = rectangle(arm.root.x - far, arm.root.x + far, 0, out);

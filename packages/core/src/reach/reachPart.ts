@@ -9,6 +9,7 @@ import type { Hung } from '../arm/hung';
 import { labelFindings, reachFindings } from './reachFindings';
 import { reachModel, seatsOf, type ReachMemory, type ReachModel } from '../arm/reachModel';
 import { seatServices, sharedPose } from './seatServices';
+import { patternAt } from '../room/hungSides';
 import { overWalkway } from './walkway';
 
 export interface ReachInput extends FurtherOut {
@@ -43,7 +44,7 @@ export function reachModelOf(job: Job, plan: Plan, memory?: ReachMemory): ReachM
   const { mount } = job;
   const { placement, reach } = plan;
   if (!mount || !placement || placement.conflict || !reach) return undefined;
-  const plateX = placement.centre.x - (job.screen.patternCentre?.right ?? 0) - reach.centreOffset;
+  const plateX = placement.centre.x - patternAt(job).right.value - reach.centreOffset;
   const out = { spacer: spacerOf(plan), plane: placement.plane ?? 0 };
   return reachModel(hungIn(job, mount, placement, placement.plate?.x ?? plateX, out), memory);
 }

@@ -5,6 +5,7 @@ import { armOf, type Arm } from '../arm/arm';
 import { wallsOf, type Obstacle } from '../arm/obstacles';
 import { aimAt, cornersOf, offAxis, type SetShape } from '../arm/setShape';
 import { turnAt } from '../arm/sweep';
+import { patternAt } from '../room/hungSides';
 
 /** The set and the walls about it, for judging any mount; things in the room do not count here. */
 export interface RoughRoom {
@@ -26,7 +27,7 @@ export function roughRoom(
   arm: typeof armAtZero = armAtZero,
 ): RoughRoom {
   const fold = job.choices?.fold;
-  const aside = -(job.screen.patternCentre?.right ?? 0);
+  const aside = -patternAt(job).right.value;
   return { ...set, aside, walls: wallsOf(job.room.wall), armAtZero: arm, ...(fold ? { fold } : {}) };
 }
 

@@ -12,6 +12,7 @@ import {
   type TimberAsked,
   type TimberPlaced,
 } from './timberPlaced';
+import { asideOf } from '../arm/arm';
 
 /** An upright cleat on the side of each stud, so wide and so deep, that a nogging is screwed onto, mm. 2 x 2, common practice. */
 export const CLEAT_MM = 38;
@@ -35,7 +36,7 @@ export function placeNoggings({ job, mount, found, timber, x, bottom }: TimberAs
   if (middle === undefined || !lag) return undefined;
   const { wall } = job.room;
   const upright = { bottom: middle - timber.height / 2, top: middle + timber.height / 2 };
-  const reach = reachOf(mount.plate!.slots!, x, mount.slide ?? 0);
+  const reach = reachOf(mount.plate!.slots!, x, asideOf(mount));
   const bays = baysOf(studLines(found, lag)).filter(
     (b) => b.left < reach.right && b.right > reach.left && isStudWall(wall, (b.left + b.right) / 2, upright),
   );

@@ -32,6 +32,7 @@ import { SET_THICKNESS_MM } from '../room/usualSizes';
 import { isRefusal, kindRank, refusedBy, policyOf, waysOf, type Hanging, type NoWay } from './ways';
 import { woodInReach, type WoodInReach } from './woodInReach';
 import { SAME_MM } from '../primitives/epsilons';
+import { asideOf } from '../arm/arm';
 
 /** Plates of boards are tried at every so many millimetres of the set's slide. */
 const PLATE_STEP_MM = 5;
@@ -191,7 +192,7 @@ export function candidatesOf(setting: Setting): Candidate[] {
 /** What some plate of the search could come to sit on. */
 function obstaclesOf({ job, mount, plates, spots, fixedX }: Setting): Item[] {
   const { width, height } = mount.plate!;
-  const room = width / 2 + (mount.slide ?? 0) + REACH_MM;
+  const room = width / 2 + asideOf(mount) + REACH_MM;
   const xs = [...spots.map((s) => s.nominal.value), ...(fixedX ? [fixedX.value] : [])];
   const bottoms = plates.map((p) => p.bottom.value);
   const [low, high] = [Math.min(...bottoms) - REACH_MM, Math.max(...bottoms) + height + REACH_MM];
@@ -238,7 +239,7 @@ const searchOf = (setting: Setting, way: FixingWay): PlateSetting => {
   const { mount, spots, fixedX } = setting;
   const { diameter } = studPart(way)?.fastener ?? fastenerOf(way);
   const [aims, slots] = [setting.aims(diameter), setting.slots(diameter)];
-  return { mount, spots, fixedX, aims, slots, slide: mount.slide ?? 0 };
+  return { mount, spots, fixedX, aims, slots, slide: asideOf(mount) };
 };
 
 /** Which studs a way's slots come over: as many as the mount asks for, one beside board, none in board alone. */

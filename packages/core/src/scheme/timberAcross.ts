@@ -15,6 +15,7 @@ import {
   type TimberAsked,
   type TimberPlaced,
 } from './timberPlaced';
+import { asideOf } from '../arm/arm';
 
 /** Stock timbers, mm: as high as the plate's rows need, and so thick (2 x 6 to 2 x 10). Common practice. */
 const STOCK_HEIGHTS_MM = [140, 184, 235, 286] as const;
@@ -59,7 +60,7 @@ function placeAcross({ job, mount, found, timber, x, bottom }: TimberAsked): Tim
   const [studs] = pairs.filter(([a, b]) => a.x < x && b.x > x).sort((p, q) => off(p) - off(q));
   if (!studs) return undefined;
   const outline = plateOutline(plate, x, bottom);
-  const slide = mount.slide ?? 0;
+  const slide = asideOf(mount);
   const box: Outline = {
     left: Math.min(studs[0].x - BEYOND_MM, outline.left - slide),
     right: Math.max(studs[1].x + BEYOND_MM, outline.right + slide),

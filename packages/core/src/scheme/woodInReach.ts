@@ -4,6 +4,7 @@ import type { PlateSpot } from '../plate/plateSearch';
 import { EDGE_DIAMETERS } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
 import { studPly } from '../wall/studsOf';
+import { asideOf } from '../arm/arm';
 
 /** What is known of the wood that some slot of a plate could come over. */
 export interface WoodInReach {
@@ -68,7 +69,7 @@ function reachOfSlots(
   { mount, spots, fixed }: Pick<Reach, 'mount' | 'spots' | 'fixed'>,
   diameter: number,
 ): [number, number][] {
-  const slide = fixed === undefined ? (mount.slide ?? 0) : 0;
+  const slide = fixed === undefined ? asideOf(mount) : 0;
   const middles = fixed === undefined ? spots.map((s) => s.nominal.value) : [fixed];
   const all = middles.flatMap((x) =>
     usableSlots({ mount, fixing: { diameter } }).map(({ slot, travel }): [number, number] => [

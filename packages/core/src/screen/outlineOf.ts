@@ -1,6 +1,6 @@
 import type { Finding, Screen, Working } from '@steddo/contract';
 import { finding } from '../primitives/findings';
-import { leaf, node } from '../primitives/working';
+import { leaf, named, node } from '../primitives/working';
 
 /** Outline further than this share from 16:9 of the diagonal is worth a caution. Ours. */
 const OUTLINE_SHARE = 0.04;
@@ -18,14 +18,14 @@ const PER_DIAGONAL = { width: 16 / Math.sqrt(337), height: 9 / Math.sqrt(337) } 
 /**
  * The set's outline, mm: measured, or guessed from a 16:9 diagonal and marked as a guess.
  * Over 4 % between the two is a caution: somebody read the wrong edge, or the set is not 16:9.
- * A 1270 mm (50 in) diagonal guesses 1106.9 by 622.6 mm.
+ * A 1270 mm (50 in) diagonal guesses 1106.9 by 622.6 mm. On its end its height is across and its width is up.
  */
-export function outlineOf(screen: Screen, guessed: readonly string[]): Outline {
+export function outlineOf(screen: Screen, guessed: readonly string[], portrait = false): Outline {
   const axes = ['width', 'height'] as const;
   const sides = axes.map((axis) => sideOf(screen, axis, guessed));
   return {
-    width: sides[0]!,
-    height: sides[1]!,
+    width: portrait ? named('set-width', sides[1]!) : sides[0]!,
+    height: portrait ? named('set-height', sides[0]!) : sides[1]!,
     guessed: axes.some((a) => screen[a] === undefined || guessed.includes(`screen.${a}`)),
     findings: axes.flatMap((axis) => compare(screen, axis, guessed)),
   };
