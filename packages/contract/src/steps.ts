@@ -6,6 +6,7 @@ export const STEP_IDS = [
   'site.wiring',
   // on the set
   'fit.box',
+  'fit.stand',
   'fit.screws-out',
   'fit.extensions',
   'fit.arms',
@@ -18,6 +19,7 @@ export const STEP_IDS = [
   'wall.mantel',
   'wall.timber',
   'wall.holes',
+  'wall.rack',
   'wall.level',
   'wall.pull',
   // the set onto the wall

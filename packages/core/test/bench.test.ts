@@ -101,6 +101,14 @@ describe('a monitor over a bench', () => {
     expect(plan({ ...job, room }).bench).toEqual(p.bench);
   });
 
+  it('has the day of a bench: the stand comes off before the head goes on, and only here', () => {
+    const steps = (of: Job) => plan(of).day!.steps.map((s) => s.id);
+    const bench = steps(job);
+    expect(bench.indexOf('fit.stand')).toBeLessThan(bench.indexOf('fit.arms'));
+    expect(bench).toContain('fit.stand');
+    expect(steps(guestRoom)).not.toContain('fit.stand');
+  });
+
   it('says of the eyes what is wrong: too high, far below, out of an arm’s length', () => {
     const codes = (viewer: object, top: number) =>
       plan({

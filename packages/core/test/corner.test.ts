@@ -319,6 +319,16 @@ describe('the plan of a corner', () => {
     expect(p.findings.filter((f) => f.level !== 'info').map((f) => f.code)).toEqual(['look-first']);
   });
 
+  it('has the day of a rack: both walls drilled, the rack put up and drawn tight, then the level', () => {
+    const steps = p.day!.steps;
+    const of = (id: string) => steps.findIndex((s) => s.id === id);
+    expect(of('wall.rack')).toBe(of('wall.holes') + 1);
+    expect(steps[of('wall.level')]!.after).toEqual(['wall.rack']);
+    // an arm in a corner has one plate, and no rack
+    const arm = demoCatalogue.mounts.find((m) => m.type === 'full-motion')!;
+    expect(plan({ ...job, mount: arm }).day!.steps.map((s) => s.id)).not.toContain('wall.rack');
+  });
+
   it('each foot has half of the set on it, and what is on a wall hides as much as it looks along the middle line', () => {
     const mass = leaves(p.sideWall!.loads!.weight!).find((l) => l.label === 'set-mass')!;
     expect(mass.value).toBeCloseTo(sewingCorner.screen.mass / 2, 9);

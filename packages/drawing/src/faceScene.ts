@@ -1,6 +1,7 @@
 import type { Job, NextLook, Plan } from '@steddo/contract';
 import { armDrawn, formatTape, holeState, platedJob, setMayCover, tapeOf } from '@steddo/core';
 import { markName } from '@steddo/text';
+import { benchTurned } from './benchShapes';
 import type { Swung } from './armShapes';
 import { evidenceShapes, hazardShapes, insideShapes, nextLookShapes, ribbonShapes } from './wallShapes';
 import { leadsOnFace } from './leadShapes';
@@ -32,6 +33,7 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet, { swung, look 
     ...(inside ? hazardShapes(plan) : []),
     ...objectShapes(job, false),
     ...(inside ? [] : evidenceShapes(job, plan)),
+    ...benchTurned(job, plan),
     ...setShapes(job, plan),
     ...(swung ? turnedShapes(plan, swung) : []),
     ...objectShapes(job, true),

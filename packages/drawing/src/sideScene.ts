@@ -10,6 +10,7 @@ import {
   setMayCover,
   wallAt,
 } from '@steddo/core';
+import { benchTilts } from './benchShapes';
 import type { Swung } from './armShapes';
 import { personShapes } from './person';
 import type { Box, Label, Scene, Shape } from './scene';
@@ -44,6 +45,7 @@ export function sideScene(given: Job, plan: Plan, swung?: Swung): Scene {
     ...viewers.flatMap((v) => personShapes(v.viewer, v.z, v.eye)),
     ...(placed ? viewers.flatMap((v) => sightShapes(plan, v, placed.out)) : []),
     ...(swung ? turnedShapes(plan, swung) : []),
+    ...benchTilts(job, plan),
     ...(placed?.shapes ?? []),
     { kind: 'line', role: 'floor', id: 'floor', x1: 0, y1: 0, x2: far, y2: 0 },
     { kind: 'line', role: 'ceiling', id: 'ceiling', x1: 0, y1: height, x2: far, y2: height },

@@ -48,6 +48,7 @@ export {
   toleranceAdvice,
   whenName,
 } from './ends';
+export { benchThing } from './benchFindings';
 export { roomKindName } from './cornerFindings';
 export { dayStepText, minutesText, whoName, type StepFacts } from './steps';
 export { comfortText, customerNotes, offerTitle } from './customer';

@@ -18,6 +18,25 @@ export interface StepFacts {
 
 const of = (name: string, look: string) => (): StepWords => ({ name, look });
 
+const armsOn = ({ armHole, mount }: StepFacts): StepWords => ({
+  name: mount?.joint === 'screws' ? 'Put the head on the set' : 'Put both arms on the set',
+  look: [
+    `Hooks up${holeOf(armHole)}`,
+    'Clear of ports and plugs. Knobs outwards on a pattern under 400 mm wide, inwards above, where they would foul.',
+  ].join(' '),
+});
+
+/** What goes on the set of a rack is one plate, which can be put on wrong way up and wrong way round. */
+const rackPlate = ({ armHole }: StepFacts): StepWords => ({
+  name: 'Put the plate on the set',
+  look: `The dished side to the set, the cut-out up${holeOf(armHole)} A washer under each screw that meets the bottom of its insert.`,
+});
+
+const holeOf = (armHole: StepFacts['armHole']): string =>
+  armHole
+    ? `. Hole ${armHole.at} of ${armHole.of} on both, counted from the hook end.`
+    : ', the same hole on both, counted from the hook end.';
+
 const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
   'site.wiring': of(
     'Wiring by an electrician',
@@ -27,20 +46,16 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
     'Check the box',
     'Every part of the leaflet is there and straight; the screws of the bag are the ones chosen. Keep the leaflet.',
   ),
+  'fit.stand': of(
+    'Take its stand off, and keep it',
+    'On a blanket, face down. The stand, its screws and its cover go into one bag that stays with the set.',
+  ),
   'fit.screws-out': of('Take the screws out of the inserts', 'All four threads are free, and nothing is left in them.'),
   'fit.extensions': of(
     'Put the extension arms on the plate',
     'The right way up, finger-tight, lined up with the inserts, then tightened.',
   ),
-  'fit.arms': ({ armHole, mount }) => ({
-    name: mount?.joint === 'screws' ? 'Put the head on the set' : 'Put both arms on the set',
-    look: [
-      armHole
-        ? `Hooks up. Hole ${armHole.at} of ${armHole.of} on both, counted from the hook end.`
-        : 'Hooks up, the same hole on both, counted from the hook end.',
-      'Clear of ports and plugs. Knobs outwards on a pattern under 400 mm wide, inwards above, where they would foul.',
-    ].join(' '),
-  }),
+  'fit.arms': (facts) => (facts.mount?.corner ? rackPlate(facts) : armsOn(facts)),
   'fit.snug': of(
     'All four by finger, push up, snug',
     'All four screws are started before one is tightened; both arms pushed up to take out the slack; snug by hand. Still loose when snug: the screw is too long, a washer goes under.',
@@ -63,7 +78,18 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
     'Timber first, then the plate onto it',
     'Level and tight in its studs, or on its cleats and the board closed over it, before the plate is marked.',
   ),
-  'wall.holes': of('Drill and fasten', 'Each hole as the ladder says; what the drill met is kept.'),
+  'wall.holes': ({ mount }) => ({
+    name: mount?.corner ? 'Drill both walls' : 'Drill and fasten',
+    look: `Each hole as the ladder says; what the drill met is kept.${
+      mount?.type === 'monitor-arm'
+        ? ' Washers on first: the upper screw in and snug, the plate plumb by the level, then the lower pilot through it.'
+        : ''
+    }`,
+  }),
+  'wall.rack': of(
+    'Put the rack up',
+    'On the shoulder: one loose bolt in each wall, then the other four, level, tighten all of them.',
+  ),
   'wall.level': of('Level the plate', 'Read snug, turn the level end for end, read again when it is tight: it moves.'),
   'wall.pull': of('Pull hard on the plate', 'Nothing gives, nothing creaks. Nothing is hung on it before.'),
   'leads.before': ({ leads }) => ({
@@ -107,10 +133,10 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
     'Level the set',
     'A level plate is not yet a level set. Stop at a millimetre; never loosen the plate for the last one.',
   ),
-  'hang.lock': of(
-    'Turn in the locking screws by hand',
-    'By hand: a drill strips them. One that no key reaches is an open point.',
-  ),
+  'hang.lock': ({ mount }) => ({
+    name: mount?.corner ? 'Turn in both locking screws by hand' : 'Turn in the locking screws by hand',
+    look: 'By hand: a drill strips them. One that no key reaches is an open point.',
+  }),
   'hang.cords': of('Tuck the cords away', 'Out of sight, and in reach for whoever takes the set down.'),
   'hang.pose': of(
     'Turn it to the main seat',

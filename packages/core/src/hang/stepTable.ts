@@ -2,6 +2,7 @@ import type { Hole, Job, Mount, Plan, StepId, Who } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import { jointOf, type Joint } from '../arm/joints';
 import type { LeadWay } from '../arm/leadWays';
+import { isCorner, roomKindOf } from '../room/roomKind';
 
 /** What decides which steps a job has, who does them and how long they take. */
 export interface StepContext {
@@ -67,7 +68,13 @@ export const STEPS: Record<StepId, StepEntry> = {
     when: ({ leads }) => leads.some((l) => l.route === 'rated-kit' && isPower(l)),
   },
   'fit.box': { after: [], minutes: 2, tools: [] },
-  'fit.screws-out': { after: [], minutes: 1, tools: ['screwdriver', 'blanket'] },
+  'fit.stand': {
+    after: ['fit.box'],
+    minutes: 2,
+    tools: ['screwdriver', 'blanket'],
+    when: ({ job }) => roomKindOf(job) === 'bench',
+  },
+  'fit.screws-out': { after: ['fit.stand'], minutes: 1, tools: ['screwdriver', 'blanket'] },
   'fit.extensions': {
     after: ['fit.box'],
     minutes: 3,
@@ -117,7 +124,13 @@ export const STEPS: Record<StepId, StepEntry> = {
     ],
     who: ({ job }) => (job.choices?.setOut === 'held-up' ? 'two' : 'one'),
   },
-  'wall.level': { after: ['wall.holes'], minutes: 2, tools: ['level'] },
+  'wall.rack': {
+    after: ['wall.holes'],
+    minutes: 6,
+    tools: ofMount('socket', 'level'),
+    when: ({ job, mount }) => isCorner(job) && mount.corner !== undefined,
+  },
+  'wall.level': { after: ['wall.holes', 'wall.rack'], minutes: 2, tools: ['level'] },
   'wall.pull': { after: ['wall.level'], minutes: 1, tools: [] },
   'leads.before': { after: ['site.wiring'], minutes: 2, tools: ['ties'], when: laid },
   'hang.live': { after: ['site.wiring'], minutes: 1, tools: ['outlet tester'] },

@@ -2,10 +2,11 @@ import { useCallback } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, HeightRule } from '@steddo/contract';
-import { HEIGHT_RULES, chooseHeight, followHeightRule } from '@steddo/core';
+import { chooseHeight, followHeightRule, heightRulesFor, roomKindOf } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
+import { Choice } from '../../ui/Choice';
 import { Findings, FoldedFindings } from '../../work/Findings';
 import { Fold } from '../../ui/Fold';
 import { useActions, useJob, usePlan, useRoomContext, useRoomNow, useShown } from '../../state/roomState';
@@ -23,11 +24,13 @@ import { SoundbarPart } from './SoundbarPart';
 /** What each rule says for this room, side by side; the installer chooses, or moves the set. */
 export function HeightStage() {
   const { id } = useRoomContext();
+  const rules = useJob(heightRulesFor, sameContent);
   return (
     <View>
       <ConflictPart />
+      <StandsPart />
       <View role="radiogroup" aria-label="schools of height">
-        {HEIGHT_RULES.map((rule) => (
+        {rules.map((rule) => (
           <RulePart key={rule} rule={rule} />
         ))}
       </View>
@@ -63,6 +66,26 @@ export function HeightStage() {
         <DistanceTable />
       </Fold>
     </View>
+  );
+}
+
+const STANDS = [
+  { value: 'wide', name: 'as wide as it is' },
+  { value: 'end', name: 'on its end' },
+] as const;
+
+/** Over a bench the head turns it: a drawing board or a page is taller than it is wide. */
+function StandsPart() {
+  const { job, dispatch, readOnly } = useRoomContext();
+  if (roomKindOf(job) !== 'bench') return null;
+  return (
+    <Choice
+      label="it is used"
+      disabled={readOnly}
+      options={STANDS}
+      value={job.choices?.portrait ? 'end' : 'wide'}
+      onChoose={(to) => dispatch({ do: 'put', path: 'choices.portrait', value: to === 'end' })}
+    />
   );
 }
 

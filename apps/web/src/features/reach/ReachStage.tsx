@@ -5,6 +5,7 @@ import { FoldedFindings } from '../../work/Findings';
 import { useRoomContext } from '../../state/roomState';
 import { Txt } from '../../ui/Txt';
 import { useArm } from '../../state/armState';
+import { BenchRoom } from './BenchRoom';
 import { CornerStand } from './CornerStand';
 import { CablePart } from './CablePart';
 import { CoveragePart } from './CoveragePart';
@@ -18,7 +19,7 @@ import { SwingPart } from './SwingPart';
 export function ReachStage() {
   const { job, plan, say } = useRoomContext();
   const { model } = useArm();
-  const { reach, corner } = plan;
+  const { reach, corner, bench } = plan;
   if (corner) return <CornerStand corner={corner} />;
   if (!model || !reach)
     return (
@@ -31,6 +32,7 @@ export function ReachStage() {
   return (
     <View>
       <StopLine />
+      {bench ? <BenchRoom bench={bench} /> : null}
       <StandCard />
       <SeatRows reach={reach} />
       <CoveragePart />

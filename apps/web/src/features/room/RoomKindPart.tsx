@@ -1,4 +1,4 @@
-import type { BuildKind, Job, RoomKind, Side } from '@steddo/contract';
+import type { BuildKind, HeightRule, Job, RoomKind, Side } from '@steddo/contract';
 import { CORNER_DEG, SIDE_WALL_MM, cornerSideOf, isCorner, measure, roomKindOf, type Command } from '@steddo/core';
 import { roomKindName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
@@ -8,7 +8,7 @@ import { Choice } from '../../ui/Choice';
 import { WALLS } from './buildChoices';
 
 /** Kinds of job that can be worked out from end to end. */
-const KINDS: readonly RoomKind[] = ['wall', 'corner'];
+const KINDS: readonly RoomKind[] = ['wall', 'corner', 'bench'];
 
 /** What kind of job it is; of a corner, where its other wall is and how that is made. */
 export function RoomKindPart() {
@@ -32,6 +32,8 @@ export function RoomKindPart() {
 /** A new corner is square until it is measured, and its other wall like the first. */
 function kindCommand(job: Job, kind: RoomKind): Command {
   const put: Command = { do: 'put', path: 'room.kind', value: kind };
+  const rule = heightRuleOf(job, kind);
+  if (rule) return { do: 'all', commands: [put, { do: 'put', path: 'aim.height', value: rule }] };
   if (kind !== 'corner' || job.room.corner) return put;
   return {
     do: 'all',
@@ -42,6 +44,12 @@ function kindCommand(job: Job, kind: RoomKind): Command {
       { do: 'put', path: 'guessed', value: [...(job.guessed ?? []), 'room.sideWalls.left.width'] },
     ],
   };
+}
+
+/** The height that is usual there, while nobody has chosen another: at a bench the upper edge at the eyes, else the middle. */
+function heightRuleOf({ aim, guessed }: Job, kind: RoomKind): HeightRule | undefined {
+  if (kind === 'bench') return (guessed ?? []).includes('aim.height') ? 'top-at-eyes' : undefined;
+  return aim.height === 'top-at-eyes' ? 'eyes' : undefined;
 }
 
 const SIDES = [

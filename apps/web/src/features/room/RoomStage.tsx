@@ -1,5 +1,5 @@
 import type { Item, Job, Viewer } from '@steddo/contract';
-import { isCorner, measure } from '@steddo/core';
+import { isCorner, measure, roomKindOf } from '@steddo/core';
 import { useCanvas } from '../../state/canvasState';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -9,6 +9,7 @@ import { buildFields, buildFoldName } from './buildFields';
 import { Fold } from '../../ui/Fold';
 import { FoldedFindings } from '../../work/Findings';
 import { ByWall, WallSwitch } from '../../work/WallSwitch';
+import { benchFields } from './benchFields';
 import { BondChoice } from './BondChoice';
 import { RoomCentre } from './RoomCentre';
 import { RoomFire, hasFire } from './RoomFire';
@@ -107,7 +108,10 @@ export function RoomStage() {
   );
 }
 
-const firstViewer = (job: Job): Viewer => job.room.viewers?.[0] ?? { id: 'v1', name: 'the sofa', posture: 'seated' };
+const isBench = (job: Job): boolean => roomKindOf(job) === 'bench';
+
+const firstViewer = (job: Job): Viewer =>
+  job.room.viewers?.[0] ?? { id: 'v1', name: isBench(job) ? 'the stool' : 'the sofa', posture: 'seated' };
 
 function roomFields(job: Job): Field[] {
   const { wall } = job.room;
@@ -121,7 +125,12 @@ function roomFields(job: Job): Field[] {
     max,
     command: (v, now) => measure(now, `room.wall.${axis}`, v),
   });
-  return [side('width', 30_000), side('height', 10_000), ...firstFields(job), belowField(job)];
+  return [
+    side('width', 30_000),
+    side('height', 10_000),
+    ...firstFields(job),
+    ...(isBench(job) ? benchFields(job) : [belowField(job)]),
+  ];
 }
 
 /** Eyes and distance of the first viewer; a room without anybody gets one. */
