@@ -130,16 +130,8 @@ export const MUTATIONS = [
     'chain',
     ['chain', 'placement', 'bruteForce'],
     [
-      [
-        'placement/chain.ts',
-        "half('half-height', height),\n      leaf('pattern-up'",
-        "height,\n      leaf('pattern-up'",
-      ],
-      [
-        'placement/chain.ts',
-        "leaf('pattern-up', job.screen.patternCentre?.up ?? 0,",
-        "leaf('pattern-up', -(job.screen.patternCentre?.up ?? 0),",
-      ],
+      ['placement/chain.ts', "half('half-height', height), patternAt(job).up", 'height, patternAt(job).up'],
+      ['room/hungSides.ts', "up: on('pattern-up', 'up', 1)", "up: on('pattern-up', 'up', -1)"],
       ['placement/chain.ts', "leaf('pattern-above-hook', above,", "leaf('pattern-above-hook', -above,"],
       [
         'placement/chain.ts',
@@ -421,8 +413,8 @@ export const MUTATIONS = [
       ['hang/hangPart.ts', `if (midway) return half('slide-by', differ);`, 'if (midway) return differ;'],
       [
         'hang/hangPart.ts',
-        'Math.abs(slide.value) <= (mount.slide ?? 0) + SAME_MM',
-        'slide.value <= (mount.slide ?? 0) + SAME_MM && slide.value > -1e9',
+        'Math.abs(slide.value) <= asideOf(mount) + SAME_MM',
+        'slide.value <= asideOf(mount) + SAME_MM && slide.value > -1e9',
       ],
       ['hang/stepTable.ts', '      else walk(before);', '      else found.size;'],
       ['day/packList.ts', 'const SCREWS_SPARE = 1;', 'const SCREWS_SPARE = 0;'],
@@ -562,12 +554,47 @@ export const MUTATIONS = [
       ['twoWalls/footMount.ts', 'count: Math.ceil(wall.fixing.count / 2)', 'count: wall.fixing.count'],
       ['twoWalls/footWall.ts', 'mass: screen.mass * share,', 'mass: screen.mass,'],
       ['twoWalls/cornerFindings.ts', 'const out = outOf(item);', 'const out = 0;'],
+      ['twoWalls/footStances.ts', 'feet.every((foot)', 'feet.some((foot)'],
+      ['corner/cornerFeet.ts', "leaf('touch-out', -out,", "leaf('touch-out', out,"],
       [
         'edit/sideWallCommand.ts',
         'const taken = value.id !== undefined && isElsewhere(job, side, value.id);',
         'const taken = false;',
       ],
       ['edit/sideWallCommand.ts', '${here[Number(drilled[1])] ?? all.length}', '${drilled[1]}'],
+    ],
+  ),
+  ...part(
+    'bench',
+    ['bench'],
+    [
+      ['bench/headSpans.ts', 'const TURN_DEG = 90;', 'const TURN_DEG = 45;'],
+      ['bench/headSpans.ts', "sum('head-to-front', head, thickness)", "minus('head-to-front', thickness, head)"],
+      ['bench/headSpans.ts', 'return turn <= TURN_DEG;', 'return turn <= 0;'],
+      ['bench/headSpans.ts', 'return away < HALF_DEG ? along :', 'return away > HALF_DEG ? along :'],
+      [
+        'bench/headSpans.ts',
+        'return toDeg(peak - Math.acos(free / far));',
+        'return toDeg(peak + Math.acos(free / far));',
+      ],
+      ['bench/headSpans.ts', "node('sine', 'sin', 'ratio', [angle])", "node('sine', 'cos', 'ratio', [angle])"],
+      ['bench/benchPart.ts', 'mount?.tilt?.up ?? 0', 'mount?.tilt?.down ?? 90'],
+      ['bench/benchPart.ts', 'outOf(o) > backOf(model) && isSwept', 'outOf(o) > 0 && isSwept'],
+      ['bench/benchPart.ts', "minus('eye-to-face', away, out, thickness)", "minus('eye-to-face', away, out)"],
+      ['bench/benchFindings.ts', '...(top > ABOVE_EYES_MM', '...(top < ABOVE_EYES_MM'],
+      ['room/hungSides.ts', "on('pattern-up', 'right', -1)", "on('pattern-up', 'right', 1)"],
+      ['screen/outlineOf.ts', "portrait ? named('set-width', sides[1]!) : sides[0]!", 'sides[0]!'],
+      [
+        'arm/arm.ts',
+        'const out = (arm.folded.z + arm.extended) / 2 - arm.root.z;',
+        'const out = arm.folded.z - arm.root.z;',
+      ],
+      [
+        'arm/reachModel.ts',
+        "mount.type === 'monitor-arm' ? -patternAt(job).right.value : hung.centre.x - arm.folded.x",
+        'hung.centre.x - arm.folded.x',
+      ],
+      ['placement/heightRules.ts', "minus('centre-from-top', eye.centre, half('half-height', height))", 'eye.centre'],
     ],
   ),
 ];

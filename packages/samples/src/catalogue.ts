@@ -248,6 +248,7 @@ const perch = (n: 1 | 2): Mount => ({
     washers: [0.8],
   },
   tools: ['key 4'],
+  joint: 'screws',
   price: 52 + n * 12,
 });
 

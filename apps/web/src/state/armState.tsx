@@ -45,7 +45,8 @@ export function ArmProvider({ children }: { children: ReactNode }) {
   useEffect(() => () => cancelAnimationFrame(running.current), []);
   const at = useMemo(() => {
     if (!model) return undefined;
-    return wanted ? nearestPose(model, wanted) : posed(model, model.folded);
+    if (wanted) return nearestPose(model, wanted);
+    return model.rest === model.folded ? posed(model, model.folded) : nearestPose(model, model.rest);
   }, [model, wanted]);
   const value = useMemo<ArmState>(() => {
     const halt = () => {

@@ -24,6 +24,8 @@ export interface ReachModel {
   fold: Side;
   band: Band;
   folded: Pose;
+  /** Where it stays when nobody moves it: folded; over a bench pushed back where the set is wanted. */
+  rest: Pose;
 }
 
 /**
@@ -51,7 +53,8 @@ export function reachModel(hung: Hung, memory: ReachMemory = newReachMemory()): 
   const reach = { arm, shape, obstacles };
   const table = memory.table(arm, shape.width, shape.thickness, shape.aside, ...obstacles);
   const folded = { x: arm.folded.x, z: arm.folded.z, yaw: 0 };
-  return { reach, table, plateX: hung.plateX, plane, fold, band, folded };
+  const rest = mount.type === 'monitor-arm' ? { ...folded, x: hung.centre.x - shape.aside } : folded;
+  return { reach, table, plateX: hung.plateX, plane, fold, band, folded, rest };
 }
 
 /** A box that holds everything an arm can bring the set to, and what a longer one could. */

@@ -31,9 +31,11 @@ const RULES: Record<HeightRule, Rule> = {
 
 export const HEIGHT_RULES = Object.keys(RULES) as HeightRule[];
 
-/** Those that are offered in a room: a top edge at the eyes is for work at a bench. */
-export const heightRulesFor = (job: Job): HeightRule[] =>
-  HEIGHT_RULES.filter((rule) => rule !== 'top-at-eyes' || roomKindOf(job) === 'bench' || job.aim.height === rule);
+/** Those that are offered in a room: a top edge at the eyes is for work at a bench, and comes first there. */
+export function heightRulesFor(job: Job): HeightRule[] {
+  const others = HEIGHT_RULES.filter((rule) => rule !== 'top-at-eyes');
+  return roomKindOf(job) === 'bench' || job.aim.height === 'top-at-eyes' ? ['top-at-eyes', ...others] : others;
+}
 
 /**
  * What one rule wants for the set's centre, mm.

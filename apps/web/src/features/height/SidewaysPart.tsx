@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Job } from '@steddo/contract';
-import { armHoles, type Command } from '@steddo/core';
+import { armHoles, type Command, asideOf } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
@@ -41,7 +41,11 @@ export function SidewaysPart() {
       ) : null}
       {mount?.slide === undefined ? null : (
         <View style={{ paddingHorizontal: 16, paddingBottom: 8 }}>
-          <Txt kind="small" soft>{`The set slides ${say.length(mount.slide)} each way on this plate.`}</Txt>
+          <Txt kind="small" soft>
+            {mount.type === 'monitor-arm'
+              ? `Its arm brings the head up to ${say.length(asideOf(mount))} to either side of the plate.`
+              : `The set slides ${say.length(mount.slide)} each way on this plate.`}
+          </Txt>
         </View>
       )}
       {plan.reach && Math.abs(plan.reach.centreOffset) > 0 ? (
