@@ -1,32 +1,33 @@
 import type { Page } from '@playwright/test';
-import { expect, isReady, test, type, unfold } from './fixtures';
+import { expect, isReady, quick, test, type, unfold } from './fixtures';
 
 /*
  * Hidden walls, found with the simulated instruments as a thumb uses them: the finder is slid on the screen, its
  * lamp watched, what it shows is marked. The walls and the instruments' errors are seeded.
  */
-async function begin(page: Page, url: string, seed: number, errors: number) {
-  await page.goto(`${url}/practice?seed=${seed}&room=guest-room&errors=${errors}`);
+async function begin(page: Page, url: string, seed: number, errors: number, room = 'guest-room') {
+  await page.goto(`${url}/practice?seed=${seed}&room=${room}&errors=${errors}`);
   await page.getByTestId('practice-start').click();
   await expect(page.getByTestId('tools')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByTestId('next-look')).toBeVisible({ timeout: 60_000 });
 }
 
 /** The finder taken to where the advice wants it and slid to the end of its line. */
-async function slide(page: Page) {
+async function slide(page: Page, away: 1 | -1 = 1) {
   await page.getByTestId('look-take').click();
   const line = (await page.locator('[data-shape="next-look"]').boundingBox())!;
   // the tool stands at the line's beginning once it has been taken there
   const off = async () => {
     const at = (await page.getByTestId('tool').boundingBox())!;
-    return Math.abs(at.x + at.width / 2 - line.x);
+    // a left wall is seen with its corner at the right
+    return Math.abs(at.x + at.width / 2 - (away === 1 ? line.x : line.x + line.width));
   };
   await expect.poll(off).toBeLessThan(3);
   const tool = (await page.getByTestId('tool').boundingBox())!;
   const [x, y] = [tool.x + tool.width / 2, tool.y + 40];
   await page.mouse.move(x, y);
   await page.mouse.down();
-  await page.mouse.move(x + line.width, y, { steps: 30 });
+  await page.mouse.move(x + away * line.width, y, { steps: 30 });
   await page.mouse.up();
 }
 
@@ -50,7 +51,7 @@ async function markAll(page: Page) {
 }
 
 /** Follows the advice until it has had enough: passes are slid, pokes are poked. */
-async function followAdvice(page: Page) {
+async function followAdvice(page: Page, away: 1 | -1 = 1) {
   for (let i = 0; i < 12; i++) {
     const next = page.getByTestId('next-look');
     await expect(next).toHaveAttribute('aria-busy', 'false');
@@ -61,7 +62,7 @@ async function followAdvice(page: Page) {
       await page.getByTestId('poke-here').click();
       await expect(next).not.toHaveText(before, { useInnerText: true, timeout: 60_000 });
     } else {
-      await slide(page);
+      await slide(page, away);
       await markAll(page);
     }
   }
@@ -185,3 +186,24 @@ test('practice is reached from the rooms', async ({ page, demo }) => {
   await page.goto(`${demo.url}/room/guest-room/wall`);
   await isReady(page);
 });
+
+quick(
+  'the two walls of a corner: each with its own studs, found and drilled, and both laid open',
+  async ({ own: page, demo }) => {
+    await begin(page, demo.url, 2, 2, 'sewing-corner');
+    expect(await followAdvice(page)).toContain('every hole');
+    // what is in the hand at one wall is not in it at the other
+    await page.getByTestId('choice-edge').click();
+    await expect(page.getByTestId('tool')).toBeVisible();
+    await page.getByTestId('choice-left').click();
+    await expect(page.getByTestId('tool')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /^take away the scan/ })).toHaveCount(0);
+    expect(await followAdvice(page, -1)).toContain('every hole');
+    await page.getByTestId('to-drill').click();
+    await page.getByTestId('drill-all').click();
+    const score = page.getByTestId('practice-score');
+    await expect(score).toContainText('6 of 6 holes all in wood.');
+    for (const wall of ['hidden', 'hidden-left'])
+      await expect(page.getByTestId(wall).locator('[data-shape^="hole-"]')).toHaveCount(3);
+  },
+);

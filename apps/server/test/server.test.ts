@@ -108,6 +108,7 @@ describe('seed', () => {
       'Attic snug',
       'Breakfast bar',
       'Changed',
+      'Clockmaker’s bench',
       'Sewing corner',
       'Stove parlour',
     ]);

@@ -29,6 +29,7 @@ export type { JobPath } from './edit/jobPath';
 export { chooseHeight } from './edit/chooseHeight';
 export { offeredHeights, type Offer } from './compare/offeredHeights';
 export { isPortrait, patternAt } from './room/hungSides';
+export { turnCorner } from './edit/turnCorner';
 export { followHeightRule } from './edit/followHeightRule';
 export { measure, moveBox, moveFloor, removeEntry } from './edit/measure';
 export { changedFields } from './edit/changedFields';
@@ -117,9 +118,15 @@ export { seeded } from './instruments/random';
 export { edgeSlope, simulatedSlope, steadyAngle, type LevelSample, type LiveLevel } from './instruments/liveLevel';
 export { simulated } from './instruments/simulated';
 export type { CameraView, FinderKind, Instruments, Pass, Poked, Signal } from './instruments/instruments';
-export { practiceWall, untouched } from './practice/practiceWall';
+export { practiceWall, practiceWalls, untouched, type PracticeWalls } from './practice/practiceWall';
 export { followAdvice, passMarks, type Advised } from './practice/followAdvice';
-export { landsIn, practiceScore, type PracticeLog, type PracticeScore } from './practice/practiceScore';
+export {
+  landsIn,
+  practiceScore,
+  type PracticeLog,
+  type PracticePlace,
+  type PracticeScore,
+} from './practice/practiceScore';
 
 // the ends of the job
 export { stagedNumber, type StagedNumber } from './placement/stagedNumber';

@@ -1,6 +1,16 @@
 import { type Job, checkFile, job as jobFormat } from '@steddo/contract';
 import { demoCatalogue, sewingCorner } from '@steddo/samples';
-import { applyCommand, looksOnWall, plan, sideWallCommand, wallSeen, withKit, type Command } from '../src';
+import {
+  applyCommand,
+  looksOnWall,
+  plan,
+  sideWallCommand,
+  sideWallJob,
+  turnCorner,
+  wallSeen,
+  withKit,
+  type Command,
+} from '../src';
 
 /* One wall of a corner as if it were the room's only one: what is seen of it, and where an edit made there goes. */
 
@@ -38,6 +48,25 @@ describe('one wall of a corner', () => {
     // about where the foot would come
     expect(Math.abs(side!.looks[0]!.x - made.corner!.feet![1]!.x)).toBeLessThan(450);
     expect(looksOnWall(job, made, 'main')!.looking.enough).toBeDefined();
+  });
+});
+
+describe('a corner turned to the other end', () => {
+  const turned = applyCommand(sewingCorner, turnCorner(sewingCorner, 'left', 'right')).job;
+
+  it('takes its side wall there with all that was entered for it, and nothing is left behind', () => {
+    expect(JSON.stringify({ ...turned, room: { ...turned.room, corner: 'left' } })).not.toMatch(/"wall":"left"/);
+    expect(turned.room.sideWalls).toEqual({ right: sewingCorner.room.sideWalls!.left });
+    const there = (of: Job, side: 'left' | 'right') => sideWallJob(of, side);
+    expect(there(turned, 'right').evidence).toEqual(there(sewingCorner, 'left').evidence);
+    expect(there(turned, 'right').room.objects).toEqual(there(sewingCorner, 'left').room.objects);
+    expect(turned.evidence!.filter((e) => !e.wall)).toEqual(sewingCorner.evidence!.filter((e) => !e.wall));
+    expect(checkFile(jobFormat, turned).ok).toBe(true);
+  });
+
+  it('and back it is as it was; turned to where it is nothing moves', () => {
+    expect(applyCommand(turned, turnCorner(turned, 'right', 'left')).job).toEqual(sewingCorner);
+    expect(applyCommand(sewingCorner, turnCorner(sewingCorner, 'left', 'left')).job).toEqual(sewingCorner);
   });
 });
 

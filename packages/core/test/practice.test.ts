@@ -1,4 +1,4 @@
-import { atticSnug, guestRoom } from '@steddo/samples';
+import { atticSnug, demoCatalogue, guestRoom, sewingCorner } from '@steddo/samples';
 import {
   followAdvice,
   hiddenWall,
@@ -7,8 +7,10 @@ import {
   plan,
   practiceScore,
   practiceWall,
+  practiceWalls,
   simulated,
   untouched,
+  withKit,
   type HiddenWall,
 } from '../src';
 import { seeded } from '../src/instruments/random';
@@ -159,6 +161,32 @@ describe('a practice wall', () => {
     expect(sure).toBeGreaterThanOrEqual(3);
     expect(landed).toBeGreaterThanOrEqual(of - 2);
   }, 60_000);
+  it('of a corner: a stud under each foot, the advice followed on one wall after the other, holes scored on their own', () => {
+    const start = untouched(withKit(sewingCorner, demoCatalogue));
+    let [sure, landed, of] = [0, 0, 0];
+    for (const seed of [2, 3, 6]) {
+      const walls = practiceWalls(start, seed);
+      expect(practiceWalls(start, seed)).toEqual(walls);
+      const { main, other } = walls;
+      expect(other!.side).toBe('left');
+      expect(other!.wall.studs).not.toEqual(main.studs);
+      const first = followAdvice(start, simulated(main, seed));
+      const end = followAdvice(first.job, simulated(other!.wall, seed + 1), () => undefined, 'left');
+      // what was found at one wall says nothing of the other
+      expect(first.job.evidence!.every((e) => e.wall === undefined)).toBe(true);
+      expect(end.job.evidence!.filter((e) => e.wall === undefined)).toEqual(first.job.evidence);
+      if (first.enough === 'sure' && end.enough === 'sure') sure += 1;
+      const holes = plan(end.job).holes ?? [];
+      const places = holes.map(({ x, y, wall = 'main' }) => ({ x, y, ...(wall === 'main' ? {} : { wall }) }));
+      const score = practiceScore(walls, start, { pokes: [], looks: [], holes: places }, 0);
+      expect(score.landed).toBe(holes.filter((h) => landsIn(h.wall === 'left' ? other!.wall : main, h, 6.35)).length);
+      of += score.holes;
+      landed += score.landed;
+    }
+    expect(sure).toBeGreaterThanOrEqual(2);
+    expect(of).toBeGreaterThanOrEqual(12);
+    expect(landed).toBeGreaterThanOrEqual(of - 3);
+  }, 60_000);
   const job = testJob();
   const nothing = { pokes: [], looks: [], holes: [] };
   const good = [600, 1000].flatMap((l) => [
@@ -166,7 +194,9 @@ describe('a practice wall', () => {
     { x: l + 19, y: 1600 },
   ]);
   it('all holes in wood, nothing met, no more pokes than advised: 100', () => {
-    expect(practiceScore(wall, job, { ...nothing, holes: good, pokes: [{ x: 700, y: 1500 }] }, 1)).toMatchObject({
+    expect(
+      practiceScore({ main: wall }, job, { ...nothing, holes: good, pokes: [{ x: 700, y: 1500 }] }, 1),
+    ).toMatchObject({
       landed: 4,
       holes: 4,
       met: [],
@@ -175,21 +205,21 @@ describe('a practice wall', () => {
   });
   it('a hole beside the stud, a cable met by the drill, and needless pokes cost', () => {
     const beside = [...good.slice(1), { x: 600 + 19 + 8, y: 1500 }];
-    expect(practiceScore(wall, job, { ...nothing, holes: beside }, 0)).toMatchObject({
+    expect(practiceScore({ main: wall }, job, { ...nothing, holes: beside }, 0)).toMatchObject({
       landed: 3,
       points: 75,
     });
     // the level cable at 1300 crosses the stud: landed, and met
-    const met = practiceScore(wall, job, { ...nothing, holes: [...good.slice(1), { x: 619, y: 1302 }] }, 0);
+    const met = practiceScore({ main: wall }, job, { ...nothing, holes: [...good.slice(1), { x: 619, y: 1302 }] }, 0);
     expect(met).toMatchObject({ landed: 4, met: [{ what: 'cable', by: 'hole' }], points: 70 });
     const poked = practiceScore(
-      wall,
+      { main: wall },
       job,
       { ...nothing, holes: good, pokes: [700, 710, 720].map((x) => ({ x, y: 1500 })) },
       1,
     );
     expect(poked.points).toBe(96);
-    expect(practiceScore(wall, job, { ...nothing, looks: [{ x: 1203, y: 1500 }] }, 0)).toMatchObject({
+    expect(practiceScore({ main: wall }, job, { ...nothing, looks: [{ x: 1203, y: 1500 }] }, 0)).toMatchObject({
       points: 0,
       met: [{ what: 'plastic-pipe', by: 'look' }],
     });

@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { checkFile, job as jobSchema, type Job } from '@steddo/contract';
-import { applyCommand, simulated, type Command } from '@steddo/core';
+import { applyCommand, isCorner, simulated, type Command } from '@steddo/core';
 import { Canvas } from '../canvas/Canvas';
 import { usePad } from '../pad/PadContext';
 import type { Field } from '../pad/fields';
@@ -9,10 +9,12 @@ import { TapeFields } from '../pad/TapeField';
 import { TapePad } from '../pad/TapePad';
 import { usePalette } from '../ui/tokens';
 import { isBeside, usePosture } from '../ui/usePosture';
+import { ByWall, WallSwitch } from '../work/WallSwitch';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Fold } from '../ui/Fold';
 import { RoomProvider } from '../state/roomState';
 import { RoomTools } from './RoomTools';
+import type { InstrumentsByWall } from '../state/wallState';
 import { STAGE } from './stages';
 import { WallStage } from '../features/wall/WallStage';
 import { DrillBar } from '../features/practice/DrillBar';
@@ -21,7 +23,7 @@ import { ToolPart } from '../features/practice/ToolPart';
 
 /** A practice wall as a room at its wall's stage: the same advice, marks and looks, with instruments in hand. */
 export function PracticeRun({ practice, onChange }: { practice: Practice; onChange: (p: Practice) => void }) {
-  const [instruments] = useState(() => simulated(practice.wall, practice.errors));
+  const [instruments] = useState(() => instrumentsOf(practice));
   const now = useRef(practice);
   now.current = practice;
   const dispatch = useCallback(
@@ -53,8 +55,21 @@ export function PracticeRun({ practice, onChange }: { practice: Practice; onChan
   );
 }
 
+/** Instruments for each wall, each with errors of their own. */
+const instrumentsOf = ({ walls: { main, other }, errors }: Practice): InstrumentsByWall => ({
+  main: simulated(main, errors),
+  ...(other ? { [other.side]: simulated(other.wall, errors + 1) } : {}),
+});
+
 /** A practice wall is drilled with what its room brings. */
 const NO_KIT = {};
+
+/** In a corner the feet move along their walls with the gap that the set keeps. */
+const gapField = ({ choices }: Job): Field => ({
+  ...{ path: 'choices.cornerGap', label: 'gap to both walls', hint: 'the feet go further out with it' },
+  ...{ kind: 'length', value: choices?.cornerGap ?? 0, min: 0, max: 300 },
+  command: (value) => ({ do: 'put', path: 'choices.cornerGap', value }),
+});
 
 /** Where a cable is in the way the whole set goes up or down. */
 function moveFields(job: Job): Field[] {
@@ -70,6 +85,7 @@ function moveFields(job: Job): Field[] {
       max: job.room.wall.height,
       command: (y) => ({ do: 'put', path: 'choices.centreY', value: y }),
     },
+    ...(isCorner(job) ? [gapField(job)] : []),
   ];
 }
 
@@ -89,8 +105,15 @@ function RunLayout({ practice, onChange }: RunProps) {
   const panel = (
     <>
       <ScrollView testID="panel" tabIndex={0} style={{ flex: 1, borderTopWidth: 1, borderTopColor: palette.hairline }}>
-        {drilling ? null : <ToolPart practice={practice} onChange={onChange} />}
-        <WallStage />
+        {drilling ? null : (
+          <>
+            <WallSwitch />
+            <ByWall>
+              <ToolPart practice={practice} onChange={onChange} />
+            </ByWall>
+          </>
+        )}
+        <WallStage switched={!drilling} />
         <Fold name="move the set">
           <TapeFields fields={moveFields(practice.job)} />
         </Fold>

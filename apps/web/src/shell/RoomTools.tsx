@@ -1,14 +1,13 @@
 import type { ReactNode } from 'react';
-import type { Instruments } from '@steddo/core';
 import { PadProvider } from '../pad/PadContext';
 import { ArmProvider } from '../state/armState';
 import { CanvasProvider } from '../state/canvasState';
 import { HelpProvider } from '../state/helpState';
-import { WallProvider } from '../state/wallState';
+import { WallProvider, type InstrumentsByWall } from '../state/wallState';
 import { WorkingProvider } from '../work/WorkingContext';
 
 /** What a hand works with in a room, none of it part of the job: workings, pad, drawings, arm, wall. */
-export function RoomTools({ instruments, children }: { instruments?: Instruments; children: ReactNode }) {
+export function RoomTools({ instruments, children }: { instruments?: InstrumentsByWall; children: ReactNode }) {
   return (
     <HelpProvider>
       <WorkingProvider>

@@ -1,7 +1,8 @@
 import { createContext, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import type { Job, NextLook } from '@steddo/contract';
+import type { Job, NextLook, Side } from '@steddo/contract';
 import type { Instruments, NextLooks } from '@steddo/core';
 import { wallWorker } from '../worker/wall';
+import { useCanvas } from './canvasState';
 import { useRoomContext, useSeenWall, useWholeNow } from './roomState';
 import type { BuiltStage } from './stageIds';
 import type { Tool } from './tools';
@@ -35,7 +36,11 @@ const USUAL_HEIGHT_MM = 1400;
 /** A mark typed or a drag in hand changes the job many times; the advice waits for it, ms. */
 const SETTLE_MS = 120;
 
-export function WallProvider({ children, instruments }: { children: ReactNode; instruments?: Instruments }) {
+/** Simulated instruments, for each wall of a corner its own. */
+export type InstrumentsByWall = { main: Instruments } & Partial<Record<Side, Instruments>>;
+
+export function WallProvider({ children, instruments }: { children: ReactNode; instruments?: InstrumentsByWall }) {
+  const { wall } = useCanvas();
   const { plan } = useRoomContext();
   const [next, setNext] = useState<NextLooks>();
   const [nextFor, setNextFor] = useState<Job>();
@@ -44,6 +49,7 @@ export function WallProvider({ children, instruments }: { children: ReactNode; i
   const [ownY, setY] = useState<number>();
   const [tool, setTool] = useState<Tool>();
   const plate = plan.placement?.plate;
+  const here = instruments?.[wall ?? 'main'];
   const y = ownY ?? Math.round(plate ? (plate.bottom + plate.top) / 2 : (plan.placement?.centre.y ?? USUAL_HEIGHT_MM));
   const value = useMemo(
     () => ({
@@ -58,13 +64,15 @@ export function WallProvider({ children, instruments }: { children: ReactNode; i
       unskip: () => setSkipped([]),
       y,
       setY,
-      take: instruments
+      take: here
         ? (kind: Tool['kind'], x: number, at: number) =>
-            setTool({ kind, instruments, x, y: at, lit: false, changes: [] })
+            setTool({ kind, instruments: here, x, y: at, lit: false, changes: [] })
         : undefined,
     }),
-    [next, nextFor, working, skipped, y, instruments],
+    [next, nextFor, working, skipped, y, here],
   );
+  // what is in the hand at one wall knows nothing of the other
+  useEffect(() => setTool(undefined), [wall]);
   const held = useMemo(() => ({ tool, setTool }), [tool]);
   return (
     <Context.Provider value={value}>

@@ -4,13 +4,13 @@ import {
   followAdvice,
   looksOnWall,
   plan,
-  practiceWall,
+  practiceWalls,
   simulated,
   toleranceOfJob,
   toleranceRun,
   TOLERANCE_DRAWS,
-  type HiddenWall,
   type NextLooks,
+  type PracticeWalls,
 } from '@steddo/core';
 
 /** Draws between two looks at whether it was called off. */
@@ -23,13 +23,16 @@ const api = {
   nextLooks(job: Job, skip: string[], wall: 'main' | Side): NextLooks | undefined {
     return looksOnWall(job, plan(job), wall, skip);
   },
-  practiceWall(job: Job, seed: number): HiddenWall {
-    return practiceWall(job, seed);
+  practiceWalls(job: Job, seed: number): PracticeWalls {
+    return practiceWalls(job, seed);
   },
-  /** Pokes that following the advice takes on the same wall. */
-  advisedPokes(job: Job, wall: HiddenWall, progress: (steps: number) => void): number {
+  /** Pokes that following the advice takes on the same wall; in a corner on one after the other. */
+  advisedPokes(job: Job, { main, other }: PracticeWalls, progress: (steps: number) => void): number {
     let steps = 0;
-    return followAdvice(job, simulated(wall, wall.seed), () => progress((steps += 1))).pokes;
+    const count = () => progress((steps += 1));
+    const first = followAdvice(job, simulated(main, main.seed), count);
+    if (!other) return first.pokes;
+    return first.pokes + followAdvice(first.job, simulated(other.wall, other.wall.seed), count, other.side).pokes;
   },
   /** How sure a job is, a thousand draws at a time; undefined when it was called off, or for a job without holes. */
   async tolerance(job: Job, seed: number, progress: (share: number) => void): Promise<TolerancePlan | undefined> {

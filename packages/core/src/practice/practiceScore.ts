@@ -1,14 +1,23 @@
-import type { Job } from '@steddo/contract';
+import type { Job, Side } from '@steddo/contract';
 import { facesAt, type HiddenWall } from '../instruments/hiddenWall';
 import { runAt } from '../instruments/simulated';
+import { sideWallJob } from '../room/wallView';
 import { EDGE_DIAMETERS } from '../wall/holeChance';
+import type { PracticeWalls } from './practiceWall';
 
-/** What somebody did at a practice wall. mm. */
+/** A place on a practice wall, mm; on a corner's other wall with its side, x from the corner. */
+export interface PracticePlace {
+  x: number;
+  y: number;
+  wall?: Side;
+}
+
+/** What somebody did at a practice wall. */
 export interface PracticeLog {
-  pokes: { x: number; y: number }[];
+  pokes: PracticePlace[];
   /** Small holes for the camera. */
-  looks: { x: number; y: number }[];
-  holes: { x: number; y: number }[];
+  looks: PracticePlace[];
+  holes: PracticePlace[];
 }
 
 export interface PracticeScore {
@@ -33,19 +42,33 @@ const LOOK_MM = 8;
  * for each poke more than the advice took; never below 0. Three of four holes, nothing met, as many
  * pokes as advised: 75.
  */
-export function practiceScore(wall: HiddenWall, job: Job, log: PracticeLog, advised: number): PracticeScore {
-  const fixing = job.mount?.walls[job.room.wall.build.kind]?.fixing;
-  const diameter = fixing?.diameter ?? 0;
-  const landed = log.holes.filter((h) => landsIn(wall, h, diameter)).length;
-  const met = [
-    ...hits(wall, log.pokes, POKE_MM, 'poke'),
-    ...hits(wall, log.looks, LOOK_MM, 'look'),
-    ...hits(wall, log.holes, diameter, 'hole'),
-  ];
+export function practiceScore(walls: PracticeWalls, job: Job, log: PracticeLog, advised: number): PracticeScore {
+  const each = wallsOf(walls, job).map(({ wall, room, on }) => {
+    const diameter = job.mount?.walls[room.wall.build.kind]?.fixing?.diameter ?? 0;
+    const [pokes, looks, holes] = [log.pokes, log.looks, log.holes].map((places) =>
+      places.filter((p) => p.wall === on),
+    );
+    return {
+      landed: holes!.filter((h) => landsIn(wall, h, diameter)).length,
+      met: [
+        ...hits(wall, pokes!, POKE_MM, 'poke'),
+        ...hits(wall, looks!, LOOK_MM, 'look'),
+        ...hits(wall, holes!, diameter, 'hole'),
+      ],
+    };
+  });
+  const landed = each.reduce((all, { landed: n }) => all + n, 0);
+  const met = each.flatMap((e) => e.met);
   const share = log.holes.length === 0 ? 0 : landed / log.holes.length;
   const extra = Math.max(0, log.pokes.length - advised);
   const points = Math.max(0, Math.round(100 * share - PER_HIT * met.length - PER_POKE * extra));
   return { landed, holes: log.holes.length, met, pokes: log.pokes.length, advised, points };
+}
+
+/** Each wall with the room as it is seen there. */
+function wallsOf({ main, other }: PracticeWalls, job: Job) {
+  const there = other && { wall: other.wall, room: sideWallJob(job, other.side).room, on: other.side };
+  return [{ wall: main, room: job.room, on: undefined as Side | undefined }, ...(there ? [there] : [])];
 }
 
 function hits(

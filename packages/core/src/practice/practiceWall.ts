@@ -1,12 +1,25 @@
-import type { Job, Mount } from '@steddo/contract';
+import type { Job, Mount, Side } from '@steddo/contract';
 import { facesAt, hiddenWall, type HiddenWall } from '../instruments/hiddenWall';
 import { plan } from '../plan';
 import { plateSpots } from '../plate/planPlate';
 import { lagSetting, plateOptions } from '../plate/plateSearch';
 import { leaf } from '../primitives/working';
+import { sideWallJob } from '../room/wallView';
+import { footMount } from '../twoWalls/footMount';
 
-/** Seeds tried before a wall is given that this mount cannot be hung on. */
+/** What is behind a room's wall; of a corner behind its other wall too, x from the corner. */
+export interface PracticeWalls {
+  main: HiddenWall;
+  other?: { side: Side; wall: HiddenWall };
+}
+
+/** Seeds tried before a wall is given that this mount cannot be hung on: a foot in a corner has one place to be. */
 const TRIES = 40;
+const FOOT_TRIES = 400;
+/** Seeds side by side give walls that are much alike; these do not. */
+const FAR_STEP = 104_729;
+/** A foot's stud is found no better than this, mm: further in under its slots it is still under them. */
+const FOUND_MM = 4;
 
 /** A job as it is before anybody has touched the wall. */
 export function untouched({ evidence: _e, scans: _s, looks: _l, drilled: _d, ...job }: Job): Job {
@@ -20,13 +33,51 @@ export function untouched({ evidence: _e, scans: _s, looks: _l, drilled: _d, ...
 export function practiceWall(job: Job, seed: number): HiddenWall {
   const bare = untouched(job);
   const placement = plan(bare).placement;
-  const first = hiddenWall(job, seed * 1009);
-  if (!placement || !job.mount) return first;
-  for (let i = 0; i < TRIES; i++) {
-    const wall = hiddenWall(job, seed * 1009 + i);
-    if (hangs(bare, job.mount, wall, placement.centre)) return wall;
+  const { mount } = job;
+  if (!placement || !mount) return hiddenWall(job, seed * SEEDS_APART);
+  return firstThatHangs(bare, { seed, mount, places: [placement.centre], tries: TRIES, step: 1 });
+}
+
+/** The walls of a seed, of a corner both: a stud comes under each foot where it stands. */
+export function practiceWalls(job: Job, seed: number): PracticeWalls {
+  const bare = untouched(job);
+  const { corner, placement } = plan(bare);
+  if (!corner) return { main: practiceWall(job, seed) };
+  const { mount } = job;
+  const { side, feet = [] } = corner;
+  const of = (there: Job, wall: 'main' | Side, from: number): HiddenWall => {
+    const foot = mount?.corner && feet.find((f) => f.wall === wall);
+    if (!foot) return hiddenWall(there, from * SEEDS_APART);
+    const { width } = there.room.wall;
+    const x = wall === 'main' && side === 'right' ? width - foot.x : foot.x;
+    const held = footMount(mount, foot.share, mount.depth.folded);
+    const y = placement?.centre.y ?? there.room.wall.height / 2;
+    const places = [-FOUND_MM, FOUND_MM].map((off) => ({ x: x + off, y }));
+    return firstThatHangs(there, { seed: from, mount: held, places, tries: FOOT_TRIES, step: FAR_STEP });
+  };
+  // the other wall is no copy of the first
+  const other = of(sideWallJob(bare, side), side, seed + OTHER_WALL);
+  return { main: of(bare, 'main', seed), other: { side, wall: other } };
+}
+const OTHER_WALL = 500_000;
+const SEEDS_APART = 1009;
+
+interface Wanted {
+  seed: number;
+  mount: Mount;
+  /** Where the set's middle may be, and each of them has to do. */
+  places: readonly { x: number; y: number }[];
+  tries: number;
+  /** From one seed to the next. */
+  step: number;
+}
+
+function firstThatHangs(job: Job, { seed, mount, places, tries, step }: Wanted): HiddenWall {
+  for (let i = 0; i < tries; i++) {
+    const wall = hiddenWall(job, seed * SEEDS_APART + i * step);
+    if (places.every((at) => hangs(job, mount, wall, at))) return wall;
   }
-  return first;
+  return hiddenWall(job, seed * SEEDS_APART);
 }
 
 /** Whether some plate's slots come over the studs as they really are, at the set's height. */

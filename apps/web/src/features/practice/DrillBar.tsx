@@ -32,15 +32,19 @@ export function DrillBar({ practice, drilling, setDrilling, onChange }: BarProps
   const lacks = plan.findings.find((f) => f.level === 'stop');
   const drill = async () => {
     const random = seeded(practice.errors + 1);
-    const drilled = holes.map((h) => ({ x: h.x + random.normal(DRILL_SD_MM), y: h.y + random.normal(DRILL_SD_MM) }));
+    const drilled = holes.map(({ x, y, wall = 'main' }) => ({
+      x: x + random.normal(DRILL_SD_MM),
+      y: y + random.normal(DRILL_SD_MM),
+      ...(wall === 'main' ? {} : { wall }),
+    }));
     setShare(0);
     const advised = await wallWorker().advisedPokes(
       { ...job, evidence: [], scans: [], looks: [] },
-      practice.wall,
-      proxy((n: number) => setShare(n / MOST_STEPS)),
+      practice.walls,
+      proxy((n: number) => setShare(Math.min(1, n / MOST_STEPS))),
     );
     const log = { ...practice.log, holes: drilled };
-    const score = practiceScore(practice.wall, job, log, advised);
+    const score = practiceScore(practice.walls, job, log, advised);
     const { seed, room, tools } = practice;
     await keepScore({ seed, room, title: job.title, tools, points: score.points, at: new Date().toISOString() });
     setShare(undefined);

@@ -1,7 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { hiddenScene } from '@steddo/drawing';
-import type { PracticeScore } from '@steddo/core';
+import type { Side } from '@steddo/contract';
+import { hiddenScene, mirrorScene, type Scene } from '@steddo/drawing';
+import type { PracticeLog, PracticeScore } from '@steddo/core';
+import { wallName, wallTitle } from '@steddo/text';
 import { Drawing } from '../../canvas/Drawing';
 import { DrawnKey, type KeyEntry } from '../../canvas/DrawnKey';
 import { Action } from '../../ui/Action';
@@ -30,6 +32,20 @@ const KEY: readonly KeyEntry[] = [
   { role: 'hole', state: 'stop', name: 'hole beside it' },
 ];
 
+/** Each wall opened, with what was done there; a left wall as it is seen, away from the corner at its right. */
+function scenesOf({ walls: { main, other }, log }: Practice): { wall: 'main' | Side; scene: Scene }[] {
+  const on = (wall: Side | undefined): PracticeLog => ({
+    pokes: log.pokes.filter((p) => p.wall === wall),
+    looks: log.looks.filter((p) => p.wall === wall),
+    holes: log.holes.filter((p) => p.wall === wall),
+  });
+  const first = { wall: 'main' as const, scene: hiddenScene(main, on(undefined)) };
+  if (!other) return [first];
+  const { side, wall } = other;
+  const there = hiddenScene(wall, on(side));
+  return [first, { wall: side, scene: side === 'left' ? mirrorScene(there, wall.width) : there }];
+}
+
 /** What was really in the wall, where the holes went, and what it is worth. */
 export function PracticeScoreCard({
   practice,
@@ -42,23 +58,32 @@ export function PracticeScoreCard({
 }) {
   const [best, setBest] = useState<BestScore[]>([]);
   useEffect(() => void bestScores().then(setBest), []);
-  const scene = useMemo(() => hiddenScene(practice.wall, practice.log), [practice]);
+  const scenes = useMemo(() => scenesOf(practice), [practice]);
   return (
     <ScrollView
       tabIndex={0}
       testID="practice-score"
       contentContainerStyle={{ width: '100%', maxWidth: 760, alignSelf: 'center', paddingBottom: 24 }}
     >
-      <View style={{ height: 280 }}>
-        <Drawing
-          scene={scene}
-          box={scene.bounds}
-          units={practice.job.units}
-          label="what is behind the wall, and the holes"
-          testID="hidden"
-        />
-      </View>
-      <DrawnKey shapes={scene.shapes} entries={KEY} />
+      {scenes.map(({ wall, scene }) => (
+        <View key={wall}>
+          {scenes.length > 1 ? (
+            <Txt kind="bold" style={{ paddingHorizontal: 16 }}>
+              {wallTitle(wall)}
+            </Txt>
+          ) : null}
+          <View style={{ height: 280 }}>
+            <Drawing
+              scene={scene}
+              box={scene.bounds}
+              units={practice.job.units}
+              label={`what is behind ${scenes.length > 1 ? wallName(wall) : 'the wall'}, and the holes`}
+              testID={wall === 'main' ? 'hidden' : `hidden-${wall}`}
+            />
+          </View>
+        </View>
+      ))}
+      <DrawnKey shapes={scenes.flatMap(({ scene }) => scene.shapes)} entries={KEY} />
       <View style={{ padding: 16, gap: 6 }}>
         <Txt kind="title" level={2}>{`${score.points} of 100`}</Txt>
         <Txt>{`${score.landed} of ${score.holes} holes all in wood.`}</Txt>

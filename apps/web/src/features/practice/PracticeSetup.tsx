@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
-import { untouched } from '@steddo/core';
+import { cornerSideOf, isCorner, untouched } from '@steddo/core';
 import type { Job } from '@steddo/contract';
 import { buildName } from '@steddo/text';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
@@ -43,12 +43,12 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
     if (!chosen) return;
     setBuilding(true);
     const job = untouched(chosen.job);
-    const wall = await wallWorker().practiceWall(job, seed);
+    const walls = await wallWorker().practiceWalls(job, seed);
     onStart({
       seed,
       room: chosen.id,
       tools,
-      wall,
+      walls,
       job,
       log: { pokes: [], looks: [], holes: [] },
       errors: Number(asked.errors) || Date.now() % 2 ** 31,
@@ -129,7 +129,9 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
 /** Why a room is no practice wall; undefined where it is one. */
 function whyNot({ mount, room }: Job): string | undefined {
   const { kind } = room.wall.build;
-  if (room.kind === 'corner') return 'a corner has two walls, and practice is on one';
+  const other = isCorner({ mount, room }) ? room.sideWalls?.[cornerSideOf({ room })]?.build?.kind : undefined;
+  if (other !== undefined && other !== 'timber-stud')
+    return `the other wall is a ${buildName(other)}: there are no studs to find`;
   if (kind !== 'timber-stud') return `a ${buildName(kind)}: there are no studs to find`;
   if (!mount) return 'no mount is picked';
   return mount.plate?.slots ? undefined : `the plate of ${mount.name} is not measured`;

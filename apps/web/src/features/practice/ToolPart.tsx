@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { CameraView, FinderKind } from '@steddo/core';
+import type { CameraView, FinderKind, PracticePlace } from '@steddo/core';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../../state/roomState';
+import { useRoomContext, useSeenWall } from '../../state/roomState';
 import { FeltSheet } from '../../work/FeltPart';
 import { logMark, logScan } from '../../state/marks';
 import { markKindName } from '@steddo/text';
@@ -26,6 +26,12 @@ const NAMES: Record<PracticeTool, string> = {
 /** So many of a pass's marks are offered at once. */
 const OFFERED = 6;
 const CAMERA_REACH_MM = 300;
+
+/** A place as the log has it: on a corner's other wall with its side. */
+function usePlaceOf(): (tool: Tool) => PracticePlace {
+  const wall = useSeenWall() ?? 'main';
+  return ({ x, y }) => ({ x, y, ...(wall === 'main' ? {} : { wall }) });
+}
 
 interface ToolProps {
   practice: Practice;
@@ -123,9 +129,10 @@ function ScanLogged({ tool, kind }: { tool: Tool; kind: 'edge' | 'centre' | 'mag
 function PokeHere({ tool, practice, onChange }: { tool: Tool; practice: Practice; onChange: ToolProps['onChange'] }) {
   const { job, dispatch, say } = useRoomContext();
   const [felt, setFelt] = useState(false);
+  const placeOf = usePlaceOf();
   const poke = () => {
     const { found, felt: something } = tool.instruments.poke(tool.x, tool.y);
-    onChange({ log: { ...practice.log, pokes: [...practice.log.pokes, { x: tool.x, y: tool.y }] } });
+    onChange({ log: { ...practice.log, pokes: [...practice.log.pokes, placeOf(tool)] } });
     dispatch(logMark(job, found, tool.x, tool.y));
     if (something) setFelt(true);
   };
@@ -141,8 +148,9 @@ function PokeHere({ tool, practice, onChange }: { tool: Tool; practice: Practice
 function LookHere({ tool, practice, onChange }: { tool: Tool; practice: Practice; onChange: ToolProps['onChange'] }) {
   const { say } = useRoomContext();
   const [view, setView] = useState<CameraView | 'stud'>();
+  const placeOf = usePlaceOf();
   const look = () => {
-    onChange({ log: { ...practice.log, looks: [...practice.log.looks, { x: tool.x, y: tool.y }] } });
+    onChange({ log: { ...practice.log, looks: [...practice.log.looks, placeOf(tool)] } });
     setView(tool.instruments.look(tool.x, tool.y, CAMERA_REACH_MM) ?? 'stud');
   };
   return (

@@ -1,5 +1,5 @@
 import type { Job } from '@steddo/contract';
-import type { HiddenWall, PracticeLog, PracticeScore } from '@steddo/core';
+import type { HiddenWall, PracticeLog, PracticeScore, PracticeWalls } from '@steddo/core';
 import { localStore } from '../../data/shared';
 import { withScore, type BestScore, type PracticeTool } from './scores';
 
@@ -8,7 +8,7 @@ export interface Practice {
   seed: number;
   room: string;
   tools: PracticeTool[];
-  wall: HiddenWall;
+  walls: PracticeWalls;
   job: Job;
   log: PracticeLog;
   /** Seed of the instruments' errors; another one for each time the wall is taken up. */
@@ -25,8 +25,13 @@ const unkept = () => undefined;
 export const keepPractice = (practice: Practice | undefined): Promise<void> =>
   (practice ? localStore.keep(NOW, practice) : localStore.forget(NOW)).catch(unkept);
 
-export const keptPractice = async (): Promise<Practice | undefined> =>
-  (await localStore.kept(NOW).catch(unkept)) as Practice | undefined;
+/** One that was kept before a room could have two walls has its only one by another name. */
+export async function keptPractice(): Promise<Practice | undefined> {
+  const kept = (await localStore.kept(NOW).catch(unkept)) as (Practice & { wall?: HiddenWall }) | undefined;
+  if (!kept?.wall) return kept;
+  const { wall, ...rest } = kept;
+  return { ...rest, walls: { main: wall } };
+}
 
 export const bestScores = async (): Promise<BestScore[]> =>
   ((await localStore.kept(BEST).catch(unkept)) as BestScore[] | undefined) ?? [];

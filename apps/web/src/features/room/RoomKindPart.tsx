@@ -1,5 +1,14 @@
 import type { BuildKind, HeightRule, Job, RoomKind, Side } from '@steddo/contract';
-import { CORNER_DEG, SIDE_WALL_MM, cornerSideOf, isCorner, measure, roomKindOf, type Command } from '@steddo/core';
+import {
+  CORNER_DEG,
+  SIDE_WALL_MM,
+  cornerSideOf,
+  isCorner,
+  measure,
+  roomKindOf,
+  turnCorner,
+  type Command,
+} from '@steddo/core';
 import { roomKindName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
@@ -62,13 +71,6 @@ function OtherWall() {
   const side = cornerSideOf(job);
   const own = job.room.sideWalls?.[side];
   const kind = own?.build?.kind ?? job.room.wall.build.kind;
-  const turn = (to: Side): Command => ({
-    do: 'all',
-    commands: [
-      { do: 'put', path: 'room.corner', value: to },
-      ...(job.room.sideWalls?.[to] || !own ? [] : [{ do: 'put', path: `room.sideWalls.${to}`, value: own } as const]),
-    ],
-  });
   return (
     <>
       <Choice
@@ -76,7 +78,7 @@ function OtherWall() {
         disabled={readOnly}
         options={SIDES}
         value={side}
-        onChoose={(to) => dispatch(turn(to))}
+        onChoose={(to) => dispatch(turnCorner(job, side, to))}
       />
       <TapeFields fields={cornerFields(job, side)} />
       <Choice

@@ -17,11 +17,11 @@ import { HoleCertainty } from '../../work/HoleCertainty';
 import { ByWall, WallSwitch } from '../../work/WallSwitch';
 import { Marks, Studs } from './WallTable';
 
-/** From marks to studs that can be trusted, and what else is in the wall; in a corner one wall at a time. */
-export function WallStage() {
+/** From marks to studs that can be trusted, and what else is in the wall; in a corner one wall at a time, which is chosen here unless above. */
+export function WallStage({ switched }: { switched?: boolean }) {
   return (
     <>
-      <WallSwitch />
+      {switched ? null : <WallSwitch />}
       <ByWall>
         <OneWall />
       </ByWall>
