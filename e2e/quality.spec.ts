@@ -31,8 +31,8 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean;
   { path: '/room/guest-room/set', shown: 'set-back', open: ['view-screw', 'guide'] },
   { path: '/room/attic-snug/room', shown: 'face', open: ['view-above'] },
   { path: '/room/guest-room/mount', shown: 'mount-louvre-2', open: ['why-louvre-2'] },
-  { path: '/room/guest-room/height', shown: 'school-eyes' },
-  { path: '/room/attic-snug/reach', shown: 'seat-v2', open: ['coverage'] },
+  { path: '/room/clockmakers-bench/height', shown: 'school-top-at-eyes' },
+  { path: '/room/clockmakers-bench/reach', shown: 'bench-above', open: ['coverage'] },
   { path: '/room/guest-room/wall', shown: 'face' },
   {
     path: '/room/breakfast-bar/holes',

@@ -101,7 +101,11 @@ function RunLayout({ practice, onChange }: RunProps) {
   const wide = posture === 'wide';
   const beside = isBeside(posture);
   const [drilling, setDrilling] = useState(false);
-  const canvas = <Canvas stage="wall" views={STAGE.wall.views} labels="studs" movable={false} wide={wide} />;
+  const canvas = (
+    <ByWall>
+      <Canvas stage="wall" views={STAGE.wall.views} labels="studs" movable={false} wide={wide} />
+    </ByWall>
+  );
   const panel = (
     <>
       <ScrollView testID="panel" tabIndex={0} style={{ flex: 1, borderTopWidth: 1, borderTopColor: palette.hairline }}>
