@@ -41,21 +41,17 @@ const drawn = (page: Page) => page.getByTestId('tolerance-chart').locator('svg')
 
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
-  { name: 'phone-screw', path: '/room/guest-room/set', first: tap('view-screw') },
   { name: 'phone-room', path: '/room/stove-parlour/room' },
   { name: 'phone-mount', path: '/room/guest-room/mount', first: tap('why-louvre-2') },
   { name: 'phone-fit', path: '/room/attic-snug/fit' },
   { name: 'phone-height', path: '/room/guest-room/height' },
   { name: 'phone-reach', path: '/room/attic-snug/reach', first: tap('bring-v2') },
   { name: 'phone-customer', path: '/room/attic-snug/customer' },
-  {
-    name: 'phone-working',
-    path: '/room/guest-room/height',
-    first: (p) => p.getByTestId('thumb-bar').getByTestId('figure').nth(2).click(),
-  },
   { name: 'phone-wall', path: '/room/guest-room/wall' },
   { name: 'phone-practice', path: PRACTICE, first: sliding },
   { name: 'phone-holes', path: '/room/stove-parlour/holes', first: tap('view-section') },
+  { name: 'phone-corner', path: '/room/sewing-corner/holes' },
+  { name: 'phone-bench', path: '/room/clockmakers-bench/reach' },
   { name: 'phone-ladder', path: '/room/guest-room/ladder' },
   { name: 'phone-level', path: '/room/guest-room/level', dark: true },
   { name: 'phone-tolerance', path: '/room/guest-room/tolerance', first: drawn },

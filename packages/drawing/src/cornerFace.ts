@@ -17,6 +17,10 @@ export function wallFace(job: Job, plan: Plan, wall: 'main' | Side, labels: Labe
   return wall === 'left' ? mirrorScene(scene, seen.job.room.wall.width) : scene;
 }
 
+/** A room as it is looked at from its middle: its wall, or both walls of its corner side by side. */
+export const roomFace = (job: Job, plan: Plan, labels: LabelSet): Scene =>
+  plan.corner ? unfoldedFace(job, plan, labels) : faceScene(job, plan, labels);
+
 /** Both walls of a corner side by side, as if the paper were folded there: left what is left of the corner. */
 export function unfoldedFace(job: Job, plan: Plan, labels: LabelSet): Scene {
   const side = cornerSideOf(job);

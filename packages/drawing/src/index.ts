@@ -6,7 +6,7 @@ export { fitScene } from './fitScene';
 export { sideScene } from './sideScene';
 export { aboveScene } from './aboveScene';
 export { HEAD_MM, floorDepth, floorSides } from './floorDrawn';
-export { unfoldedFace, wallFace } from './cornerFace';
+export { roomFace, unfoldedFace, wallFace } from './cornerFace';
 export { mirrorScene } from './mirrorScene';
 export { MAP_FAIR_DEG, MAP_GOOD_DEG, type FloorMap, type Swung } from './armShapes';
 export { sectionScene } from './sectionScene';

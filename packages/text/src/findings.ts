@@ -254,6 +254,9 @@ export function findingText(finding: Finding, say: Wording): string {
     ((v: Finding['values'], say: Wording) => string) | undefined;
   const said = sentence ? sentence(finding.values, say) : finding.code;
   const { onWall } = finding.values;
-  // of a corner: which of the two walls, where the sentence does not say it itself
-  return typeof onWall === 'string' && !NAMES_WALL.has(finding.code) ? `${capital(wallName(onWall))}: ${said}` : said;
+  if (typeof onWall !== 'string') return said;
+  // of a corner: the other wall is measured from there
+  const there = onWall === 'main' ? said : said.replace('from the left', 'from the corner');
+  // and which of the two walls, where the sentence does not say it itself
+  return NAMES_WALL.has(finding.code) ? there : `${capital(wallName(onWall))}: ${there}`;
 }

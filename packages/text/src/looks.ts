@@ -1,4 +1,4 @@
-import type { HazardSeen, HazardZone, Look, Looking, NextLook } from '@steddo/contract';
+import type { HazardSeen, HazardZone, Look, Looking, NextLook, Side } from '@steddo/contract';
 import type { GuidedLook, LookStep } from '@steddo/core';
 import { capital, type Wording } from './wording';
 import { wordOf } from './wordOf';
@@ -44,11 +44,12 @@ const WITH: Record<NextLook['kind'], string> = {
 };
 
 /** What to do next and where: `Poke with the small drill at 64 1/2 in, 56 in up.` */
-export function nextLookText(look: NextLook, say: Pick<Wording, 'length'>): string {
+export function nextLookText(look: NextLook, say: Pick<Wording, 'length'>, wall: 'main' | Side = 'main'): string {
+  const from = wall === 'main' ? 'from the left' : 'from the corner';
   const where =
     look.from === undefined || look.to === undefined
-      ? `at ${say.length(look.x)} from the left`
-      : `from ${say.length(look.from)} to ${say.length(look.to)} from the left`;
+      ? `at ${say.length(look.x)} ${from}`
+      : `from ${say.length(look.from)} to ${say.length(look.to)} ${from}`;
   return `${capital(WITH[look.kind])} ${where}, ${say.length(look.y)} up.`;
 }
 

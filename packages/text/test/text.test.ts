@@ -7,6 +7,7 @@ import {
   classText,
   findingText,
   fitText,
+  nextLookText,
   holeName,
   planFile,
   wordingFor,
@@ -21,6 +22,21 @@ describe('words', () => {
       expect(f.message).not.toMatch(/undefined|NaN|null|\[object/);
       expect(f.message!.length).toBeGreaterThan(10);
     }
+  });
+  it('on a corner’s other wall it is so far from the corner, on the main one from the left', () => {
+    const felt = (onWall: string): Finding => ({
+      ...{ code: 'felt-something', level: 'stop', stage: 'wall', acknowledgeable: false, acknowledged: false },
+      values: { xMm: 254, yMm: 508, onWall },
+    });
+    expect(findingText(felt('left'), say)).toMatch(
+      /^The left wall: Something was felt in the wall 10 in from the corner,/,
+    );
+    expect(findingText(felt('main'), say)).toMatch(
+      /^The main wall: Something was felt in the wall 10 in from the left,/,
+    );
+    const look = { kind: 'edge', x: 254, y: 508, gain: 0.1, reason: 'find-first' } as const;
+    expect(nextLookText(look, say, 'right')).toContain('at 10 in from the corner');
+    expect(nextLookText(look, say)).toContain('at 10 in from the left');
   });
   it('units follow the job', () => {
     const finding: Finding = {

@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, Plan, HeightRule } from '@steddo/contract';
 import { followHeightRule, offeredHeights, type Offer } from '@steddo/core';
-import { faceScene, sideScene } from '@steddo/drawing';
+import { roomFace, sideScene } from '@steddo/drawing';
 import { comfortText, customerNotes, offerTitle } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { Action, IconTap } from '../ui/Action';
@@ -158,7 +158,7 @@ function Numbers({ plan }: { plan: Plan }) {
 
 function OfferDrawings({ job, plan, numbers }: { job: Job; plan: Plan; numbers: boolean }) {
   const side = useMemo(() => sideScene(job, plan), [job, plan]);
-  const face = useMemo(() => faceScene(job, plan, 'none'), [job, plan]);
+  const face = useMemo(() => roomFace(job, plan, 'none'), [job, plan]);
   const bare = <S extends { labels: readonly unknown[] }>(scene: S): S => (numbers ? scene : { ...scene, labels: [] });
   return (
     <>

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Hole, Job, Plan } from '@steddo/contract';
-import { faceScene } from '@steddo/drawing';
+import { roomFace } from '@steddo/drawing';
 import { findingText, holeName, levelLine, resultName, setLine } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { momentText } from '../ui/moment';
@@ -118,7 +118,7 @@ const DRAWING_PX = 260;
 /** The wall as it was done, to scale. */
 function WallDone() {
   const { job, plan } = useRoomContext();
-  const scene = useMemo(() => faceScene(job, plan, 'holes'), [job, plan]);
+  const scene = useMemo(() => roomFace(job, plan, 'holes'), [job, plan]);
   return (
     <Drawing
       scene={scene}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { StepId } from '@steddo/contract';
-import { faceScene } from '@steddo/drawing';
+import { roomFace } from '@steddo/drawing';
 import { dayStepText, poseLine, slackText } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
 import { rooms } from '../data/shared';
@@ -163,7 +163,7 @@ function OfStep({ id }: { id: StepId }) {
 
 function WallDrawing() {
   const { job, plan } = useRoomContext();
-  const scene = faceScene(job, plan, 'leads');
+  const scene = roomFace(job, plan, 'leads');
   return (
     <Drawing
       scene={scene}

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
-import { faceScene } from '@steddo/drawing';
+import { roomFace } from '@steddo/drawing';
 import { setLine, stageName } from '@steddo/text';
 import { Drawing } from '../../canvas/Drawing';
 import type { ListedRoom } from '../../data/useLists';
@@ -20,8 +20,7 @@ const MOST_SAID = 3;
 export function RoomPreview({ room, document }: { room: ListedRoom; document: Job }) {
   const palette = usePalette();
   const { job, plan, say, stage, waits } = useListedPlan(document);
-  const scene = useMemo(() => plan && faceScene(job, plan, 'heights'), [job, plan]);
-  const { width, height } = job.room.wall;
+  const scene = useMemo(() => plan && roomFace(job, plan, 'heights'), [job, plan]);
   const said = plan?.findings.filter((f) => f.level !== 'info').slice(0, MOST_SAID) ?? [];
   return (
     <View style={{ flex: 1, borderLeftWidth: 2, borderLeftColor: palette.ink }} testID="room-preview">
@@ -38,7 +37,7 @@ export function RoomPreview({ room, document }: { room: ListedRoom; document: Jo
         <View style={{ flex: 1, minHeight: 200 }}>
           <Drawing
             scene={scene}
-            box={{ left: 0, right: width, bottom: 0, top: height }}
+            box={scene.bounds}
             units={job.units}
             label={`the wall, to scale: ${job.title}`}
             testID="preview-face"

@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react';
 import type { Job, Plan } from '@steddo/contract';
-import { faceScene, fitView } from '@steddo/drawing';
+import { roomFace, fitView } from '@steddo/drawing';
 import { Shapes } from '../../canvas/shapes';
 import { usePalette } from '../../ui/tokens';
 
@@ -9,12 +9,8 @@ const SIZE = { width: 104, height: 76 } as const;
 /** The wall of a room, true and small: what stands on it, the set, the holes. */
 export const WallSketch = memo(function WallSketch({ job, plan }: { job: Job; plan: Plan }) {
   const palette = usePalette();
-  const scene = useMemo(() => faceScene(job, plan, 'none'), [job, plan]);
-  const { width, height } = job.room.wall;
-  const view = useMemo(
-    () => fitView({ left: 0, right: width, bottom: 0, top: height }, { ...SIZE, padPx: 4 }),
-    [width, height],
-  );
+  const scene = useMemo(() => roomFace(job, plan, 'none'), [job, plan]);
+  const view = useMemo(() => fitView(scene.bounds, { ...SIZE, padPx: 4 }), [scene]);
   const shapes = useMemo(() => scene.shapes.filter((s) => SHOWN.has(s.role)), [scene]);
   return (
     <svg

@@ -5,7 +5,7 @@ import { Action } from '../../ui/Action';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { useRoomContext } from '../../state/roomState';
+import { useRoomContext, useSeenWall } from '../../state/roomState';
 import { logMark, logScan } from '../../state/marks';
 import type { Tool } from '../../state/tools';
 import { useAskNext, useWall } from '../../state/wallState';
@@ -16,6 +16,7 @@ export function NextLookCard() {
   const palette = usePalette();
   const { next, nextFor, working: asking, skipped, unskip } = useWall();
   const { job, say } = useRoomContext();
+  const wall = useSeenWall() ?? 'main';
   const working = asking || nextFor !== job;
   if (!next) return working ? <Waiting /> : null;
   const [look] = next.looks;
@@ -35,7 +36,7 @@ export function NextLookCard() {
     >
       {look ? (
         <>
-          <Txt kind="bold">{nextLookText(look, say)}</Txt>
+          <Txt kind="bold">{nextLookText(look, say, wall)}</Txt>
           <Txt kind="small">{nextLookWhy(look, next.looking.now)}</Txt>
           <Answers look={look} />
         </>
