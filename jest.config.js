@@ -20,6 +20,8 @@ const plain = {
 export default {
   // one core short of all is jest's own choice, which on two leaves one idle
   maxWorkers: '100%',
+  // a busy machine stands still for longer than five seconds
+  testTimeout: 60_000,
   projects: [
     {
       ...plain,

@@ -249,6 +249,7 @@ const perch = (n: 1 | 2): Mount => ({
   },
   tools: ['key 4'],
   joint: 'screws',
+  rise: 0,
   price: 52 + n * 12,
 });
 

@@ -1,11 +1,19 @@
 import { View } from 'react-native';
-import type { Job } from '@steddo/contract';
+import type { Job, Plan } from '@steddo/contract';
+import type { Wording } from '@steddo/text';
 import { useRoomContext } from '../../state/roomState';
 import { TapeFields } from '../../pad/TapeField';
 import type { Field } from '../../pad/fields';
 import { Fold } from '../../ui/Fold';
 import { Txt } from '../../ui/Txt';
 import { Figure } from '../../work/Figure';
+
+/** How far it comes over its rail, and what is free above it then; a head that is screwed on has no rail. */
+function roomText({ joint, rise, room }: NonNullable<Plan['hang']>, say: Wording): string {
+  if (joint === 'screws') return '';
+  const above = room === undefined ? '' : `; above it ${say.length(room)} are free`;
+  return ` It comes ${say.length(rise)} over its rail${above}.`;
+}
 
 /** How many lift, from where to where, and how heavy that is; and the room over the rail. */
 export function LiftPart() {
@@ -31,7 +39,7 @@ export function LiftPart() {
           ) : null}
         </View>
         <Txt kind="small">
-          {`Hands from ${say.length(hands.from)} to ${say.length(hands.to)} up.${hang ? ` It comes ${say.length(hang.rise)} over its rail${hang.room === undefined ? '' : `; above it ${say.length(hang.room)} are free`}.` : ''}`}
+          {`Hands from ${say.length(hands.from)} to ${say.length(hands.to)} up.${hang ? roomText(hang, say) : ''}`}
         </Txt>
         <Txt kind="small" soft>
           A lifting figure for healthy adults with a fair hold. Who has a bad back asks for one more.
