@@ -3,6 +3,7 @@ import { clockmakersBench, demoCatalogue, guestRoom } from '@steddo/samples';
 import fc from 'fast-check';
 import { asideOf, outlineOf, plan, rankMounts, reachModelOf, evaluate, nearestPose, withKit } from '../src';
 import { clearUntil, movedSpan, onHead, restSpan, turnedSpan } from '../src/bench/headSpans';
+import { cornersOf } from '../src/arm/setShape';
 import { leaf } from '../src/primitives/working';
 
 /*
@@ -55,6 +56,22 @@ describe('a monitor over a bench', () => {
     const model = reachModelOf(job, p)!;
     const there = nearestPose(model, { x: p.bench!.head.x, z: 200, yaw: 0 });
     expect([there.x, there.z]).toEqual([p.bench!.head.x, 200]);
+  });
+
+  it('is carried by the head itself: brought to where it is wanted the set is where the plan has it', () => {
+    const off: Job = { ...job, screen: { ...job.screen, patternCentre: { right: 20, up: 12 } } };
+    const there = plan(off);
+    const { reach, rest } = reachModelOf(off, there)!;
+    const xs = cornersOf(reach.shape, rest).map((c) => c.x);
+    expect([Math.min(...xs), Math.max(...xs)]).toEqual([there.placement!.left, there.placement!.right]);
+    expect(rest.x).toBe(560 + 20);
+  });
+
+  it('tilts up by what its head tilts up, and down by what it tilts down', () => {
+    const tilting: Job = { ...job, mount: { ...job.mount!, tilt: { up: 10, down: 25 } } };
+    expect([of(tilting, 'above').limit, of(tilting, 'below').limit]).toEqual([10, 25]);
+    const { tilt: _, ...stiff } = job.mount!;
+    expect(of({ ...job, mount: stiff }, 'above')).toMatchObject({ limit: 0, moved: 140.5 });
   });
 
   it('a monitor of 22 in keeps clear of a side wall 12 in from its middle (common practice)', () => {
