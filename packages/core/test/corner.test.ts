@@ -104,11 +104,13 @@ describe('where a set stands in a corner', () => {
           cornerGap: fc.double({ min: 0, max: 80, noNaN: true }),
           right: fc.double({ min: -60, max: 60, noNaN: true }),
           corner: fc.constantFrom('left' as const, 'right' as const),
+          // with a back much slimmer than its front the front comes to the walls first
+          slimmer: fc.double({ min: 0, max: 150, noNaN: true }),
         }),
-        ({ cornerAngle, cornerTurn, cornerGap, right, corner }) => {
+        ({ cornerAngle, cornerTurn, cornerGap, right, corner, slimmer }) => {
           const job: Job = {
             ...sewingCorner,
-            screen: { ...sewingCorner.screen, slimmer: 12, patternCentre: { right, up: 0 } },
+            screen: { ...sewingCorner.screen, slimmer, patternCentre: { right, up: 0 } },
             room: { ...sewingCorner.room, cornerAngle, corner },
             choices: { cornerTurn, cornerGap },
           };
