@@ -1,6 +1,6 @@
 import type { Mount } from '@steddo/contract';
 import { rankMounts } from '@steddo/core';
-import { demoCatalogue, guestRoom } from '@steddo/samples';
+import { clockmakersBench, demoCatalogue, guestRoom, sewingCorner } from '@steddo/samples';
 import { MountRanking, matches, withOwn, type MountQuery, type RankedPage } from './catalogueJob';
 
 const ALL: MountQuery = { text: '', types: [], fitting: false, from: 0, count: 1000 };
@@ -19,6 +19,21 @@ describe('the ranking in the worker', () => {
     expect(idsOf(second!)).toEqual(order.slice(5, 9));
     expect([second!.total, second!.of]).toEqual([order.length, order.length]);
   });
+  it('judges a corner by its gap, a bench by how the set stands, as the plan does', async () => {
+    const screen = { ...clockmakersBench.screen, patternCentre: { right: 90, up: 0 } };
+    const jobs = [
+      { ...sewingCorner, choices: { cornerGap: 220 } },
+      { ...clockmakersBench, screen, choices: { portrait: true } },
+    ];
+    for (const job of jobs) {
+      const page = (await new MountRanking().page(mounts, job, ALL, always, nothing))!;
+      expect(page.mounts.map((m) => m.ranked)).toEqual(rankMounts(mounts, job));
+      // and otherwise they would be judged otherwise
+      const { choices: _, ...plain } = job;
+      expect(rankMounts(mounts, plain)).not.toEqual(rankMounts(mounts, job));
+    }
+  });
+
   it('filters by words, by type, by what nothing stops; archived ones are out', async () => {
     const ranking = new MountRanking();
     const archived: Mount[] = mounts.map((m, i) => (i === 0 ? { ...m, archived: true } : m));

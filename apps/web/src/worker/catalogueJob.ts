@@ -122,14 +122,14 @@ export class MountRanking {
  */
 function asRanked(job: Job): Job {
   const { screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits, leads, hang } = job;
-  const { centreX, centreY, fold, packing } = job.choices ?? {};
+  const { centreX, centreY, fold, packing, cornerGap, cornerTurn, portrait } = job.choices ?? {};
   const school = job.fixing?.school;
   return {
     ...{ format: job.format, version: job.version, title: '', units: job.units },
     ...{ screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits },
     // who lifts it goes by them
     ...{ leads, hang },
-    choices: { centreX, centreY, fold, packing },
+    choices: { centreX, centreY, fold, packing, cornerGap, cornerTurn, portrait },
     ...(school ? { fixing: { school } } : {}),
   };
 }
