@@ -44,9 +44,11 @@ const CORE_FOLDERS = {
   leads: [...BASE, 'arm', 'placement', 'plate'],
   hang: [...BASE, 'arm', 'placement', 'plate'],
   special: [...BASE, 'wall', 'fixing'],
+  recess: [...BASE, 'wall', 'fixing'],
+  vehicle: [...BASE, 'fixing', 'arm'],
   bench: [...BASE, 'sight', 'arm', 'reach'],
 };
-const ENDS = ['light', 'looks', 'level', 'leads', 'hang', 'special'];
+const ENDS = ['light', 'looks', 'level', 'leads', 'hang', 'special', 'recess', 'vehicle'];
 const BELOW_MOUNT = Object.keys(CORE_FOLDERS).filter((f) => !ENDS.includes(f));
 CORE_FOLDERS.mount = BELOW_MOUNT;
 CORE_FOLDERS.day = Object.keys(CORE_FOLDERS);

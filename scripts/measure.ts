@@ -199,7 +199,7 @@ const rows: [string, number, string][] = [
     timed(
       () =>
         many.reduce(
-          (n, m) => n + (estimateUtilisation(m, guestRoom.screen, guestRoom.room.wall, 0)?.utilisation ?? 0),
+          (n, m) => n + (estimateUtilisation(m, guestRoom.screen, guestRoom.room.wall, 0, false)?.utilisation ?? 0),
           0,
         ),
       5,

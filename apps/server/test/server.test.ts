@@ -109,6 +109,8 @@ describe('seed', () => {
       'Breakfast bar',
       'Changed',
       'Clockmaker’s bench',
+      'Hallway niche',
+      'Narrowboat cabin',
       'Sewing corner',
       'Stove parlour',
     ]);

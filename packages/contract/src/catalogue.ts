@@ -148,6 +148,15 @@ export const mount = z.strictObject({
   slide: partLength.optional(),
   /** A rack on two walls: between its pivots on the bracket, and each link from there to its foot; `plate` is one foot. */
   corner: z.strictObject({ span: partSize, link: partSize }).optional(),
+  /** The box that it brings, to be let into the wall. */
+  opening: z.strictObject({ width: partSize, height: partSize, depth: partSize }).optional(),
+  /** Two brackets that stand apart instead of one plate: each by its middle, from the mount's, and its own slots. */
+  brackets: z
+    .array(z.strictObject({ x: partCoordinate, width: partSize, height: partSize, slots: z.array(slot).max(100) }))
+    .length(2)
+    .optional(),
+  /** Of a vehicle's: it goes onto the outer skin. */
+  outside: z.boolean().optional(),
   /** How the set comes onto it: hooks over a rail unless it says otherwise. */
   joint: z.enum(['rail', 'catch', 'slide-in', 'screws']).optional(),
   /** What has to be pulled or turned to let it go again. */

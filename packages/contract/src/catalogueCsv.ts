@@ -15,6 +15,8 @@ const LISTS: Record<string, readonly string[]> = {
   'pattern.only': ['width', 'height'],
   'plate.slots': ['x', 'y', 'length', 'height'],
   'plate.open': ['left', 'right', 'bottom', 'top'],
+  'brackets.0.slots': ['x', 'y', 'length', 'height'],
+  'brackets.1.slots': ['x', 'y', 'length', 'height'],
   'arm.links': [],
   'arm.limits.shoulder': [],
   'arm.limits.elbow': [],
@@ -25,7 +27,9 @@ const LISTS: Record<string, readonly string[]> = {
 /** Lists of words, whatever letters are in them. */
 const WORD_LISTS = ['tools'];
 const TEXTS = ['id', 'name', 'type', 'massOf', 'joint', 'latch', 'arm.kind', 'thread'];
-const FLAGS = ['serviceStand', 'archived'];
+const FLAGS = ['serviceStand', 'archived', 'outside'];
+/** Two that stand apart, each with columns of its own. */
+const BRACKETS = ['brackets.0', 'brackets.1'].flatMap((b) => ['x', 'width', 'height', 'slots'].map((f) => `${b}.${f}`));
 const FIXING = ['kind', 'diameter', 'length', 'threadLength', 'count', 'pilot', 'washer', 'head', 'tension', 'shear'];
 const WALLS = buildKind.options.filter((k) => k !== 'unknown').map((k) => `walls.${k}`);
 
@@ -82,6 +86,11 @@ export const CATALOGUE_COLUMNS: readonly string[] = [
   'plate.thickness',
   'plate.open',
   'plate.slots',
+  ...BRACKETS,
+  'opening.width',
+  'opening.height',
+  'opening.depth',
+  'outside',
   'hook.above',
   'hook.spacing',
   'patternAboveHook',
@@ -231,6 +240,7 @@ function readRow(columns: readonly string[], cells: readonly string[], row: numb
     // a wall kind without numbers of its own is still a wall that the mount takes
     else if (cell.value === true) put(entry, column.path, {});
   });
+  if (isGroup(entry.brackets)) entry.brackets = Object.values(entry.brackets);
   return { entry, faults };
 }
 

@@ -31,6 +31,9 @@ export type {
   SaveRequest,
   StaleReply,
 } from './api';
+export { BOX_STEP_IDS } from './steps';
+export type { BoxNeed, RecessPlan } from './recessPlan';
+export type { TravelCheck, VehiclePlan } from './vehiclePlan';
 export type { CentreRule, Drilled, Job, LevelReading, Measured, Screen } from './job';
 export type { Build, FloorThing, Item, ItemKind, RoomKind, Rule, Viewer, Zone } from './room';
 export type { Evidence, Look, Scan } from './evidence';
@@ -88,6 +91,6 @@ export type {
 } from './schemePlan';
 export { STEP_IDS } from './steps';
 export { TOLERANCE_SOURCES } from './dayPlan';
-export type { StepId, TickId, Who } from './steps';
+export type { BoxStepId, StepId, TickId, Who } from './steps';
 export type { DayPlan, DayStep, HangPlan, LeadPlan, Packed, TolerancePlan, ToleranceSource } from './dayPlan';
 export type { Op, Unit, Working } from './working';

@@ -9,6 +9,8 @@ import { hole, light, loads, remedy, scheme, schemeKind } from './schemePlan';
 import { mantelPlan, packing, timberPlan } from './facesPlan';
 import { benchPlan } from './benchPlan';
 import { cornerPlan, sideWallPlan } from './cornerPlan';
+import { recessPlan } from './recessPlan';
+import { vehiclePlan } from './vehiclePlan';
 import { stud } from './studPlan';
 import { backing, course, hazards, looking, nextLook, nogging } from './wallPlan';
 import { type unit, working } from './working';
@@ -264,6 +266,9 @@ export const plan = z.strictObject({
   /** Of a corner job: where the set stands in it, and the other wall. */
   corner: cornerPlan.optional(),
   bench: benchPlan.optional(),
+  /** Of a box that is to be let into the wall, whatever hangs over it. */
+  recess: recessPlan.optional(),
+  vehicle: vehiclePlan.optional(),
   sideWall: sideWallPlan.optional(),
   timber: timberPlan.optional(),
   loads: loads.optional(),

@@ -95,6 +95,8 @@ export const item = z
     ledger: z.strictObject({ length: size, height: partSize, thickness: partSize, diameter: partSize }).optional(),
     /** Of a mantel or shelf: whether it can burn; taken to unless said otherwise. */
     combustible: z.boolean().optional(),
+    /** Of a box that is let into the wall: it is still to be cut for, and goes so deep. */
+    cut: z.strictObject({ depth: partSize }).optional(),
     hinge: z.enum(['left', 'right']).optional(),
     /** What hangs on the wall by itself, kg: a picture, a shelf with what stands on it, a soundbar. */
     mass: mass.optional(),

@@ -49,6 +49,8 @@ export const drillStep = z.enum([
   'bolt',
   'bolt-pulled',
   'finger-tight',
+  // a skin that has to stay tight
+  'seal',
   // the plate
   'hang-plate',
   'level',
@@ -213,6 +215,8 @@ export const loads = z.strictObject({
   handling: z.enum(['none', 'down', 'left', 'right']),
   /** The duration factor of that case; the allowables of lags include it. */
   duration: num,
+  /** Of a vehicle: what its weights ask on the road, folded, where they count so many times. */
+  travel: z.strictObject({ times: num, utilisation: num }).optional(),
   fasteners: z.array(fastenerLoad),
   worst: num,
   /** The most that what hangs there asks by itself, and with a hand on it (absent: it has no arm). */

@@ -3,6 +3,7 @@ import { z } from 'zod';
 /** The steps of a day at one wall, in the order of the work; a job has those that it needs. */
 export const STEP_IDS = [
   // before the set is touched
+  'vehicle.level',
   'site.wiring',
   // on the set
   'fit.box',
@@ -16,11 +17,23 @@ export const STEP_IDS = [
   'fit.cords',
   // on the wall
   'wall.look',
+  'vehicle.backing',
+  'box.first-cut',
+  'box.look',
+  'box.power',
+  'box.faces',
+  'box.outline',
+  'box.saw',
+  'box.trim',
+  'box.wiring',
+  'box.push-in',
+  'box.test',
   'wall.mantel',
   'wall.timber',
   'wall.holes',
   'wall.rack',
   'wall.level',
+  'vehicle.seal',
   'wall.pull',
   // the set onto the wall
   'leads.before',
@@ -43,11 +56,28 @@ export const STEP_IDS = [
   'hang.on',
   // the end
   'over.clean',
+  'over.travel',
   'over.show',
   'over.leave',
 ] as const;
 
 export const stepId = z.enum(STEP_IDS);
+
+/** Those of a box that is let into the wall, in their order. */
+export const BOX_STEP_IDS = [
+  'box.first-cut',
+  'box.look',
+  'box.power',
+  'box.faces',
+  'box.outline',
+  'box.saw',
+  'box.trim',
+  'box.wiring',
+  'box.push-in',
+  'box.test',
+] as const satisfies readonly (typeof STEP_IDS)[number][];
+
+export const boxStepId = z.enum(BOX_STEP_IDS);
 
 const TICKED = new RegExp(`^(?:${STEP_IDS.map((id) => id.replace('.', '\\.')).join('|')}|pack\\.\\S{1,120})$`);
 
@@ -57,5 +87,6 @@ export const tickId = z.string().regex(TICKED, 'is no step of a plan') as unknow
 export const who = z.enum(['one', 'two', 'electrician']);
 
 export type StepId = z.infer<typeof stepId>;
+export type BoxStepId = z.infer<typeof boxStepId>;
 export type TickId = StepId | `pack.${string}`;
 export type Who = z.infer<typeof who>;

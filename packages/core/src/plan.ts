@@ -31,6 +31,7 @@ import { acknowledge, finding, verdictOf } from './primitives/findings';
 import type { Part } from './primitives/part';
 import { present } from './primitives/present';
 import { reachPart } from './reach/reachPart';
+import { recessPart } from './recess/recessPart';
 import { guessFinding, planWorkings } from './room/guesses';
 import { isPortrait } from './room/hungSides';
 import { isCorner, roomKindOf } from './room/roomKind';
@@ -48,6 +49,7 @@ import { screenPart } from './screen/screenPart';
 import { screwPart } from './screen/screwPart';
 import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
+import { vehiclePart } from './vehicle/vehiclePart';
 import { disputedDrills, onLine, withoutDrills, type Disputed } from './wall/disputedDrills';
 import { readingsOf, type StudsFound } from './wall/inferStuds';
 import { hazardPart, wallPart, type WallSections } from './wall/wallPart';
@@ -94,8 +96,8 @@ interface Means {
  * job gives nothing for them, and findings for what is lacking. Throws only for a programmer's mistake.
  */
 export function plan(given: Job, options: PlanOptions = {}): Plan {
-  const job = mainWallJob(stagedJob(given));
   const { mounts, memory = newMemory(), watch = () => undefined } = options;
+  const job = mainWallJob(stagedJob(onePlate(given, memory)));
   const means: Means = { mounts, memory, watch };
   watch('studs');
   const found = memory.inferStuds(...readingsOf(job));
@@ -108,6 +110,11 @@ export function plan(given: Job, options: PlanOptions = {}): Plan {
   if (!next) return made;
   const [best] = next.looks;
   return { ...made, looking: next.looking, ...(best ? { nextLook: best } : {}) };
+}
+
+/** The job with a mount's two brackets as one plate. */
+function onePlate(job: Job, { mounts }: Memory): Job {
+  return job.mount?.brackets ? { ...job, mount: mounts.platedMount(job.mount) } : job;
 }
 
 /**
@@ -172,6 +179,8 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
   const holes = [...(hazards.section.holes ?? []), ...sideHoles];
   const floor = floorPart(job, outline.width.value);
   const mantel = mantelPart(job);
+  const recess = recessPart({ job, found, noggings: wall.section.noggings ?? [], hazards: hazards.section.hazards });
+  const vehicle = vehiclePart({ job, holes, marked: wall.section.backing });
   const { placement } = placed.section;
   const fire = {
     findings: placement && !placement.conflict && !placed.section.corner ? fireFindings(job, placement) : [],
@@ -187,6 +196,7 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
         holes,
         parts: placed.section.scheme?.parts ?? [],
         timber: placed.section.timber,
+        recess: recess.section,
         placement: placement?.conflict ? undefined : placement,
       })
     : { findings: [] };
@@ -198,6 +208,7 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
     findings: [],
     screen: { ...screen.section, ...screws },
     ...present({ ranking, fit: mount.section, lift: lift.section, light: light.section, mantel: mantel.section }),
+    ...present({ recess: recess.section, vehicle: vehicle.section }),
     ...wall.section,
     ...sections,
     ...hazards.section,
@@ -206,9 +217,8 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
     ...ends.section,
   };
   const turned = { findings: portraitFindings(job) };
-  const all = [screen, turned, mount, lift, light, wall, mantel, placed, fire, hazards, floor, ends].flatMap(
-    (part) => part.findings,
-  );
+  const before = [screen, turned, mount, lift, light, wall, mantel, recess];
+  const all = [...before, placed, vehicle, fire, hazards, floor, ends].flatMap((part) => part.findings);
   return judged(job, made, made.corner ? joinedWalls(all) : all);
 }
 

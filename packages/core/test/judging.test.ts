@@ -311,7 +311,7 @@ describe('one truth', () => {
   });
   it('the closed form of a long list is never milder than the plan', () => {
     for (const mass of [6, 12, 24]) {
-      const estimate = estimateUtilisation(arm, armJob(mass).screen, testJob().room.wall, 0)!;
+      const estimate = estimateUtilisation(arm, armJob(mass).screen, testJob().room.wall, 0, false)!;
       expect(estimate.utilisation).toBeGreaterThanOrEqual(plan(armJob(mass)).loads!.worst);
     }
   });

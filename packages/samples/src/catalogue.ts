@@ -208,8 +208,22 @@ const bunk = (n: 1 | 2): Mount => ({
   patternAboveHook: [-20, 0],
   slide: 0,
   depth: { folded: 44, extended: 300 },
+  tilt: { down: 15, up: 5 },
   swivel: { left: 90, right: 90 },
+  arm: { kind: 'links', links: [130, 130], head: 36, foldOffset: 0 },
   mass: 1.8,
+  movingMass: 1.3,
+  latch: 'click',
+  tools: ['key 4'],
+  bag: {
+    bracket: 1,
+    screws: [
+      { thread: 'M4', length: 10 },
+      { thread: 'M4', length: 16 },
+    ],
+    spacers: [5],
+    washers: [1],
+  },
   price: 38 + n * 14,
 });
 
@@ -253,6 +267,7 @@ const perch = (n: 1 | 2): Mount => ({
   price: 52 + n * 12,
 });
 
+/** With a box of its own: two brackets beside it, or one plate that spans it. */
 const niche = (n: 1 | 2): Mount => ({
   id: `niche-${n}`,
   name: `Niche ${n}`,
@@ -262,8 +277,44 @@ const niche = (n: 1 | 2): Mount => ({
   pattern: { min: square(200), max: { width: 200 + n * 200, height: 400 } },
   walls: { 'timber-stud': { maxBoard: 16, fixing: { ...LAG, count: 4 } } },
   studs: { count: 2, minSpacing: 400, maxSpacing: 412 },
+  opening: { width: 356, height: 440, depth: 85 },
+  ...(n === 1
+    ? {
+        plate: { width: 482, height: 320, thickness: 3 },
+        brackets: [-1, 1].map((side) => ({
+          ...{ x: side * 211, width: 60, height: 320, slots: slots([side * -8], [30, 290], 30) },
+        })),
+      }
+    : {
+        plate: {
+          ...{ width: 520, height: 320, thickness: 3 },
+          open: [{ left: -185, right: 185, bottom: 0, top: 320 }],
+          slots: slots([-203, 203], [30, 290], 50),
+        },
+      }),
+  hook: { above: 160, spacing: 300 },
+  patternAboveHook: [-20, 0, 20],
+  slide: 15,
   depth: { folded: 12, extended: 480 },
+  tilt: { down: 10, up: 5 },
+  swivel: { left: 45, right: 45 },
+  arm: { kind: 'scissor', range: { min: 12, max: 480 }, head: 0 },
+  latch: 'click',
+  tools: ['socket 13', 'key 5'],
+  trim: { height: 6, pitch: 1.25, screwSpan: 300 },
+  bag: {
+    bracket: 2.5,
+    screws: [
+      { thread: 'M6', length: 12 },
+      { thread: 'M6', length: 16 },
+      { thread: 'M8', length: 16 },
+      { thread: 'M8', length: 20 },
+    ],
+    spacers: [10],
+    washers: [1.6],
+  },
   mass: 9.5,
+  movingMass: 7,
   price: 210 + n * 40,
 });
 

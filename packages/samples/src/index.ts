@@ -6,6 +6,8 @@ export {
   clockmakersBench,
   demoRooms,
   guestRoom,
+  hallwayNiche,
+  narrowboatCabin,
   sewingCorner,
   smallestRoom,
   smallestStudWall,

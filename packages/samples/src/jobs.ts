@@ -3,6 +3,8 @@ import attic from '../jobs/attic-snug.json' with { type: 'json' };
 import bench from '../jobs/clockmakers-bench.json' with { type: 'json' };
 import bar from '../jobs/breakfast-bar.json' with { type: 'json' };
 import guest from '../jobs/guest-room.json' with { type: 'json' };
+import niche from '../jobs/hallway-niche.json' with { type: 'json' };
+import cabin from '../jobs/narrowboat-cabin.json' with { type: 'json' };
 import sewing from '../jobs/sewing-corner.json' with { type: 'json' };
 import parlour from '../jobs/stove-parlour.json' with { type: 'json' };
 import minimalImperial from '../jobs/minimal-imperial.json' with { type: 'json' };
@@ -21,6 +23,8 @@ export const breakfastBar = valid('breakfast-bar', bar);
 export const stoveParlour = valid('stove-parlour', parlour);
 export const sewingCorner = valid('sewing-corner', sewing);
 export const clockmakersBench = valid('clockmakers-bench', bench);
+export const hallwayNiche = valid('hallway-niche', niche);
+export const narrowboatCabin = valid('narrowboat-cabin', cabin);
 export const smallestRoom = valid('minimal', minimal);
 export const smallestStudWall = valid('minimal-imperial', minimalImperial);
 
@@ -32,4 +36,6 @@ export const demoRooms: readonly { id: string; job: Job }[] = [
   { id: 'stove-parlour', job: stoveParlour },
   { id: 'sewing-corner', job: sewingCorner },
   { id: 'clockmakers-bench', job: clockmakersBench },
+  { id: 'hallway-niche', job: hallwayNiche },
+  { id: 'narrowboat-cabin', job: narrowboatCabin },
 ];

@@ -3,6 +3,7 @@ import type { FindingCode, FindingValues } from '@steddo/core';
 import { bindingName, buildName, holeList, heightRuleName, wallName } from './names';
 import { bitText } from './bits';
 import { BENCH_SENTENCES } from './benchFindings';
+import { BOX_SENTENCES } from './boxFindings';
 import { CORNER_SENTENCES } from './cornerFindings';
 import { FACE_SENTENCES } from './faceFindings';
 import { HOLD_SENTENCES } from './holdFindings';
@@ -50,6 +51,7 @@ const SENTENCES: Sentences = {
   ...FACE_SENTENCES,
   ...CORNER_SENTENCES,
   ...BENCH_SENTENCES,
+  ...BOX_SENTENCES,
   'look-first': (v, say) => lookFirstText(v, say),
   'seen-at-hole': (v) =>
     v.what === 'live'

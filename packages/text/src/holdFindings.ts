@@ -19,6 +19,7 @@ const HANDS: Record<string, string> = {
   down: ', with a hand leaning on the set',
   left: ', with a hand pushing it to the left',
   right: ', with a hand pushing it to the right',
+  travel: ', on the road',
 };
 type Load = FindingValues['held-by-label'];
 /** What of it a hand adds: what hangs there by itself is said apart. */

@@ -193,6 +193,7 @@ const STEPS: Record<DrillStep, string> = {
   bolt: 'Bolt in, snug.',
   'bolt-pulled': 'Tighten it while you pull: it spins unless it is drawn against the board.',
   'finger-tight': 'Finger-tight first to prove the thread.',
+  seal: 'A dab of sealant onto its point, so that the hole stays tight.',
   'hang-plate': 'One bolt, snug, in the middle of its slot, and let the plate hang.',
   level: 'Level on it; turn the level end for end.',
   snug: 'Snug, not tight; go diagonally.',

@@ -38,6 +38,10 @@ const holeOf = (armHole: StepFacts['armHole']): string =>
     : ', the same hole on both, counted from the hook end.';
 
 const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
+  'vehicle.level': of(
+    'Level the vehicle',
+    'On its blocks or legs, by a level on the floor both ways: what is level in it now is level when it stands.',
+  ),
   'site.wiring': of(
     'Wiring by an electrician',
     'A recessed outlet, or a kit that is rated for in-wall use. Never flex inside the wall; local code decides.',
@@ -70,6 +74,44 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
     'Find the studs, look for cables',
     'Both edges of every stud that is used; what nobody looked at is drilled by nobody.',
   ),
+  'vehicle.backing': of(
+    'Find the backing, tape its corners',
+    'By its label or the maker’s drawing, then a magnet along all four edges; tape on each corner. Everything stays inside.',
+  ),
+  'box.first-cut': of(
+    'The first cut, small',
+    'Level, inside the outline, through the board only. A cover plate hides it again if something is there.',
+  ),
+  'box.look': of(
+    'Feel and look',
+    'A hand and a torch, up and down the bay as far as the box goes: cables, pipes, a timber across. Anything there: stop.',
+  ),
+  'box.power': of(
+    'How power gets there',
+    'Say from where and on which side it comes in. Wiring is for an electrician; if it cannot get there, nothing is sawn.',
+  ),
+  'box.faces': of(
+    'Tape to both faces',
+    'Through the opening to the stud on either side; carry the measure outside onto the board.',
+  ),
+  'box.outline': of(
+    'Outline by the level',
+    'The template’s edge on the line, levelled, pencil all round. Measure it against the list once more.',
+  ),
+  'box.saw': of(
+    'Saw the outline',
+    'Along the inside of the line, over a bag, by hand and shallow. Nothing covers a wrong cut from here on.',
+  ),
+  'box.trim': of(
+    'Knock-outs, trim',
+    'The knock-outs that are used come out before the box goes in; trim on, edges clean.',
+  ),
+  'box.wiring': of(
+    'Wiring by an electrician',
+    'Into the box and connected before it is closed. Never flex inside the wall; local code decides.',
+  ),
+  'box.push-in': of('Push the box in', 'Flush all round, its wings turned until they grip. Now it is closed.'),
+  'box.test': of('Test the outlet', 'With a tester, before anything hangs in front of it.'),
   'wall.mantel': of(
     'Mantel first: timber, then shell',
     'The timber is level and drawn tight by hand; the shell sits middle to middle on it, and its first screw holds it.',
@@ -91,6 +133,10 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
     'On the shoulder: one loose bolt in each wall, then the other four, level, tighten all of them.',
   ),
   'wall.level': of('Level the plate', 'Read snug, turn the level end for end, read again when it is tight: it moves.'),
+  'vehicle.seal': of(
+    'Seal round the plate',
+    'A bead all round its edge, pressed in; no gap below where water would stand.',
+  ),
   'wall.pull': of('Pull hard on the plate', 'Nothing gives, nothing creaks. Nothing is hung on it before.'),
   'leads.before': ({ leads }) => ({
     name: leads ? `Stage the leads: ${leads}` : 'Stage the leads',
@@ -144,6 +190,10 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
   ),
   'hang.on': of('Switch it on', 'Picture and sound, from every lead.'),
   'over.clean': of('Clean up', 'Dust off the floor and the skirting, film off the set, fingerprints off the picture.'),
+  'over.travel': of(
+    'Show how it travels',
+    'Folded, locked, leads clipped, nothing loose; screws tried again after the first drive.',
+  ),
   'over.show': of(
     'Show how it moves',
     'Fold it for travel, do not lean on it, how far it may swing; how to take it down.',

@@ -1,5 +1,6 @@
 import type { Term } from '@steddo/core';
 import { BENCH_TERMS } from './benchTerms';
+import { BOX_TERMS } from './boxTerms';
 import { CORNER_TERMS } from './cornerTerms';
 import { END_TERMS } from './endTerms';
 import { HOLD_TERMS } from './holdTerms';
@@ -263,6 +264,7 @@ const TERMS: Record<Term, string> = {
   ...END_TERMS,
   ...CORNER_TERMS,
   ...BENCH_TERMS,
+  ...BOX_TERMS,
   ...HOLD_TERMS,
 };
 

@@ -21,6 +21,7 @@ export interface EndsInput {
   holes: NonNullable<Plan['holes']>;
   parts: readonly Taken[];
   timber: Plan['timber'];
+  recess: Plan['recess'];
   /** Absent while nobody knows where it hangs. */
   placement?: Placement | undefined;
 }
@@ -29,13 +30,13 @@ type Ends = Pick<Plan, 'leads' | 'hang' | 'day' | 'soundbar'>;
 
 /** Leads, hanging and the day: what follows once the set has a mount and a place. */
 export function endsPart(input: EndsInput): { section: Ends; findings: Finding[] } {
-  const { job, mount, screen, people, extended, holes, parts, timber, placement } = input;
+  const { job, mount, screen, people, extended, holes, parts, timber, recess, placement } = input;
   // how long a lead has to be round a corner nobody has worked out
   const leads =
     placement && !isCorner(job) ? leadsPart(hungSet(input, placement), behind(input, placement)) : { findings: [] };
   // a lead of which nobody knows where it goes still has to go in
   const ways = (job.leads ?? []).map((l) => leadWay(l, mount));
-  const context: StepContext = { job, mount, holes, leads: ways, people, extended, timber };
+  const context: StepContext = { job, mount, holes, leads: ways, people, extended, timber, recess };
   const hang = placement ? hangPart(context, placement) : { findings: [] };
   const soundbar = placement && soundbarPlace(job, placement);
   return {

@@ -38,6 +38,7 @@ export function boreOf(mount: Pick<Mount, 'plate'>, place: FixingAt, front: Fron
   const hollow = gap > 0 ? [leaf('hollow-behind', gap, 'mm', { path: path('gap') })] : [];
   const packed = packingOf(packing, front.chosen);
   const within = inWall(fastener, plate, packed);
+  if (front.vehicle) return inVehicle(place, front, { within, over: [boardLeaf, ...hollow] });
   if (into === 'masonry')
     return { bit: packBit(place), depth: sum('hole-depth', within, leaf('overdrill', SLEEVE_OVERDRILL_MM, 'mm')) };
   if (into === 'metal-stud')
@@ -64,6 +65,37 @@ export function boreOf(mount: Pick<Mount, 'plate'>, place: FixingAt, front: Fron
   }
   const bit = fastener.kind === 'lag' ? leadBit(fastener, gravityOf(build)) : packBit(place);
   return bit && { bit, depth: leadDepth(fastener, plate, packed), penetration };
+}
+
+/** Left of a vehicle's wall behind a point and behind the drill, at least, mm. Ours. */
+export const SKIN_MM = 3;
+
+/**
+ * Into the backing of a vehicle: drilled as far as the screw goes and no further, and never to the skin; what holds is
+ * the backing where the screw passes it. 19 mm through a plate of 1.5: 17.5 deep.
+ */
+function inVehicle(place: FixingAt, front: Fronted, { within, over }: { within: Working; over: Working[] }): Bore {
+  const { build } = overAt(front, place);
+  const path = (field: 'depth' | 'thickness') => buildPathAt(front.wall, place.x, place.y, field);
+  const skin =
+    build.depth === undefined
+      ? []
+      : [
+          minus(
+            'before-skin',
+            leaf('wall-depth', build.depth, 'mm', { path: path('depth') }),
+            leaf('skin-kept', SKIN_MM, 'mm'),
+          ),
+        ];
+  const solid =
+    build.thickness === undefined
+      ? []
+      : [leaf('backing-thickness', build.thickness, 'mm', { path: path('thickness') })];
+  return {
+    bit: packBit(place),
+    depth: node('hole-depth', 'min', 'mm', [within, ...skin]),
+    penetration: node('engaged', 'min', 'mm', [minus('behind-board', within, ...over), ...solid]),
+  };
 }
 
 /** The bit that the pack or leaflet asks for; one as thick as the fixing where it is silent. */

@@ -33,6 +33,8 @@ export interface Surface {
   cover?: Build['cover'];
   /** The first hole over packing: the packing goes up before it. */
   firstOverPacking?: boolean;
+  /** A skin that has to stay tight. */
+  vehicle?: boolean;
 }
 
 /**
@@ -43,13 +45,23 @@ export function stepsOf(
   place: FixingAt,
   first: boolean,
   setOut: SetOut,
-  { cover = 'gypsum', firstOverPacking }: Surface = {},
+  { cover = 'gypsum', firstOverPacking, vehicle }: Surface = {},
 ): DrillStep[] {
   const { before, after } = SET_OUT[setOut];
-  const own = [...(firstOverPacking ? (['fit-packing'] as const) : []), ...THROUGH_COVER[cover], ...fixingSteps(place)];
+  const own = [
+    ...(firstOverPacking ? (['fit-packing'] as const) : []),
+    ...THROUGH_COVER[cover],
+    ...sealed(fixingSteps(place), vehicle),
+  ];
   const marked = setOut === 'one-bolt' ? own : own.filter((s) => s !== 'mark-through');
   return first ? [...before, ...marked, ...after] : [...marked, 'snug'];
 }
+
+/** What draws a fixing in; sealant goes onto its point before that. */
+const DRIVES: ReadonlySet<DrillStep> = new Set<DrillStep>(['lag', 'drive-screw', 'cut-thread', 'bolt', 'turn-in']);
+
+const sealed = (steps: readonly DrillStep[], vehicle = false): DrillStep[] =>
+  vehicle ? steps.flatMap((s): DrillStep[] => (DRIVES.has(s) ? ['seal', s] : [s])) : [...steps];
 
 /** What is done with the fixing of something light, which has no plate. */
 export const lightSteps = (place: Pick<FixingAt, 'fastener' | 'into'>): DrillStep[] =>

@@ -80,7 +80,7 @@ export function fastenerCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   if (headSlips(seat)) return 'head-through-slot';
   if (into === 'board') return boardCapacity(seat);
   if (into === 'masonry' && masonryHold(seat).left < -SAME_MM) return 'masonry-too-short';
-  const byPack = into === 'backing' && (seat.vehicle || Boolean(fastener.tension && fastener.shear));
+  const byPack = seat.vehicle || (into === 'backing' && Boolean(fastener.tension && fastener.shear));
   return fastener.kind === 'lag' && !byPack ? lagCapacity(seat) : rated(fastener);
 }
 

@@ -2,7 +2,7 @@ import type { Hole, Job, Mount, Plan, StepId, Who } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import { jointOf, type Joint } from '../arm/joints';
 import type { LeadWay } from '../arm/leadWays';
-import { isCorner, roomKindOf } from '../room/roomKind';
+import { isCorner, isVehicle, roomKindOf } from '../room/roomKind';
 
 /** What decides which steps a job has, who does them and how long they take. */
 export interface StepContext {
@@ -16,6 +16,8 @@ export interface StepContext {
   extended: boolean;
   /** What the plate goes onto instead of the wall itself. */
   timber?: Plan['timber'];
+  /** A box that is to be let into the wall. */
+  recess?: Plan['recess'];
 }
 
 /** One step of the work; the table has one for each, in the order in which they can be done. */
@@ -51,6 +53,8 @@ const ofMount =
     return [...(own.length > 0 ? own : [kind]), ...more];
   };
 
+const hasBox = ({ recess }: StepContext): boolean => recess !== undefined;
+
 const MINUTES_A_HOLE = 2;
 const MANTEL_MINUTES = 25;
 const TIMBER_MINUTES = 20;
@@ -60,6 +64,7 @@ const MINUTES_A_MASONRY_HOLE = 4;
 
 /** Every step; one that is missing here does not compile. The order is the order of the work. */
 export const STEPS: Record<StepId, StepEntry> = {
+  'vehicle.level': { after: [], minutes: 5, tools: ['level', 'levelling blocks'], when: ({ job }) => isVehicle(job) },
   'site.wiring': {
     after: [],
     minutes: 30,
@@ -97,6 +102,27 @@ export const STEPS: Record<StepId, StepEntry> = {
     when: ({ mount }) => mount.latch === 'cord' || mount.latch === 'strap',
   },
   'wall.look': { after: [], minutes: 3, tools: ['finder', 'probe', 'pencil', 'tape'] },
+  'vehicle.backing': {
+    after: ['vehicle.level', 'wall.look'],
+    minutes: 5,
+    tools: ['magnet', 'tape', 'painter’s tape'],
+    when: ({ job }) => isVehicle(job),
+  },
+  'box.first-cut': { after: ['wall.look'], minutes: 5, tools: ['board saw', 'level'], when: hasBox },
+  'box.look': { after: ['box.first-cut'], minutes: 3, tools: ['torch', 'inspection camera'], when: hasBox },
+  'box.power': { after: ['box.look'], minutes: 3, tools: [], when: hasBox },
+  'box.faces': { after: ['box.look'], minutes: 2, tools: ['tape'], when: hasBox },
+  'box.outline': { after: ['box.faces'], minutes: 3, tools: ['level', 'pencil'], when: hasBox },
+  'box.saw': {
+    after: ['box.outline', 'box.power'],
+    minutes: 10,
+    tools: ['board saw', 'bag', 'dust catcher'],
+    when: hasBox,
+  },
+  'box.trim': { after: ['box.saw'], minutes: 4, tools: ['screwdriver'], when: hasBox },
+  'box.wiring': { after: ['box.trim'], minutes: 30, tools: [], who: () => 'electrician', when: hasBox },
+  'box.push-in': { after: ['box.wiring'], minutes: 4, tools: ['screwdriver'], when: hasBox },
+  'box.test': { after: ['box.push-in'], minutes: 2, tools: ['outlet tester'], when: hasBox },
   'wall.mantel': {
     after: ['wall.look'],
     minutes: MANTEL_MINUTES,
@@ -111,7 +137,7 @@ export const STEPS: Record<StepId, StepEntry> = {
     when: ({ timber }) => timber !== undefined,
   },
   'wall.holes': {
-    after: ['fit.stage', 'wall.look', 'wall.mantel', 'wall.timber'],
+    after: ['fit.stage', 'wall.look', 'vehicle.backing', 'box.push-in', 'box.test', 'wall.mantel', 'wall.timber'],
     minutes: ({ holes }) =>
       holes.length * (holes.some((h) => h.into === 'masonry') ? MINUTES_A_MASONRY_HOLE : MINUTES_A_HOLE),
     tools: (c) => [
@@ -131,7 +157,13 @@ export const STEPS: Record<StepId, StepEntry> = {
     when: ({ job, mount }) => isCorner(job) && mount.corner !== undefined,
   },
   'wall.level': { after: ['wall.holes', 'wall.rack'], minutes: 2, tools: ['level'] },
-  'wall.pull': { after: ['wall.level'], minutes: 1, tools: [] },
+  'vehicle.seal': {
+    after: ['wall.level'],
+    minutes: 4,
+    tools: ['sealant gun'],
+    when: ({ mount, job }) => isVehicle(job) && mount.outside === true,
+  },
+  'wall.pull': { after: ['wall.level', 'vehicle.seal'], minutes: 1, tools: [] },
   'leads.before': { after: ['site.wiring'], minutes: 2, tools: ['ties'], when: laid },
   'hang.live': { after: ['site.wiring'], minutes: 1, tools: ['outlet tester'] },
   'hang.check': { after: ['wall.pull', 'fit.snug', 'fit.cords'], minutes: 1, tools: [] },
@@ -199,7 +231,8 @@ export const STEPS: Record<StepId, StepEntry> = {
   },
   'hang.on': { after: ['leads.hooked', 'leads.after', 'hang.prove'], minutes: 1, tools: [] },
   'over.clean': { after: ['hang.on', 'hang.lock', 'hang.cords', 'hang.pose'], minutes: 2, tools: ['vacuum'] },
-  'over.show': { after: ['over.clean'], minutes: 2, tools: [] },
+  'over.travel': { after: ['over.clean'], minutes: 3, tools: [], when: ({ job }) => isVehicle(job) },
+  'over.show': { after: ['over.clean', 'over.travel'], minutes: 2, tools: [] },
   'over.leave': { after: ['over.show'], minutes: 1, tools: [] },
 };
 

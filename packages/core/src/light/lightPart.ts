@@ -11,6 +11,7 @@ import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
 import { leaf, minus, node } from '../primitives/working';
 import { onMainWall } from '../room/roomThings';
+import { isVehicle } from '../room/roomKind';
 import { wallAt } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
 import { GRAVITY_N_PER_KG } from '../primitives/convert';
@@ -173,7 +174,12 @@ const BRACKET_MM = 2;
 /** The thinnest lag of the kit that bites deep enough behind this board. */
 function lagChoice({ job, kit, tension, shear, at, y }: Asked): Choice[] {
   const place = { x: at[0]!.x, y };
-  const front = { wall: job.room.wall, plane: wallAt(job.room.wall, place.x, y).face, chosen: 0 };
+  const front = {
+    wall: job.room.wall,
+    plane: wallAt(job.room.wall, place.x, y).face,
+    chosen: 0,
+    vehicle: isVehicle(job),
+  };
   const seat = { ...front, plateMm: BRACKET_MM, into: 'stud', at: place } as const;
   for (const lag of [...kit.lags].sort((a, b) => a.diameter - b.diameter || a.length - b.length)) {
     // screwed on without a washer, through a hole of its own

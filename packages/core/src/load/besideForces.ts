@@ -1,4 +1,5 @@
 import type { Arithmetic } from '../primitives/arithmetic';
+import { bracketForces } from './bracketForces';
 import { middleOf, type FastenerGroup } from './fastenerGroup';
 import { groupForces, type GroupForces, type Push } from './groupForces';
 
@@ -46,11 +47,15 @@ export function besideForces<N>(
 const straight = <N>(a: Arithmetic<N>, pushes: readonly Push<N>[]): Push<N>[] =>
   pushes.map((p) => ({ ...p, right: a.leaf('nothing', 0, 'mm') }));
 
-/** The forces of a group, with anchors beside it or without. */
+/** The forces of a group: of one plate or of two brackets, with anchors beside it or without. */
 export const forcesOf = <N>(
   a: Arithmetic<N>,
   group: FastenerGroup,
   pushes: readonly Push<N>[],
   pulled: 'left' | 'right',
 ): GroupForces<N> | undefined =>
-  group.beside ? besideForces(a, group, pushes) : groupForces(a, group, pushes, pulled);
+  group.apart
+    ? bracketForces(a, group, pushes, pulled)
+    : group.beside
+      ? besideForces(a, group, pushes)
+      : groupForces(a, group, pushes, pulled);

@@ -9,6 +9,7 @@ import {
   type YieldTable,
 } from '../fixing/fastenerCapacity';
 import type { Screw } from '../fixing/screw';
+import { bracketsAt } from '../room/bracketPlate';
 import { overAt } from '../room/wallAt';
 import { middleOf, type FastenerGroup } from './fastenerGroup';
 import type { Fastening } from './fastening';
@@ -64,6 +65,7 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
       points: carrying,
       pulling,
       beside: beside.length > 0 ? beside : undefined,
+      apart: apartOn(fastening),
       solid: solid || packings.some((mm) => mm > 0),
       // known by its rows alone it has no edge to turn about
       plate:
@@ -85,6 +87,17 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
       chosen: front.chosen,
     },
   };
+}
+
+/** Of two brackets what each is screwed on by; undefined for one plate, and where all are on one of them. */
+function apartOn({ hung, plateBottom, carrying, pulling, beside }: Fastening): FastenerGroup['apart'] {
+  const brackets = bracketsAt(hung.mount, hung.plateX, plateBottom);
+  if (!brackets || pulling.length + beside.length > 0) return undefined;
+  const [a, b] = brackets.map(({ x, slots: [from, to], left, right, bottom, top }) => ({
+    ...{ x, plate: { left, right, bottom, top } },
+    own: carrying.flatMap((s, i) => (s.slot >= from && s.slot < to ? [i] : [])),
+  }));
+  return a!.own.length > 0 && b!.own.length > 0 ? [a!, b!] : undefined;
 }
 
 /** To the nearest other screw in the same stud, mm. */

@@ -1,3 +1,10 @@
+/** One of two brackets: where the set hangs on it, its outline, and which of the group's fasteners are its own, by index. */
+export interface Bracket {
+  x: number;
+  plate: NonNullable<FastenerGroup['plate']>;
+  own: readonly number[];
+}
+
 /** Fasteners of one plate and what the plate bears against. Lengths mm, on the wall. */
 export interface FastenerGroup {
   points: readonly { x: number; y: number }[];
@@ -7,6 +14,8 @@ export interface FastenerGroup {
   pulling?: readonly { x: number; y: number }[] | undefined;
   /** Anchors beside lags: they take part in the turning alone. */
   beside?: readonly { x: number; y: number }[] | undefined;
+  /** Two brackets that stand apart, each with its own fasteners and its own edges: the set hangs between them. */
+  apart?: readonly [Bracket, Bracket] | undefined;
   /** Masonry, backing and packing bear at the plate's edge; board only where a fastener draws it to the stud. */
   solid: boolean;
 }

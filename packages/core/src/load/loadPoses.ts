@@ -4,6 +4,7 @@ import type { Hung } from '../arm/hung';
 import { poseOf, type ReachModel } from '../arm/reachModel';
 import { extensionOf, faceOf, setPoint, type Pose, type SetShape } from '../arm/setShape';
 import { toDeg } from '../primitives/convert';
+import { isVehicle } from '../room/roomKind';
 import { SET_THICKNESS_MM } from '../room/usualSizes';
 
 /** Where a pose puts the set's weight, and where a hand would lean on it. mm from the wall's left end and out of the wall. */
@@ -19,7 +20,16 @@ export interface LoadPose {
   yaw: number;
   /** The set is left so: folded, or turned to a seat. Any other pose is passing. */
   stays: boolean;
+  /** On the road: what hangs there counts so many times, and nobody leans on it. */
+  travel?: number;
 }
+
+/** On the road a set counts so many times its weight. Ours. */
+export const TRAVEL_TIMES = 3;
+
+/** In a vehicle also folded on the road. */
+export const withTravel = (poses: LoadPose[], vehicle: boolean): LoadPose[] =>
+  vehicle && poses[0] ? [...poses, { ...poses[0], stays: false, travel: TRAVEL_TIMES }] : poses;
 
 /** By the plate's back, which is so far in front of the wall that the pose is measured from. */
 function poseAt(shape: SetShape, pose: Pose, stays: boolean, plane = 0): LoadPose {
@@ -63,7 +73,7 @@ export function freePoses(hung: Hung): LoadPose[] {
   const own = (hung.carried ?? []).map((c): LoadPose => ({ ...c, extension: c.standoff, yaw: 0, stays: true }));
   // a rack has no other: its links carry the set where it is
   if (hung.carried && !hung.mount.arm?.links) return own;
-  return [...own, ...armPoses(hung)];
+  return withTravel([...own, ...armPoses(hung)], isVehicle(hung.job));
 }
 
 function armPoses(hung: Hung): LoadPose[] {
@@ -125,12 +135,13 @@ export function reachablePoses(
   const { plane } = model;
   const { shape } = model.reach;
   const left = [model.folded, ...seats.map(poseOf)];
-  return [
+  const all = [
     ...left.map((pose) => poseAt(shape, pose, true, plane)),
     ...model.table.stands.flatMap((s) =>
       turns([s.lo, s.hi]).map((yaw) => poseAt(shape, { x: s.x, z: s.z, yaw }, false, plane)),
     ),
   ];
+  return withTravel(all, isVehicle(hung.job));
 }
 
 /**

@@ -11,8 +11,8 @@ import { leaf, node, sum } from '../primitives/working';
 import { forcesOf } from './besideForces';
 import { checkFastening, loadCaseOf, posesLeft, type Carrying, type Checked } from './checkFastening';
 import type { Fastening } from './fastening';
-import { heldWithin, reachablePoses, type LoadPose } from './loadPoses';
-import { pulledBy, pushesOf, weightsOf, type PushPose } from './setPushes';
+import { heldWithin, reachablePoses, TRAVEL_TIMES, type LoadPose } from './loadPoses';
+import { onRoad, pulledBy, pushesOf, weightsOf, type PushPose } from './setPushes';
 import { swingLimit, type SwingLimit } from './swingLimit';
 import { worstLoad, type WorstLoad } from './worstLoad';
 import { REACH_STEP_MM } from '../arm/reachTable';
@@ -108,8 +108,11 @@ function loadsOf(
     fasteners,
     worst: most,
     // the case that governs by its own angle; the other by the whole degree that the search goes by
-    standing: worst.handling === 'none' ? most : worst.standing,
+    standing: worst.handling === 'none' && !worst.pose.travel ? most : worst.standing,
     ...(worst.leaned === undefined ? {} : { leaned: worst.handling === 'none' ? worst.leaned : most }),
+    ...(worst.travel === undefined
+      ? {}
+      : { travel: { times: TRAVEL_TIMES, utilisation: worst.pose.travel ? most : worst.travel } }),
     ...(limit.go === undefined && limit.label === undefined ? {} : { maxAside: limit }),
     ...(carrying.capacities.every((c) => c.by === 'rating') && most > 0 ? { fourfold: 1 / most } : {}),
     ...(curve.length > 1 ? { curve } : {}),
@@ -129,7 +132,9 @@ function forceWorkings(hung: Hung, { group, at }: Carrying, { pose, handling }: 
     frontX: leaf('front-x', pose.frontX, 'mm'),
     frontOut: sum('front-out', leaf('pose-front', pose.frontStandoff, 'mm'), packing),
   };
-  const pushes = pushesOf(WORKINGS, at, weightsOf(WORKINGS, job.screen, mount), placed, handling);
+  const weights = weightsOf(WORKINGS, job.screen, mount);
+  const hangs = pose.travel ? onRoad(WORKINGS, weights, leaf('travel-times', pose.travel, 'ratio')) : weights;
+  const pushes = pushesOf(WORKINGS, at, hangs, placed, handling);
   return forcesOf(WORKINGS, group, pushes, pulledBy(handling))!;
 }
 
@@ -193,7 +198,7 @@ function loadFindings(loads: Loads, verdict: Verdict, told: Told | undefined): F
     percent,
     hole: worst.hole,
     governs: worst.governs,
-    handling: loads.handling,
+    handling: loads.travel?.utilisation === loads.worst ? 'travel' : loads.handling,
     standingPercent: percentOf(loads.standing),
     ...(go !== undefined && go >= ASIDE_MM ? { goMm: go } : {}),
     ...told,

@@ -43,6 +43,12 @@ export function weightsOf<N>(a: Arithmetic<N>, screen: Pick<Screen, 'mass'>, mou
   };
 }
 
+/** The same on the road: so many times of it; by hand nobody touches it there. */
+export function onRoad<N>(a: Arithmetic<N>, { hung, still }: Weights<N>, times: N): Weights<N> {
+  const more = (weight: N) => a.node('travel-weight', '*', 'N', [weight, times]);
+  return { hung: more(hung), ...(still === undefined ? {} : { still: more(still) }) };
+}
+
 /** What a hand does to the set, one thing at a time. */
 export type Handling = 'none' | 'down' | 'left' | 'right';
 

@@ -14,7 +14,7 @@ import { forcesOf } from './besideForces';
 import type { FastenerGroup } from './fastenerGroup';
 import type { GroupForces } from './groupForces';
 import type { LoadPose } from './loadPoses';
-import { handlingsOf, pulledBy, pushesOf, weightsOf, type Handling, type PushPlace } from './setPushes';
+import { handlingsOf, onRoad, pulledBy, pushesOf, weightsOf, type Handling, type PushPlace } from './setPushes';
 
 /** What a load is made of and what it acts on. */
 export interface LoadCase {
@@ -45,6 +45,8 @@ export interface WorstLoad {
   /** The most with nobody's hand on it, and with one (absent: nobody pushes it about). */
   standing: number;
   leaned?: number;
+  /** The most on the road, folded; absent where nobody drives it. */
+  travel?: number;
   each: PoseShares;
 }
 
@@ -68,8 +70,10 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
     frontX: laneOf(poses, (p) => p.frontX),
     frontOut: laneOf(poses, (p) => p.frontStandoff + at.packing),
   };
+  const times = poses.some((p) => p.travel) ? laneOf(poses, (p) => p.travel ?? 1) : undefined;
   const cases = handlingsOf(mount).map((handling) => {
-    const pushes = pushesOf(LANES, at, weights, lanes, handling);
+    const hung = times !== undefined && handling === 'none' ? onRoad(LANES, weights, times) : weights;
+    const pushes = pushesOf(LANES, at, hung, lanes, handling);
     const duration = laneOf(poses, (p) => durationIn(p, handling));
     return { handling, duration, forces: forcesOf(LANES, group, pushes, pulledBy(handling)) };
   });
@@ -78,12 +82,15 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
   );
   if (held.length < cases.length) return undefined;
   const each: PoseShares = { use: poses.map(() => 0), beyond: poses.map(() => 0) };
-  let [standing, leaned] = [0, 0];
+  let [standing, leaned, travel] = [0, 0, 0];
   let worst: { utilisation: number; pose: number; by: (typeof held)[number] } | undefined;
   for (let i = 0; i < poses.length; i++)
     for (const by of held) {
+      const onTheRoad = poses[i]!.travel !== undefined;
+      if (onTheRoad && by.handling !== 'none') continue;
       const use = mostAt(by.shares, i);
-      if (by.handling === 'none') standing = Math.max(standing, use);
+      if (onTheRoad) travel = use;
+      else if (by.handling === 'none') standing = Math.max(standing, use);
       else leaned = Math.max(leaned, use);
       each.use[i] = Math.max(each.use[i]!, use);
       each.beyond[i] = Math.max(each.beyond[i]!, use <= 1 ? use : beyondAt(by, capacities, i, table));
@@ -99,6 +106,7 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
     ...{ utilisation: worst.utilisation, pose: poses[i]!, handling: by.handling, forces, standing, each },
     duration: laneAt(by.duration, i),
     ...(held.length > 1 ? { leaned } : {}),
+    ...(times === undefined ? {} : { travel }),
   };
 }
 

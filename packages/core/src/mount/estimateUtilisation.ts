@@ -8,7 +8,7 @@ import { wallAt, type Wall } from '../room/wallAt';
 import { middleOf } from '../load/fastenerGroup';
 import { worstLoad } from '../load/worstLoad';
 import { fastenerCapacity, plateOf, type YieldTable } from '../fixing/fastenerCapacity';
-import type { LoadPose } from '../load/loadPoses';
+import { withTravel, type LoadPose } from '../load/loadPoses';
 import { SET_THICKNESS_MM, STUD_SPACING_MM } from '../room/usualSizes';
 
 /** What the worst fastener has to hold over what it may, and whether a label that covers it could carry that. */
@@ -28,6 +28,7 @@ export function estimateUtilisation(
   screen: Screen,
   wall: Wall,
   packing: number,
+  vehicle: boolean,
   table?: YieldTable,
 ): Estimate | undefined {
   const fastener = fromMount(mount, wall.build.kind);
@@ -46,6 +47,7 @@ export function estimateUtilisation(
     wall,
     plane: packing + wallAt(wall, wall.width / 2, wall.height / 2).face,
     chosen: packing,
+    vehicle,
     plateMm: plateOf(mount),
     fastener,
     into,
@@ -69,7 +71,7 @@ export function estimateUtilisation(
     packing: 0,
   };
   const load = { screen, mount, group, capacities: points.map(() => capacity), at };
-  const worst = worstLoad(load, roughPoses(mount, screen), table);
+  const worst = worstLoad(load, withTravel(roughPoses(mount, screen), vehicle), table);
   return worst && { utilisation: worst.utilisation, coverable: Math.max(...worst.each.beyond) <= 1 };
 }
 

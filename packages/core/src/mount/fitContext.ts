@@ -12,7 +12,7 @@ import { seatAngles } from '../sight/seatAngles';
 import { judgeLift, liftOf, type JudgedLift } from '../lift/judgeLift';
 import { newMountMemory, type MountMemory } from './mountMemory';
 import type { RoomForPlate } from './plateRoom';
-import { cornerSideOf, isCorner } from '../room/roomKind';
+import { cornerSideOf, isCorner, isVehicle } from '../room/roomKind';
 import { cornerReachRule } from '../corner/mountInCorner';
 import { sideWallOf, type SideWall } from '../twoWalls/sideWall';
 import { partsBehind, type Wall } from '../room/wallAt';
@@ -29,6 +29,8 @@ export interface FitContext {
   estimate: (mount: Mount) => Estimate | undefined;
   /** The yields of lags, kept for the whole list. */
   yieldTable: YieldTable;
+  /** A mount with its two brackets as one plate. */
+  plated: (mount: Mount) => Mount;
   /** What is kept of where a mount's arm can go. */
   reachOf: MountMemory['reachOf'];
   /** The set and its walls, for how far an arm brings it; absent while its centre line is not known. */
@@ -56,14 +58,16 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
   };
   const packing = job.choices?.packing ?? 0;
   const { yieldTable } = memory;
+  const vehicle = isVehicle(job);
   const estimateOn = (walls: readonly Wall[]) => (mount: Mount) => {
     const wall = walls.find((w) => mount.walls[w.build.kind]) ?? job.room.wall;
-    return memory.estimateUtilisation(mount, job.screen, wall, packing, yieldTable);
+    return memory.estimateUtilisation(mount, job.screen, wall, packing, vehicle, yieldTable);
   };
   const base = {
     estimate: estimateOn([job.room.wall]),
     yieldTable,
     reachOf: memory.reachOf,
+    plated: (mount: Mount) => (mount.brackets ? memory.platedMount(mount) : mount),
     lift: liftTo((job.room.wall.height - height.value) / 2),
   };
   const framed = frameOf(bare, outline);
@@ -110,7 +114,9 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
 /** In a corner: seats by its middle line, both walls behind the mount, and its feet by statics of their own instead of the closed form. */
 function inCorner(
   job: Job,
-  base: Pick<FitContext, 'yieldTable' | 'reachOf' | 'lift'> & { liftTo: (bottom: number) => FitContext['lift'] },
+  base: Pick<FitContext, 'yieldTable' | 'reachOf' | 'lift' | 'plated'> & {
+    liftTo: (bottom: number) => FitContext['lift'];
+  },
   frame: Frame,
 ): FitContext {
   const { liftTo, ...kept } = base;

@@ -4,6 +4,7 @@ import type { YieldTable } from '../fixing/fastenerCapacity';
 import { yieldTable } from '../fixing/lagYield';
 import { estimateUtilisation } from './estimateUtilisation';
 import { memo, memoEach } from '../primitives/memo';
+import { platedMount } from '../room/bracketPlate';
 import { likePart } from '../room/wallAt';
 import { armAtZero } from '../reach/roughReach';
 
@@ -12,6 +13,7 @@ export interface MountMemory {
   estimateUtilisation: typeof estimateUtilisation;
   armAtZero: typeof armAtZero;
   likePart: typeof likePart;
+  platedMount: typeof platedMount;
   yieldTable: YieldTable;
   /** Where each arm of the list can go: it changes only when the room or the set does. */
   reachOf: (mount: Mount) => ReachMemory;
@@ -30,6 +32,7 @@ export const newMountMemory = (): MountMemory => ({
   estimateUtilisation: memoEach(estimateUtilisation),
   armAtZero: memoEach(armAtZero, FOLDS),
   likePart: memo(likePart, MOST_PARTS),
+  platedMount: memoEach(platedMount),
   yieldTable: memo(yieldTable, MOST_LAGS),
   reachOf: memoEach((_: Mount) => newReachMemory()),
 });

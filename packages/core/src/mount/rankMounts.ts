@@ -89,7 +89,8 @@ export function placeOf(mount: Mount, job: Job, context: FitContext): RankPlace 
 export const rankOne = (mount: Mount, job: Job, context: FitContext, search?: StudsFound): Ranked =>
   rankedOf(search ? searched(judgeMount(mount, job, context), job, context, search) : judgeMount(mount, job, context));
 
-function judgeMount(mount: Mount, job: Job, context: FitContext, more: readonly Fit[] = []): Judged {
+function judgeMount(given: Mount, job: Job, context: FitContext, more: readonly Fit[] = []): Judged {
+  const mount = context.plated(given);
   const rules = fitMount(mount, job, context);
   // what the whole search finds takes the place of the closed form: one number for one thing
   const reasons = more.length > 0 ? [...rules.filter((r) => r.rule !== 'holds'), ...more] : rules;

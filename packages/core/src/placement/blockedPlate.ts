@@ -9,8 +9,14 @@ export function openFor(item: Item, plate: Plate, x: number) {
     .sort((a, b) => b.open.top - a.open.top);
 }
 
+/** Open all the way up, as between two brackets: it holds what is higher than it too. */
+const isThrough = ({ bottom, top }: NonNullable<Plate['open']>[number], { height }: Plate): boolean =>
+  bottom <= 0 && top >= height;
+
 export const isUnder = (item: Item, plate: Plate, x: number): boolean =>
-  item.left < x + plate.width / 2 && x - plate.width / 2 < item.right;
+  item.left < x + plate.width / 2 &&
+  x - plate.width / 2 < item.right &&
+  !(plate.open ?? []).some((o) => isThrough(o, plate) && o.left + x <= item.left && item.right <= o.right + x);
 
 /**
  * Heights of the plate's bottom at which its solid part would sit on a thing, lowest first, open

@@ -1,9 +1,10 @@
-import type { Fixing, Mount, Side, Slot, Working } from '@steddo/contract';
+import type { Fixing, Mount, Side, Working } from '@steddo/contract';
 import { leaf, minus, sum } from '../primitives/working';
 import { holeVerdict } from '../wall/holeVerdict';
 import { chooseSlots, type Aim, type SlotSetting, type FixingWay } from './chooseSlots';
 import { usableSlots, type UsableSlot } from './usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
+import { slotAt } from '../room/bracketPlate';
 import { asideOf } from '../arm/arm';
 
 /** Where the plate may sit for each fold: nominal centre and the slide of the set on it. */
@@ -50,14 +51,14 @@ export function studSets({ aims, slots, fixedX, slide }: PlateSetting, spot: Pla
  * nominal centre and every end within the slide is exact; `more` where there is no such place to go by.
  */
 export function plateCentres(
-  { slots, fixedX, slide }: PlateSetting,
+  { mount, slots, fixedX, slide }: PlateSetting,
   spot: PlateSpot,
   over: readonly Working[],
   more: readonly Working[] = [],
 ): Working[] {
   if (fixedX) return [fixedX];
   const columns = firstOfColumn(slots);
-  const ends = over.flatMap((at) => columns.flatMap((s) => slotEnds(at, s.slot, s.travel, s.index)));
+  const ends = over.flatMap((at) => columns.flatMap((s) => slotEnds(mount, at, s)));
   const near = (x: Working) => Math.abs(x.value - spot.nominal.value) <= slide + SAME_MM;
   const seen = new Set<number>();
   return [spot.nominal, ...[...ends, ...more].filter(near)].filter((x) => {
@@ -71,9 +72,9 @@ const firstOfColumn = (slots: readonly UsableSlot[]): UsableSlot[] =>
   slots.filter((s, i) => slots.findIndex((o) => o.slot.x === s.slot.x && o.travel === s.travel) === i);
 
 /** Plate centres at which a place is at either end of the slot's travel. */
-function slotEnds(at: Working, slot: Slot, travel: number, index: number): Working[] {
-  const path = `mount.plate.slots.${index}`;
-  const centred = minus('plate-from-stud', at, leaf('slot-x', slot.x, 'mm', { path: `${path}.x` }));
+function slotEnds(mount: Mount, at: Working, { travel, index }: UsableSlot): Working[] {
+  const { x, path } = slotAt(mount, index);
+  const centred = minus('plate-from-stud', at, x);
   const play = leaf('slot-travel', travel, 'mm', { path: `${path}.length` });
   return [minus('plate-x', centred, play), sum('plate-x', centred, play)];
 }

@@ -127,6 +127,33 @@ export interface FindingValues {
   'seen-at-hole': { holes: string[]; what: string };
   'seen-at-opening': { object: string; what: string };
   'opening-unlooked': { object: string; from: string; what: string };
+  'box-needed': Record<string, never>;
+  'box-bay-unknown': { object: string };
+  'box-not-hollow': { object: string; kind: string };
+  'box-does-not-fit': { object: string; boxMm: number; clearMm: number; percent: number; taped: boolean };
+  'box-meets-wood': {
+    object: string;
+    percent: number;
+    /** To the bay's middle; to the right, or below 0 to the left. */ byMm: number;
+  };
+  'box-tight': { object: string; percent: number; taped: boolean };
+  'box-nogging': {
+    object: string;
+    yMm: number;
+    /** The least that clears it: up, or below 0 down; 0 where nothing does. */ byMm: number;
+  };
+  'box-too-deep': { object: string; depthMm: number; byMm: number };
+  'box-unlooked': { object: string; what: string; from: string };
+  'box-flue': { object: string; thing: string; distanceMm: number; leastMm: number };
+  'box-flue-unasked': { object: string; thing: string; distanceMm: number };
+  'box-size-differs': { object: string; axis: 'width' | 'height' | 'depth'; cutMm: number; boxMm: number };
+  'box-outside-wall': { object: string };
+  'backing-unknown': Record<string, never>;
+  'skin-unknown': { holes: string[]; lacking: 'depth' | 'length' };
+  'backing-not-reached': { holes: string[]; shortMm: number };
+  'backing-part-held': { holes: string[]; engagedMm: number; thicknessMm: number };
+  'fold-to-travel': { arm: boolean };
+  'seal-outside': Record<string, never>;
   'felt-something': { hole: string; xMm: number; yMm: number };
   'still-guessed': { paths: string[] };
   'outline-off-diagonal': { axis: string; measuredMm: number; expectedMm: number; percent: number };

@@ -1,5 +1,6 @@
 import type { Job, Packing, Plate } from '@steddo/contract';
 import { SAME_MM } from '../primitives/epsilons';
+import { isVehicle } from './roomKind';
 import { mainZones, wallAt, type Fronted, type Wall } from './wallAt';
 
 /** Faces of the wall that differ by more under one plate have to be packed, mm. Ours. */
@@ -95,7 +96,7 @@ export const frontedBy = (
   wall: room.wall,
   plane: platePlane(room.wall, outline, choices?.packing).plane,
   chosen: choices?.packing ?? 0,
-  ...(mount?.type === 'vehicle' ? { vehicle: true } : {}),
+  ...(isVehicle({ room, mount }) ? { vehicle: true } : {}),
 });
 
 /**

@@ -1,8 +1,13 @@
 import type { Job, MountType, RoomKind, Side } from '@steddo/contract';
 
-/** What kind of job a room is: said, else a bench for a monitor arm, else a wall. */
+/** What a room is where nobody has said it, by the mount that was picked: what is made for one kind alone. */
+const MADE_FOR: Partial<Record<MountType, RoomKind>> = { 'monitor-arm': 'bench', recess: 'recess', vehicle: 'vehicle' };
+
+/** What kind of job a room is: said, else what its mount is made for, else a wall. A corner is said: it has a wall more. */
 export const roomKindOf = ({ room, mount }: Pick<Job, 'room' | 'mount'>): RoomKind =>
-  room.kind ?? (mount?.type === 'monitor-arm' ? 'bench' : 'wall');
+  room.kind ?? (mount && MADE_FOR[mount.type]) ?? 'wall';
+
+export const isVehicle = (job: Pick<Job, 'room' | 'mount'>): boolean => roomKindOf(job) === 'vehicle';
 
 export const isCorner = (job: Pick<Job, 'room' | 'mount'>): boolean => roomKindOf(job) === 'corner';
 

@@ -15,7 +15,7 @@ export interface Fronted {
   plane: number;
   /** What was chosen to pack it out by, mm. */
   chosen: number;
-  /** Its backing is a vehicle's, which no table for timber knows. */
+  /** It is a vehicle's: no table for timber knows what it holds, and a skin is behind it. */
   vehicle?: boolean;
 }
 

@@ -7,6 +7,8 @@ import { setOutOf, stepsOf } from '../fixing/drillSteps';
 import { fastenerFor, type HolePlace } from '../plate/chooseSlots';
 import type { Candidate, Setting } from './schemeSearch';
 import { FACE_STEP_MM } from '../room/platePlane';
+import { isVehicle } from '../room/roomKind';
+import { slotAt } from '../room/bracketPlate';
 import { overAt, wallAt, type Fronted } from '../room/wallAt';
 import { unitAt, unitHere } from '../wall/unitAt';
 import { frontOf } from './candidateFront';
@@ -57,7 +59,7 @@ export function holesThere(setting: Setting): Hole[] {
     const place: HolePlace = { x: done.x, y: done.y, slot: 0, into: done.into, fastener, chance: 1, done };
     const { face } = wallAt(job.room.wall, place.x, place.y);
     const chosen = job.choices?.packing ?? 0;
-    const bore = boreOf(mount, place, { wall: job.room.wall, plane: face + chosen, chosen });
+    const bore = boreOf(mount, place, { wall: job.room.wall, plane: face + chosen, chosen, vehicle: isVehicle(job) });
     if (!bore) return [];
     const at = (axis: 'x' | 'y') => leaf(`drilled-${axis}`, done[axis], 'mm', drilledPath(job, done.id, axis));
     return [
@@ -165,6 +167,7 @@ function holeAt(setting: Setting, candidate: Candidate, place: HolePlace, naming
     ...(unit ? { unit } : {}),
     steps: stepsOf(place, first, setOutOf(job), {
       ...(cover ? { cover } : {}),
+      ...(naming.front.vehicle ? { vehicle: true } : {}),
       firstOverPacking: naming.firstOverPacking,
     }),
     working: y,
@@ -192,19 +195,18 @@ function acrossOf({ job, mount, found }: Setting, { x }: Candidate, place: HoleP
   return sum(
     'hole-across',
     x,
-    leaf('slot-x', slot.x, 'mm', { path: `mount.plate.slots.${place.slot}.x` }),
+    slotAt(mount, place.slot).x,
     ...(Math.abs(off) > 1e-9 ? [leaf('in-slot', off, 'mm')] : []),
   );
 }
 
 function upOf(job: Job, { plate, lift }: Candidate, place: HolePlace, mount: Mount): Working {
   if (place.done) return leaf('drilled-y', place.y, 'mm', drilledPath(job, place.done.id, 'y'));
-  const slotY = mount.plate!.slots![place.slot]!.y;
   return sum(
     'hole-height',
     plate.bottom,
     ...(lift === 0 ? [] : [leaf('plate-lift', lift, 'mm')]),
-    leaf('slot-up', slotY, 'mm', { path: `mount.plate.slots.${place.slot}.y` }),
+    slotAt(mount, place.slot).y,
   );
 }
 

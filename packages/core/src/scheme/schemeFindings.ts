@@ -15,6 +15,8 @@ import { kitOf } from '../fixing/kit';
 import { inBand, inWall, leadBand, packingOf } from '../fixing/leadHole';
 import type { Candidate, Setting } from './schemeSearch';
 import { studPart } from '../plate/chooseSlots';
+import { SKIN_MM } from '../fixing/boreOf';
+import { isVehicle } from '../room/roomKind';
 import { FACE_STEP_MM, platePlane } from '../room/platePlane';
 import { boardOf, overAt, wallAt } from '../room/wallAt';
 import { outlineOfPlate } from './candidateFront';
@@ -96,7 +98,10 @@ function solidFindings({ job }: Setting, holes: readonly Hole[]): Finding[] {
   const missed = backing.filter((h) => h.probability < HOLE_CAUTION);
   if (missed.length > 0) found.push(finding('backing-missed', 'stop', 'wall', { holes: ids(missed) }));
   const unmarked = backing.filter((h) => h.probability >= HOLE_CAUTION && h.probability < HOLE_GO);
-  if (unmarked.length > 0) found.push(finding('backing-edges-unmarked', 'caution', 'wall', { holes: ids(unmarked) }));
+  if (unmarked.length > 0)
+    found.push(
+      finding('backing-edges-unmarked', isVehicle(job) ? 'stop' : 'caution', 'wall', { holes: ids(unmarked) }),
+    );
   return found;
 }
 
@@ -111,9 +116,6 @@ function clearOfBeds(job: Job, holes: readonly Hole[]): number | undefined {
   return undefined;
 }
 const MOST_UP_MM = 120;
-
-/** Left of the wall behind a screw's point, at least, mm. Ours. */
-const SKIN_MM = 3;
 
 /** A screw that comes out at the far side of the wall, whatever the wall is; where somebody said how deep that is. */
 function throughFinding(job: Job, mount: Mount, { places }: Candidate, holes: readonly Hole[]): Finding[] {

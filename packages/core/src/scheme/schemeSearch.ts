@@ -17,8 +17,8 @@ import type { FindingCode } from '../primitives/findings';
 import { memo } from '../primitives/memo';
 import { leaf, minus, sum } from '../primitives/working';
 import { onMainWall, plateMayCover } from '../room/roomThings';
-import { kindAt } from '../room/wallAt';
-import { takesHole } from '../room/wallKinds';
+import { isIn, kindAt, mainZones, type Wall } from '../room/wallAt';
+import { takesHole, WALL_KINDS } from '../room/wallKinds';
 import { isWhole } from '../room/wholePart';
 import { drilledHoles, type DoneHole, type DrilledHoles, SPOILED_MM, TOGGLE_ROOM_MM } from '../wall/drilledHoles';
 import { hazardsOf } from '../wall/hazardZones';
@@ -107,6 +107,8 @@ export function settingOf(input: SettingInput): Setting | NoWay {
   const spots = plateSpots(job, mount, centreX);
   const fixedX = chosenPlateX(job);
   const jointsAt = jointsOfWall(wall, job.evidence ?? []);
+  // what is sawn out holds nothing
+  const cuts = onMainWall(job.room.objects).filter((o) => o.kind === 'box' && o.cut);
   let wood: WoodInReach | undefined;
   return {
     ...{ job, mount, found, plan, plates, ways, yieldTable, spots, fixedX },
@@ -125,7 +127,9 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     slots: memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS),
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
     isWallFor: (into, fastener, x, y) =>
-      takesHole(kindAt(wall, x, y), into) && isWhole(wall, into, x, y, keepOff(into, fastener)),
+      takesHole(kindAt(wall, x, y), into) &&
+      isWhole(wall, into, x, y, keepOff(into, fastener)) &&
+      !cuts.some((c) => isNear(c, x, y, keepOff(into, fastener))),
     knownOf: ({ x, y, fastener: { diameter, hole = diameter } }) => {
       const { known, unmarked } = unitChance(jointsAt(x, y), x, y, hole);
       return unmarked.length > 0 ? Math.min(known, HOLE_CAUTION) : known;
@@ -133,7 +137,8 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     chanceFor: (into, fastener, x, y) => {
       if (into === 'board') return found.chances.clear(x, fastener.hole ?? fastener.diameter);
       if (into === 'masonry') return unitChance(jointsAt(x, y), x, y, fastener.hole ?? fastener.diameter).chance;
-      return backingChance(plan.backing, x, y);
+      // a part of the wall has its own edges, which are kept off where it is whole
+      return isTaped(wall, x, y) ? 1 : backingChance(plan.backing, x, y);
     },
   };
 }
@@ -147,6 +152,16 @@ const keepOff = (into: HoleInto, { diameter, hole = diameter }: Fastener): numbe
       : into === 'backing'
         ? BACKING_EDGE_MM
         : EDGE_DIAMETERS * diameter;
+
+/** Whether a place is in a part of the wall that is a backing by itself. */
+const isTaped = (wall: Wall, x: number, y: number): boolean =>
+  mainZones(wall).some(
+    (z) => z.build?.kind !== undefined && WALL_KINDS[z.build.kind].main === 'backing' && isIn(z, x, y),
+  );
+
+/** Whether a place is in a box or nearer to it than that. */
+const isNear = ({ left, right, bottom, top }: Item, x: number, y: number, off: number): boolean =>
+  isIn({ left: left - off, right: right + off, bottom: bottom - off, top: top + off }, x, y);
 
 /** Screws of so many diameters are compared at most. */
 const DIAMETERS = 4;

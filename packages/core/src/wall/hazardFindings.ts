@@ -131,7 +131,10 @@ const NO_THING = '';
 
 /** A box let into the wall is an opening to be cut, and so is the board before noggings: the questions of a hole, over all of it. */
 function openingFindings(job: Job, studs: readonly Stud[], hazards: Hazards, opening?: WallBox): Finding[] {
-  const boxes = (job.room.objects ?? []).filter((o) => o.kind === 'box' && (o.wall ?? 'main') === 'main');
+  const boxes = (job.room.objects ?? []).filter(
+    // one that is still to be cut for has its own part of the plan
+    (o) => o.kind === 'box' && !o.cut && (o.wall ?? 'main') === 'main',
+  );
   const cut = opening ? [...boxes, { ...opening, id: NO_THING }] : boxes;
   return cut.flatMap((box: WallBox & Pick<Item, 'id'>) => {
     const looked = lookedAt(job, studs, box);
