@@ -96,7 +96,17 @@ export const item = z
     /** Of a mantel or shelf: whether it can burn; taken to unless said otherwise. */
     combustible: z.boolean().optional(),
     /** Of a box that is let into the wall: it is still to be cut for, and goes so deep. */
-    cut: z.strictObject({ depth: partSize }).optional(),
+    cut: z
+      .strictObject({
+        depth: partSize,
+        /** The first opening as it was made. */
+        first: z
+          .strictObject(rectangle)
+          .refine((r) => r.left < r.right, leftToRight)
+          .refine((r) => r.bottom < r.top, bottomToTop)
+          .optional(),
+      })
+      .optional(),
     hinge: z.enum(['left', 'right']).optional(),
     /** What hangs on the wall by itself, kg: a picture, a shelf with what stands on it, a soundbar. */
     mass: mass.optional(),

@@ -3,6 +3,8 @@ import { chanceAt } from '../src/wall/holeChance';
 import { likeliestStuds } from '../src/wall/likeliestStuds';
 import { pitchPrior, pitchTail, pitchWeights } from '../src/wall/pitchPrior';
 import { wallBelief, type WallBelief } from '../src/wall/wallBelief';
+import { wallChances } from '../src/wall/wallChances';
+import { openChance } from '../src/recess/boxBay';
 import { seeded, type Random } from '../src/instruments/random';
 
 /*
@@ -102,6 +104,30 @@ export function drillModelWalls(count: number, seed: number): Drilled[] {
       Array.from({ length: s.plies }, (_, k) => s.left + k * PLY).some((a) => at - by >= a && at + by <= a + PLY),
     );
     all.push({ stated, landed });
+  }
+  return all;
+}
+
+/** An opening sawn into such a wall: the chance that it meets no wood, stated before, and whether it did not. */
+export interface Sawn {
+  stated: number;
+  clear: boolean;
+}
+
+/** So many walls from a seed, one opening in each, somewhere between two studs of the likeliest layout. */
+export function sawModelWalls(count: number, seed: number): Sawn[] {
+  const random = seeded(seed);
+  const all: Sawn[] = [];
+  while (all.length < count) {
+    const studs = drawWall(random);
+    const belief = wallBelief({ ...readings(random, studs), widthMm: WIDTH, spacingMm: SPACING, plyMm: PLY });
+    const near = holeNear(random, belief);
+    if (near === undefined) continue;
+    const width = random.between(150, 365);
+    const from = near + PLY / 2 + random.between(0, 40);
+    const to = from + width;
+    const stated = openChance({ chances: wallChances(belief) }, from, to);
+    all.push({ stated, clear: studs.every((s) => s.left + s.plies * PLY <= from || s.left >= to) });
   }
   return all;
 }

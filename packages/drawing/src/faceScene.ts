@@ -1,6 +1,7 @@
 import type { Job, NextLook, Plan } from '@steddo/contract';
-import { armDrawn, formatTape, holeState, platedJob, setMayCover, tapeOf } from '@steddo/core';
+import { armDrawn, bracketsAt, formatTape, holeState, platedJob, setMayCover, tapeOf } from '@steddo/core';
 import { markName } from '@steddo/text';
+import { boxCuts } from './boxShapes';
 import { benchTurned } from './benchShapes';
 import type { Swung } from './armShapes';
 import { evidenceShapes, hazardShapes, insideShapes, nextLookShapes, ribbonShapes } from './wallShapes';
@@ -40,6 +41,7 @@ export function faceScene(job: Job, plan: Plan, labels: LabelSet, { swung, look 
     ...mantelShapes(job, plan),
     ...packingShapes(plan),
     ...timberShapes(plan),
+    ...boxCuts(plan),
     ...plateShapes(job, plan),
     ...eyeLines(job, bounds),
     ...settledMarks(job, plan),
@@ -123,17 +125,18 @@ export function plateShapes(job: Job, plan: Plan): Shape[] {
     top: plate.bottom + top,
   });
   const hook = plan.marks?.find((m) => m.id === 'hook');
+  const apart = bracketsAt(mount, plate.x, plate.bottom);
+  const whole = { left: plate.left, right: plate.right, bottom: plate.bottom, top: plate.top };
   return [
-    {
+    ...(apart ?? [whole]).map(({ left, right, bottom, top }, i): Shape => ({
+      ...{ kind: 'rect', role: 'plate', id: i === 0 ? 'plate' : `plate-${i + 1}`, left, right, bottom, top },
+    })),
+    ...(apart ? [] : (mount.plate.open ?? [])).map((o, i): Shape => ({
       kind: 'rect',
-      role: 'plate',
-      id: 'plate',
-      left: plate.left,
-      right: plate.right,
-      bottom: plate.bottom,
-      top: plate.top,
-    },
-    ...(mount.plate.open ?? []).map((o, i): Shape => ({ kind: 'rect', role: 'open', id: `open-${i}`, ...box(o) })),
+      role: 'open',
+      id: `open-${i}`,
+      ...box(o),
+    })),
     ...(mount.plate.slots ?? []).map((s, i): Shape => ({
       kind: 'rect',
       role: 'slot',

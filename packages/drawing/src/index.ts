@@ -21,3 +21,4 @@ export { mantelScene, timberScene } from './mantelScene';
 export { mountAboveScene } from './mountAboveScene';
 export { mountSideScene } from './mountSideScene';
 export { plateScene, type PlateAsk } from './plateScene';
+export { boxScene, type BoxMeasures } from './boxShapes';

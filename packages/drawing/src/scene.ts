@@ -78,6 +78,7 @@ export type Role =
   | 'mortar'
   | 'slot-cut'
   | 'bore'
+  | 'skin'
   // the set and its screw
   | 'insert'
   | 'arm'

@@ -2,6 +2,7 @@ import type { Build, Hole, Job, Packing, Plan } from '@steddo/contract';
 import {
   boardOf,
   gapOf,
+  isVehicle,
   formatTape,
   plateOf,
   platedJob,
@@ -17,6 +18,9 @@ import type { Box, Label, Scene, Shape } from './scene';
 /** So much of the wall is in view above and below the plate, mm; and room for the measures in front of it. */
 const AROUND_MM = 45;
 const FRONT_MM = 230;
+
+/** Drawn only: how thick an outer skin is. */
+const SKIN_DRAWN_MM = 1.5;
 
 /** Holes so near to the cut are in it, mm. */
 const IN_CUT_MM = 40;
@@ -122,6 +126,14 @@ function bandShapes(cut: Cut, band: Band): Shape[] {
   const id = `cut-${Math.round(bottom)}`;
   return [
     ...behindShapes(cut, band, face - board - (board > 0 ? gapOf(build) : 0)),
+    ...(build.depth === undefined || !isVehicle(cut.job)
+      ? []
+      : [
+          {
+            ...({ kind: 'rect', role: 'skin', id: `skin-${Math.round(bottom)}` } as const),
+            ...{ left: face - build.depth, right: face - build.depth + SKIN_DRAWN_MM, bottom, top },
+          },
+        ]),
     ...(board > 0
       ? [{ kind: 'rect', role: 'cover-cut', id, left: face - board, right: face, bottom, top } as const]
       : []),
@@ -201,7 +213,7 @@ function inWood({ room }: Job, { x, y, into, penetration = 0 }: Hole): number {
   return into === 'backing' && thickness !== undefined ? Math.min(penetration, thickness) : penetration;
 }
 
-function labelsOf({ job, holes, plane, plateMm }: Cut, packing: readonly Packing[]): Label[] {
+function labelsOf({ job, plan, holes, plane, plateMm }: Cut, packing: readonly Packing[]): Label[] {
   const tape = tapeOf(job.units);
   const say = (mm: number) => formatTape(mm, tape);
   return [
@@ -213,10 +225,18 @@ function labelsOf({ job, holes, plane, plateMm }: Cut, packing: readonly Packing
           : `${say(inWood(job, h))} in the ${intoName(h.into)}`,
       ...{ x: plane + plateMm, y: h.y, side: 'right' },
     })),
+    ...tipLabel(plan, holes, plane, say),
     ...packing.map((p, i): Label => ({
       id: `packing-${i}`,
       text: `packing ${say(p.thickness)}`,
       ...{ x: plane + plateMm, y: p.top - (p.top - p.bottom) / 4, side: 'right' },
     })),
   ];
+}
+
+/** In a vehicle what is left between the screw's point and the skin. */
+function tipLabel({ vehicle }: Plan, [hole]: readonly Hole[], plane: number, say: (mm: number) => string): Label[] {
+  if (vehicle?.tip === undefined || !hole) return [];
+  const text = vehicle.tip < 0 ? `through by ${say(-vehicle.tip)}` : `${say(vehicle.tip)} to the skin`;
+  return [{ id: 'tip', text, x: plane - hole.packing - hole.depth, y: hole.y, side: 'below' }];
 }

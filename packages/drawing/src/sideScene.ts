@@ -10,6 +10,7 @@ import {
   setMayCover,
   wallAt,
 } from '@steddo/core';
+import { boxInWall } from './boxShapes';
 import { benchTilts } from './benchShapes';
 import type { Swung } from './armShapes';
 import { personShapes } from './person';
@@ -39,6 +40,7 @@ export function sideScene(given: Job, plan: Plan, swung?: Swung): Scene {
   const placed = plan.placement && setShapes(job, plan);
   const shapes: Shape[] = [
     { kind: 'rect', role: 'cut', id: 'wall-cut', left: -WALL_MM, right: 0, bottom: 0, top: height },
+    ...boxInWall(plan),
     ...faceShapes(job, plan),
     ...besideShapes(job, plan),
     ...viewers.flatMap((v) => (placed ? bandShape(job, v, placed.out) : [])),

@@ -19,6 +19,7 @@ export function insideShapes(job: Job, plan: Plan, wall: Box): Shape[] {
   return [
     ...courseShapes(plan, wall),
     ...backingShapes(plan, wall),
+    ...tapedBacking(plan),
     ...studShapes(job, plan, wall),
     ...(plan.noggings ?? []).map((n, i): Shape => ({
       kind: 'rect',
@@ -94,6 +95,20 @@ function backingShapes({ backing }: Plan, wall: Box): Shape[] {
   if (!backing) return [];
   const { left = wall.left, right = wall.right, bottom = wall.bottom, top = wall.top } = backing;
   return [{ kind: 'rect', role: 'backing', id: 'backing', name: 'backing', left, right, bottom, top }];
+}
+
+/** A vehicle's backing by its taped corners, and what is left of it where its edges may be off. */
+function tapedBacking({ vehicle, backing }: Plan): Shape[] {
+  const taped = vehicle?.backing;
+  if (!taped || backing) return [];
+  const { left, right, bottom, top, doubt } = taped;
+  const sure = { left: left + doubt, right: right - doubt, bottom: bottom + doubt, top: top - doubt };
+  return [
+    { kind: 'rect', role: 'stud-doubt', id: 'backing-taped', left, right, bottom, top },
+    ...(sure.left < sure.right && sure.bottom < sure.top
+      ? [{ kind: 'rect', role: 'backing', id: 'backing-sure', ...sure } as const]
+      : []),
+  ];
 }
 
 /** Evidence as tape where it was found: upright for studs, level for noggings; pokes and looks as small holes. */

@@ -43,6 +43,8 @@ const RECESS = {
     `${capital(say.thing(v.object))} is ${say.length(v.distanceMm)} from ${say.thing(v.thing)}. How far it has to keep away stands on the label there: enter that first.`,
   'box-size-differs': (v, say) =>
     `The mount brings a box ${say.length(v.boxMm)} in ${v.axis}; ${say.thing(v.object)} is drawn with ${say.length(v.cutMm)}. Cut for the one that is there.`,
+  'box-first-beside': (v, say) =>
+    `The first cut is no longer inside the outline of ${say.thing(v.object)}: it stays, and is closed with its cover plate.`,
   'box-outside-wall': () =>
     'Outside is behind this wall: what keeps out water and cold is in the bay. Local code says whether and how it may be opened.',
 } satisfies Partial<Sentences<FindingCode>>;

@@ -89,3 +89,4 @@ export {
 } from './wallWords';
 export { MANTEL_AFTER, MANTEL_BEFORE, mantelWords, type MantelWords } from './mantel';
 export { timberAfter, timberScrewText, timberSizeText, timberWords, type TimberWords } from './timber';
+export { boxNeedText, boxNeedsLine, cutLine, skinLine, travelText } from './boxWords';

@@ -46,6 +46,8 @@ export function strokeOf(role: Role, palette: Palette): Stroke {
       return { fill: soft, fillOpacity: 0.12, stroke: 'none' };
     case 'unit-cut':
       return { fill: tape, fillOpacity: 0.45, stroke: tapeEdge, strokeWidth: 1.2 };
+    case 'skin':
+      return { fill: ink, stroke: ink, strokeWidth: 1.4 };
     case 'slot-cut':
       return { fill: sheet, stroke: 'none' };
     case 'bore':

@@ -1,4 +1,5 @@
 import type { Job, Units } from '@steddo/contract';
+import { isVehicle } from '@steddo/core';
 
 /** A room before anything is measured: a valid job in which every number is marked as a guess. */
 export function newRoom(title: string, units: Units): Job {
@@ -44,10 +45,18 @@ export function newRoomFrom(from: Job, title: string): Job {
   ];
   const { screen, mount, measured, anchors, lags, bits } = from;
   const taken = { mount, measured, anchors, lags, bits, ...(Object.keys(choices).length > 0 ? { choices } : {}) };
+  const room = isVehicle(from)
+    ? {
+        ...fresh.room,
+        kind: 'vehicle' as const,
+        wall: { ...fresh.room.wall, build: { kind: 'metal-backing' as const } },
+      }
+    : fresh.room;
   return {
     ...fresh,
     guessed,
     screen,
+    room,
     ...Object.fromEntries(Object.entries(taken).filter(([, v]) => v !== undefined)),
   };
 }

@@ -9,6 +9,7 @@ import { NameDialog } from '../ui/NameDialog';
 import { RemovableRow } from '../ui/RemovableRow';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
+import { TravelList } from '../work/VehiclePart';
 import { StepList } from '../work/StepList';
 
 /** What the customer is told: what holds it, its leads, what stays open, what stays with them, how to treat it. */
@@ -50,6 +51,11 @@ export function HandOver() {
           <Txt key={line}>{line}</Txt>
         ))}
       </Part>
+      {plan.vehicle ? (
+        <Part name="before it is driven">
+          <TravelList />
+        </Part>
+      ) : null}
       <Part name="care">
         {careLines(job, plan, say).map((line) => (
           <Txt key={line}>{line}</Txt>

@@ -68,7 +68,8 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
   const stops = plan.findings.filter((f) => f.level === 'stop' && !f.acknowledged);
   // while wall or holes say stop nothing is ticked as good; what came of a hole can still be said
   const timber = timberLeft(plan);
-  const held = timber > 0 || stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
+  const box = (plan.recess?.steps ?? []).some((s) => !s.done);
+  const held = timber > 0 || box || stops.some((f) => f.stage === 'wall' || f.stage === 'holes');
   const disputed = plan.holes?.find((h) => h.met !== undefined);
   const onTick: OnTick = (result, by) => {
     if (hole) dispatch(tick(job, hole, result, by));
@@ -105,6 +106,12 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
           {stops.slice(0, 2).map((f) => (
             <Txt key={f.code}>{findingText(f, say)}</Txt>
           ))}
+        </View>
+      ) : null}
+      {box ? (
+        <View style={{ padding: 12, gap: 8 }} testID="ladder-box">
+          <Txt kind="bold">The box comes first: what is found through its cut may move the plate.</Txt>
+          <Action quiet label="the box, one cut at a time" onPress={() => router.replace(`/room/${id}/box`)} />
         </View>
       ) : null}
       {timber > 0 ? (

@@ -94,6 +94,8 @@ export function NextAction({ stage }: { stage: BuiltStage }) {
         return goTo(next.stage);
       case 'ladder':
         return router.push(`/room/${id}/ladder`);
+      case 'box':
+        return router.push(`/room/${id}/box`);
       case 'timber':
         return router.push(`/room/${id}/timber`);
       case 'hanging':
@@ -111,6 +113,8 @@ function wordsFor(next: NextStep): string {
   switch (next.to) {
     case 'stage':
       return stageName[next.stage];
+    case 'box':
+      return `The box first, ${next.left === 1 ? 'one step' : `${next.left} steps`}`;
     case 'timber':
       return `The timber first, ${next.left === 1 ? 'one hole' : `${next.left} holes`}`;
     case 'ladder':

@@ -7,6 +7,8 @@ export type NextStep =
   | { to: 'stage'; stage: BuiltStage }
   /** The timber that the plate goes onto, with so many of its own holes still to drill. */
   | { to: 'timber'; left: number }
+  /** A box that is to be let into the wall, with so many of its steps left. */
+  | { to: 'box'; left: number }
   /** At the wall, with so many holes still to drill. */
   | { to: 'ladder'; left: number }
   /** The set onto the wall, with so many steps left. */
@@ -17,6 +19,12 @@ export type NextStep =
 
 const AT_HOLES = STAGES.indexOf('holes');
 
+/** How many steps of a box are left, where the next of them can be done as it is; it comes before the plate. */
+export function boxLeft({ recess }: Pick<Plan, 'recess'>): number {
+  const open = (recess?.steps ?? []).filter((s) => !s.done);
+  return open[0]?.needs.length === 0 ? open.length : 0;
+}
+
 /**
  * The next thing that is not done: forward through what is still to be measured or chosen, then the holes, the
  * wall, the level, and the end. Never the stage where one is, and never past a stop: a stage that has one is where
@@ -24,11 +32,15 @@ const AT_HOLES = STAGES.indexOf('holes');
  */
 export function nextStep(current: BuiltStage, job: Job, plan: Plan): NextStep {
   const at = STAGES.indexOf(current);
+  const box = boxLeft(plan);
+  // what it still lacks it shows by itself: the faces are taped through its first cut
+  if (current === 'wall' && box > 0) return { to: 'box', left: box };
   if (at < AT_HOLES)
     return stageState(current, job, plan).worst === 'stop'
       ? { to: 'here' }
       : { to: 'stage', stage: onTheWay(current, job, plan) };
   const stopped = STAGES.filter((s) => stageState(s, job, plan).worst === 'stop' || isMissing(s, job, plan));
+  if (box > 0 && stopped.every((s) => s === 'wall')) return { to: 'box', left: box };
   const elsewhere = stopped.find((s) => s !== current);
   if (elsewhere) return { to: 'stage', stage: elsewhere };
   if (stopped.length > 0) return { to: 'here' };

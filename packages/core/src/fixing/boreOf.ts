@@ -93,7 +93,11 @@ function inVehicle(place: FixingAt, front: Fronted, { within, over }: { within: 
       : [leaf('backing-thickness', build.thickness, 'mm', { path: path('thickness') })];
   return {
     bit: packBit(place),
-    depth: node('hole-depth', 'min', 'mm', [within, ...skin]),
+    // one that ends in its own plate, or has no wall before its skin, makes no hole at all
+    depth: node('hole-depth', 'max', 'mm', [
+      leaf('nothing', 0, 'mm'),
+      node('hole-depth', 'min', 'mm', [within, ...skin]),
+    ]),
     penetration: node('engaged', 'min', 'mm', [minus('behind-board', within, ...over), ...solid]),
   };
 }

@@ -14,6 +14,7 @@ const SHOWS: Partial<Record<StepId, (c: StepContext) => boolean>> = {
   'fit.stage': ({ job }) => (job.measured ?? []).some((m) => m.from === 'bottom' || m.from === 'top'),
   'wall.holes': ({ holes }) => holes.length > 0 && holes.every((h) => h.done),
   'wall.timber': ({ timber }) => timber !== undefined && timber.holes.length > 0 && timber.holes.every((h) => h.done),
+  'box.first-cut': boxShows('box.first-cut'),
   'box.look': boxShows('box.look'),
   'box.faces': boxShows('box.faces'),
   'wall.level': ({ job }) => readOn(job, 'plate'),

@@ -1,4 +1,5 @@
 import type { Job, Mount, Plan } from '@steddo/contract';
+import { platedMount } from '../room/bracketPlate';
 
 /** A mount with each plate that it may have: its own first, then with wider ends screwed on. */
 export function plateVariants(mount: Mount): Mount[] {
@@ -24,6 +25,7 @@ export function bestPlate(job: Job, mounts: readonly Mount[], planOf: (job: Job)
 
 /** The job with the plate that its plan is for. */
 export function platedJob(job: Job, { scheme }: Plan): Job {
+  if (job.mount?.brackets) return { ...job, mount: platedMount(job.mount) };
   const plate = scheme?.plate === undefined ? undefined : job.mount?.plates?.[scheme.plate - 1];
   return plate && job.mount ? { ...job, mount: { ...job.mount, plate } } : job;
 }

@@ -147,6 +147,7 @@ export interface FindingValues {
   'box-flue': { object: string; thing: string; distanceMm: number; leastMm: number };
   'box-flue-unasked': { object: string; thing: string; distanceMm: number };
   'box-size-differs': { object: string; axis: 'width' | 'height' | 'depth'; cutMm: number; boxMm: number };
+  'box-first-beside': { object: string };
   'box-outside-wall': { object: string };
   'backing-unknown': Record<string, never>;
   'skin-unknown': { holes: string[]; lacking: 'depth' | 'length' };

@@ -67,6 +67,6 @@ function faceOf(stud: Stud, side: 'left' | 'right'): Working {
  * Chance that an opening meets no wood, over every place that the readings leave possible for a stud: those of which
  * nobody knows too. Nothing read: an opening as wide as a bay surely meets some.
  */
-export function openChance({ chances }: StudsFound, from: number, to: number): number {
+export function openChance({ chances }: Pick<StudsFound, 'chances'>, from: number, to: number): number {
   return Math.min(1, chances.clear((from + to) / 2, Math.max(0, to - from - 2 * TOGGLE_ROOM_MM)));
 }

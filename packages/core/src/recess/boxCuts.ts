@@ -47,8 +47,11 @@ function steps(room: number): number[] {
   return Array.from({ length: 2 * count + 1 }, (_, i) => (i - count) * STEP_MM);
 }
 
+/** A box that is still to be cut for. */
+export type BoxToCut = Item & { cut: NonNullable<Item['cut']> };
+
 /** Boxes on the main wall that are still to be cut for, by what they say. */
-export const boxesToCut = (items: readonly Item[] | undefined): (Item & { cut: { depth: number } })[] =>
+export const boxesToCut = (items: readonly Item[] | undefined): BoxToCut[] =>
   (items ?? []).flatMap((o) =>
     o.kind === 'box' && o.cut && (o.wall ?? 'main') === 'main' ? [{ ...o, cut: o.cut }] : [],
   );

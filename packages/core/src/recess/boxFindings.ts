@@ -7,6 +7,7 @@ import { HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
 import { overlaps, type WallBox } from '../wall/hazardZones';
 import { seenAt, type Looked } from '../wall/lookedAt';
 import type { BoxBay } from './boxBay';
+import type { BoxToCut } from './boxCuts';
 
 /** Half of what is nailed across a bay, and how far off its mark may be, mm. Ours. */
 const NOGGING_HALF_MM = 19;
@@ -21,7 +22,7 @@ const SAME_BOX_MM = 3;
 /** A box with all that is known of where it goes. */
 export interface BoxKnown {
   job: Job;
-  box: Item & { cut: { depth: number } };
+  box: BoxToCut;
   bay: BoxBay | undefined;
   /** That what is sawn meets no wood. */
   chance: number;
@@ -96,6 +97,7 @@ export function boxFindings(known: BoxKnown): Finding[] {
     ...lookFindings(known),
     ...flueFindings(job, box),
     ...mountFindings(job, box),
+    ...firstFindings(box),
     ...(job.room.wall.behind === 'outside' ? [finding('box-outside-wall', 'info', 'wall', { object: box.id })] : []),
   ];
 }
@@ -150,6 +152,14 @@ function lookFindings(known: BoxKnown): Finding[] {
   return looked.state === 'clear'
     ? []
     : [finding('opening-unlooked', 'caution', 'wall', { object: box.id, from: '', what: '' })];
+}
+
+/** A first opening that the later outline no longer takes away stays in the wall. */
+function firstFindings({ id, cut: { first }, ...box }: BoxToCut): Finding[] {
+  const inside =
+    !first ||
+    (first.left >= box.left && first.right <= box.right && first.bottom >= box.bottom && first.top <= box.top);
+  return inside ? [] : [finding('box-first-beside', 'caution', 'wall', { object: id })];
 }
 
 /** The box that the mount brings is what is cut for. */

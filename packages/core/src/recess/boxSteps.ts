@@ -49,8 +49,10 @@ export function boxSteps(known: BoxKnown, first: FirstCut): Steps {
 }
 
 /** Ticked, or shown by what was entered: faces that were taped, a bay that was looked into. */
-function doneOf({ job, taped, looked }: BoxKnown): (id: BoxStepId) => boolean {
+function doneOf(known: BoxKnown): (id: BoxStepId) => boolean {
+  const { job, taped, looked } = known;
   const shown: Partial<Record<BoxStepId, boolean>> = {
+    'box.first-cut': known.box.cut.first !== undefined,
     'box.faces': taped,
     'box.look': looked.state === 'clear',
   };

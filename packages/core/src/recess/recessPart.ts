@@ -55,7 +55,7 @@ export function recessPart({ job, found, noggings, hazards = NOTHING }: RecessIn
 function sectionOf(known: BoxKnown, behind: Working, found: StudsFound, sawn: boolean): RecessPlan {
   const { job, box, bay, hazards, chance } = known;
   const { left, right, bottom, top } = box;
-  const first = firstCut(box, hazards);
+  const first = box.cut.first ?? firstCut(box, hazards);
   const firstChance = openChance(found, first.left, first.right);
   const edge = (side: 'left' | 'right' | 'bottom' | 'top') => edgeOf(job, box, side);
   return {
@@ -69,7 +69,7 @@ function sectionOf(known: BoxKnown, behind: Working, found: StudsFound, sawn: bo
         }
       : {}),
     cut: { left, right, bottom, top, depth: box.cut.depth, chance, behind: behind.value, done: sawn },
-    first: { ...first, chance: firstChance, done: isTicked(job, 'box.first-cut') },
+    first: { ...first, chance: firstChance, done: box.cut.first !== undefined || isTicked(job, 'box.first-cut') },
     steps: boxSteps(known, { box: first, chance: firstChance }),
     workings: {
       ...present({ bayLeft: bay?.left, bayRight: bay?.right, margin: bay?.margin, spreads: bay?.spreads }),

@@ -6,6 +6,7 @@ import type { StudsFound } from './inferStuds';
 import { oddJoints } from './markedJoints';
 import { masonryCourses } from './masonryCourses';
 import { isInOpening, wasOpened } from './openedWall';
+import { isVehicle } from '../room/roomKind';
 import { studBuildOf } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
 import { backingMet, SHEET_LIKELY } from './sheetBehind';
@@ -27,12 +28,16 @@ export function solidSections({ room, evidence = [] }: Job): Pick<Plan, 'courses
 /** What the readings show of the wall; sections without readings stay absent. */
 export function wallPart(
   job: Job,
-  { studs, wood, odd: oddMarks, sheet }: StudsFound,
+  { studs: found, wood, odd: oddMarks, sheet }: StudsFound,
 ): { section: WallSections; findings: Finding[] } {
   const { wall } = job.room;
   const evidence = (job.evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main');
   const odd = [...oddMarks, ...oddJoints(wall, evidence)];
-  const isRead = evidence.length + (job.scans ?? []).length > 0 && studBuildOf(wall).build.kind !== 'masonry';
+  // a vehicle's wall has a backing and a skin, and no studs
+  const studless = isVehicle(job);
+  const studs = studless ? [] : found;
+  const isRead =
+    !studless && evidence.length + (job.scans ?? []).length > 0 && studBuildOf(wall).build.kind !== 'masonry';
   const p = isRead ? [...wood].filter((_, x) => x % WOOD_STEP_MM === 0) : [];
   const noggings = noggingsOf(evidence, studs, wall.width);
   return {

@@ -17,6 +17,7 @@ import { LoadPart } from './LoadPart';
 import { PackingPart } from './PackingPart';
 import { PartsPart } from './PartsPart';
 import { MantelPart } from '../../work/MantelPart';
+import { SkinPart } from '../../work/VehiclePart';
 import { RemedyPart } from '../../work/RemedyPart';
 import { SchemePart } from './SchemePart';
 import { SetOutPart } from './SetOutPart';
@@ -53,6 +54,7 @@ export function HolesStage() {
           <Txt kind="bold">No holes yet: what is lacking stands above.</Txt>
         </View>
       ) : null}
+      <SkinPart />
       <RemedyPart />
       <FeltPart />
       {holes.map((h, i) => (

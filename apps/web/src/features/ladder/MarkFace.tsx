@@ -6,6 +6,7 @@ import { font } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { BigFigure, Fact } from '../../work/BigFigure';
+import { SkinNote } from '../../work/VehiclePart';
 import { sideWord } from '../../state/barNumbers';
 import { useRoomContext } from '../../state/roomState';
 
@@ -25,6 +26,7 @@ export function MarkFace({ hole, mark, words }: { hole: Hole; mark: Mark; words:
         <Verdict verdict={holeState(hole)} />
       </View>
       <Txt kind="small">{words.mind}</Txt>
+      <SkinNote />
       {belowLine && fromFirst ? (
         <>
           {Math.abs(belowLine.value) < LEVEL_MM ? (

@@ -15,6 +15,7 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { NameDialog } from '../../ui/NameDialog';
+import { BoxFields } from './BoxFields';
 import { MantelFields } from './MantelFields';
 import { newItem } from './newEntries';
 import { useRoomContext, useSeenWall } from '../../state/roomState';
@@ -119,6 +120,7 @@ function ItemFields({ item }: { item: Item }) {
     <>
       <TapeFields fields={itemFields(job, item, isFromCorner(seen))} />
       {item.kind === 'mantel' ? <MantelFields item={item} /> : null}
+      {item.kind === 'box' ? <BoxFields item={item} /> : null}
       <Switch
         label="the set may hang in front of it"
         testID="set-may-cover"

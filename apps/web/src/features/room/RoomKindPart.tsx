@@ -2,6 +2,7 @@ import type { BuildKind, HeightRule, Job, RoomKind, Side } from '@steddo/contrac
 import {
   CORNER_DEG,
   SIDE_WALL_MM,
+  boxesToCut,
   cornerSideOf,
   isCorner,
   measure,
@@ -12,12 +13,13 @@ import {
 import { roomKindName } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
+import { newBox } from '../../state/boxEdits';
 import { useRoomContext } from '../../state/roomState';
 import { Choice } from '../../ui/Choice';
 import { WALLS } from './buildChoices';
 
 /** Kinds of job that can be worked out from end to end. */
-const KINDS: readonly RoomKind[] = ['wall', 'corner', 'bench'];
+const KINDS: readonly RoomKind[] = ['wall', 'corner', 'recess', 'vehicle', 'bench'];
 
 /** What kind of job it is; of a corner, where its other wall is and how that is made. */
 export function RoomKindPart() {
@@ -43,6 +45,11 @@ function kindCommand(job: Job, kind: RoomKind): Command {
   const put: Command = { do: 'put', path: 'room.kind', value: kind };
   const rule = heightRuleOf(job, kind);
   if (rule) return { do: 'all', commands: [put, { do: 'put', path: 'aim.height', value: rule }] };
+  // of a vehicle's wall only the backing counts: where it is, is traced at the wall
+  if (kind === 'vehicle' && (job.guessed ?? []).includes('room.wall.build.kind'))
+    return { do: 'all', commands: [put, { do: 'put', path: 'room.wall.build.kind', value: 'metal-backing' }] };
+  if (kind === 'recess' && boxesToCut(job.room.objects).length === 0)
+    return { do: 'all', commands: [put, ...addBox(job)] };
   if (kind !== 'corner' || job.room.corner) return put;
   return {
     do: 'all',
@@ -53,6 +60,21 @@ function kindCommand(job: Job, kind: RoomKind): Command {
       { do: 'put', path: 'guessed', value: [...(job.guessed ?? []), 'room.sideWalls.left.width'] },
     ],
   };
+}
+
+/** The box that the job is about, its place a guess until it is measured, and the set centred on it. */
+function addBox(job: Job): Command[] {
+  const box = newBox(job);
+  const path = `room.objects.${box.id}` as const;
+  return [
+    { do: 'put', path, value: box },
+    { do: 'put', path: 'aim.centre', value: { on: 'object', object: box.id } },
+    {
+      do: 'put',
+      path: 'guessed',
+      value: [...(job.guessed ?? []), ...['left', 'bottom', 'top'].map((f) => `${path}.${f}`)],
+    },
+  ];
 }
 
 /** The height that is usual there, while nobody has chosen another: at a bench the upper edge at the eyes, else the middle. */

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
 import type { Job } from '@steddo/contract';
+import { isVehicle } from '@steddo/core';
 import { freeTitle, newRoomFrom } from '../../data/newRoom';
 import { rooms } from '../../data/shared';
 import type { ListedRoom } from '../../data/useLists';
@@ -58,13 +59,15 @@ export function RoomMenu({ room, job, titles, onClose, onRemoved }: Props) {
         <Action
           quiet
           icon="plus"
-          label="new room from this one"
+          label={isVehicle(job) ? 'a second place for this set' : 'new room from this one'}
           testID="room-from"
           disabled={busy}
           onPress={() => void create(newRoomFrom(job, freeTitle(title, titles)))}
         />
         <Txt kind="small" soft>
-          The same set, mount and kit on another wall; nothing of this wall goes along.
+          {isVehicle(job)
+            ? 'The same set and mount, with heights and clearances of its own: two small screws are loosened, it is slid out, and they are tightened again.'
+            : 'The same set, mount and kit on another wall; nothing of this wall goes along.'}
         </Txt>
         <Action
           quiet

@@ -65,6 +65,8 @@ function stepText(next: NextStep): string {
   switch (next.to) {
     case 'ladder':
       return next.left === 1 ? 'one hole to drill' : `${next.left} holes to drill`;
+    case 'box':
+      return next.left === 1 ? 'one step at the box' : `${next.left} steps at the box`;
     case 'timber':
       return next.left === 1 ? 'one hole of the timber to drill' : `${next.left} holes of the timber to drill`;
     case 'stage':

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { isVehicle } from '@steddo/core';
 import { useCanvas } from '../../state/canvasState';
 import { useRoomContext } from '../../state/roomState';
 import { Action } from '../../ui/Action';
@@ -12,7 +13,9 @@ export function BackingOutline() {
   const { kind } = job.room.wall.build;
   const backed = kind === 'timber-backing' || kind === 'metal-backing';
   const met = plan.findings.some((f) => f.code === 'sheet-behind-board') || plan.backing !== undefined;
-  if (!backed && !met) return null;
+  const vehicle = isVehicle(job);
+  // one that was taped as a part of the wall has its own numbers
+  if (vehicle ? plan.vehicle?.backing !== undefined && !plan.backing : !backed && !met) return null;
   if (trace === 'backing') return <TraceNote onLetGo={() => setTrace(undefined)} />;
   const { left, right, bottom, top } = plan.backing ?? {};
   const known = left !== undefined && right !== undefined && bottom !== undefined && top !== undefined;
@@ -22,7 +25,9 @@ export function BackingOutline() {
         <Txt>{`Backing ${say.length(right - left)} wide and ${say.length(top - bottom)} high, from ${say.length(left)} from the left and ${say.length(bottom)} up.`}</Txt>
       ) : (
         <Txt kind="small" soft>
-          Poke along its edges where the plate will hide it, and trace what you found; each edge can be typed too.
+          {vehicle
+            ? 'By its label or the maker’s drawing, then a magnet along all four edges; tape the corners and trace them. Each edge can be typed too.'
+            : 'Poke along its edges where the plate will hide it, and trace what you found; each edge can be typed too.'}
         </Txt>
       )}
       <Action

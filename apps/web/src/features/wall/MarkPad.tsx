@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Build, Job } from '@steddo/contract';
-import type { Command } from '@steddo/core';
+import { isVehicle, type Command } from '@steddo/core';
 import type { Field } from '../../pad/fields';
 import { usePad } from '../../pad/PadContext';
 import { TapeFields } from '../../pad/TapeField';
@@ -49,7 +49,7 @@ const RUN = 12;
 export function MarkPad() {
   const { job } = useRoomContext();
   const { y, setY } = useWall();
-  const { first, others } = marksFor(job.room.wall.build.kind);
+  const { first, others } = marksFor(isVehicle(job) ? 'metal-backing' : job.room.wall.build.kind);
   // brick in a zone of a wall of studs has its joints too
   const zoned = (job.room.wall.zones ?? []).some((z) => z.build?.kind === 'masonry') && !first.includes('joint');
   return (

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Build, Job } from '@steddo/contract';
-import { buildsOf, studBuildOf } from '@steddo/core';
+import { buildsOf, isVehicle, studBuildOf } from '@steddo/core';
 import { Txt } from '../../ui/Txt';
 import { Findings } from '../../work/Findings';
 import { Fold } from '../../ui/Fold';
@@ -12,6 +12,8 @@ import { MarkPad } from './MarkPad';
 import { Masonry } from './Masonry';
 import { NextLookCard } from './NextLookCard';
 import { PokePart } from './PokePart';
+import { BoxPart } from '../../work/BoxPart';
+import { SkinPart } from '../../work/VehiclePart';
 import { MantelPart } from '../../work/MantelPart';
 import { HoleCertainty } from '../../work/HoleCertainty';
 import { ByWall, WallSwitch } from '../../work/WallSwitch';
@@ -32,7 +34,7 @@ export function WallStage({ switched }: { switched?: boolean }) {
 function OneWall() {
   const { job, plan } = useRoomContext();
   const { kind } = studBuildOf(job.room.wall).build;
-  const studs = kind === 'timber-stud' || kind === 'metal-stud' || kind === 'unknown';
+  const studs = !isVehicle(job) && (kind === 'timber-stud' || kind === 'metal-stud' || kind === 'unknown');
   const masonry = masonryOf(job);
   const marks = (job.evidence ?? []).length + (job.scans ?? []).length;
   return (
@@ -45,6 +47,9 @@ function OneWall() {
       {kind !== 'masonry' ? <BackingOutline /> : null}
       <FeltPart />
       <Findings stage="wall" />
+      {plan.recess ? <Heading text="the box in the wall" /> : null}
+      <BoxPart />
+      <SkinPart />
       {plan.mantel?.timber ? (
         <Fold name="mantel on its timber">
           <MantelPart />
