@@ -122,7 +122,14 @@ export { seeded } from './instruments/random';
 export { edgeSlope, simulatedSlope, steadyAngle, type LevelSample, type LiveLevel } from './instruments/liveLevel';
 export { simulated } from './instruments/simulated';
 export type { CameraView, FinderKind, Instruments, Pass, Poked, Signal } from './instruments/instruments';
-export { practiceWall, practiceWalls, untouched, type PracticeWalls } from './practice/practiceWall';
+export {
+  hasSheet,
+  practiceWall,
+  practiceWalls,
+  SHEET_POKES,
+  untouched,
+  type PracticeWalls,
+} from './practice/practiceWall';
 export { followAdvice, passMarks, type Advised } from './practice/followAdvice';
 export {
   landsIn,

@@ -1,7 +1,18 @@
 import type { Job, Zone } from '@steddo/contract';
 import { demoCatalogue, narrowboatCabin } from '@steddo/samples';
 import fc from 'fast-check';
-import { evaluate, plan, rankMounts, withKit } from '../src';
+import {
+  evaluate,
+  landsIn,
+  plan,
+  practiceScore,
+  practiceWalls,
+  rankMounts,
+  SHEET_POKES,
+  simulated,
+  untouched,
+  withKit,
+} from '../src';
 
 /* A vehicle's thin wall: a backing, a skin, and screws that stop between them. */
 
@@ -206,5 +217,60 @@ describe('on the road', () => {
     const outside = plan({ ...cabin, mount: { ...cabin.mount!, outside: true } });
     expect(outside.day!.steps.map((s) => s.id)).toContain('vehicle.seal');
     expect(codes({ ...cabin, mount: { ...cabin.mount!, outside: true } })).toContain('seal-outside');
+  });
+});
+
+describe('a practice wall with a sheet', () => {
+  it('tells nothing of where it is before it is found, and can be hung on', () => {
+    const start = untouched(cabin);
+    expect(start.room.wall.zones).toBeUndefined();
+    expect(start.room.wall.build).toMatchObject({ kind: 'metal-backing', thickness: 2, depth: 52 });
+    for (let seed = 1; seed <= 20; seed++) {
+      const { main: wall } = practiceWalls(start, seed);
+      expect(practiceWalls(start, seed).main).toEqual(wall);
+      expect(wall.studs).toEqual([]);
+      const { left, right, bottom, top } = wall.sheet!;
+      const edge = (side: 'left' | 'right' | 'top' | 'bottom', x: number, y: number) => ({
+        id: side,
+        kind: 'backing-edge' as const,
+        ...{ side, x, y },
+      });
+      const evidence = [
+        edge('left', left, 1000),
+        edge('right', right, 1000),
+        edge('bottom', 900, bottom),
+        edge('top', 900, top),
+      ];
+      const found = plan({ ...start, evidence });
+      // a screw is a whole diameter and a half inside it, wherever its sheet is
+      for (const h of found.holes!) expect(landsIn(wall, h, 5.5)).toBe(true);
+      expect(
+        practiceScore(
+          { main: wall },
+          start,
+          { pokes: [], looks: [], holes: found.holes!.map(({ x, y }) => ({ x, y })) },
+          SHEET_POKES,
+        ),
+      ).toMatchObject({
+        landed: 4,
+        points: 100,
+      });
+      expect(landsIn(wall, { x: left + 5, y: (bottom + top) / 2 }, 5.5)).toBe(false);
+    }
+  });
+
+  it('holds a magnet from edge to edge, and a poke meets it or nothing', () => {
+    const { main: wall } = practiceWalls(untouched(cabin), 3);
+    const { left, right, bottom, top } = wall.sheet!;
+    const tools = simulated(wall, 7);
+    const pass = tools.begin('magnet', (bottom + top) / 2);
+    const lit = Array.from({ length: 1850 }, (_, x) => x).filter((x) => pass.at(x).lit);
+    // an edge finder's error, 4 mm: within four of it
+    expect(Math.abs(lit[0]! - left)).toBeLessThan(17);
+    expect(Math.abs(lit.at(-1)! - right)).toBeLessThan(17);
+    expect(tools.begin('magnet', top + 30).at((left + right) / 2).lit).toBe(false);
+    const pokes = (x: number) => Array.from({ length: 50 }, () => tools.poke(x, (bottom + top) / 2).found);
+    expect(pokes((left + right) / 2).filter((f) => f === 'backing').length).toBeGreaterThan(40);
+    expect(pokes(left - 40).filter((f) => f === 'hollow').length).toBeGreaterThan(40);
   });
 });

@@ -49,6 +49,7 @@ export function hiddenScene(wall: HiddenWall, log: PracticeLog): Scene {
   const within = (x: number) => Math.min(width, Math.max(0, x));
   const shapes: Shape[] = [
     { kind: 'rect', role: 'wall', id: 'wall', ...bounds },
+    ...(wall.sheet ? [{ kind: 'rect', role: 'backing', id: 'sheet', ...wall.sheet } as const] : []),
     ...wall.studs.flatMap((s, i) =>
       Array.from({ length: s.plies }, (_, k) => k).flatMap((k): Shape[] => {
         const at = s.left + k * s.ply;

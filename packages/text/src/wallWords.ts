@@ -9,6 +9,7 @@ export type MarkKind =
   | 'centre'
   | 'wood'
   | 'hollow'
+  | 'backing'
   | 'fastener'
   | 'outlet-left'
   | 'outlet-right'
@@ -34,6 +35,7 @@ export const markKindName: Record<MarkKind, string> = {
   centre: 'centre',
   wood: 'probe: wood',
   hollow: 'probe: hollow',
+  backing: 'probe: backing',
   fastener: 'board screw',
   'outlet-left': 'box, stud on its left',
   'outlet-right': 'box, stud on its right',

@@ -8,6 +8,7 @@ export function markOf(kind: MarkKind, id: string, x: number, y: number): Eviden
     case 'wood':
     case 'hollow':
     case 'metal':
+    case 'backing':
       return { id, kind: 'probe', x, y, found: kind };
     case 'outlet-left':
       return { id, kind: 'outlet-side', x, y, side: 'left' };

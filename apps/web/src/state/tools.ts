@@ -21,6 +21,8 @@ export interface Change {
   /** It lit up there, or went out. */
   on: boolean;
   going: 'left' | 'right';
+  /** It is a sheet that holds it, no screw. */
+  sheet?: boolean;
 }
 
 export const isFinder = (kind: Tool['kind']): kind is FinderKind => kind !== 'drill' && kind !== 'camera';
@@ -38,7 +40,8 @@ export function slid(tool: Tool, x: number, y: number): Tool {
   for (let i = 1; i <= steps; i++) {
     const at = tool.x + ((x - tool.x) * i) / steps;
     const signal = tool.pass.at(at);
-    if (signal.lit !== lit) changes.push({ x: at, y: signal.y ?? y, on: signal.lit, going });
+    if (signal.lit !== lit)
+      changes.push({ x: at, y: signal.y ?? y, on: signal.lit, going, ...(signal.sheet ? { sheet: true } : {}) });
     lit = signal.lit;
   }
   const { from, to } = tool.swept ?? { from: tool.x, to: tool.x };
@@ -80,6 +83,12 @@ export function passMarksOf({ kind, changes }: Tool): PassMark[] {
         return before.on && !c.on ? [{ kind: 'centre' as const, x: (before.x + c.x) / 2, y: c.y }] : [];
       });
     case 'magnet':
+      if (changes.some((c) => c.sheet))
+        return changes.map(({ x, y, on, going }) => ({
+          kind: on === (going === 'right') ? 'backing-left' : 'backing-right',
+          x,
+          y,
+        }));
       return lights.map(({ x, y, going }) => ({
         kind: 'fastener',
         x: x + (going === 'right' ? MAGNET_HALF_MM : -MAGNET_HALF_MM),

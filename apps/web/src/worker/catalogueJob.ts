@@ -7,6 +7,7 @@ import {
   placeOf,
   rankOne,
   readingsOf,
+  roomKindOf,
   searchFirst,
   type FitContext,
   type RankPlace,
@@ -121,17 +122,23 @@ export class MountRanking {
  * decides can be missing from what is kept by it.
  */
 function asRanked(job: Job): Job {
-  const { screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits, leads, hang } = job;
+  const { screen, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits, leads, hang } = job;
   const { centreX, centreY, fold, packing, cornerGap, cornerTurn, portrait } = job.choices ?? {};
   const school = job.fixing?.school;
   return {
     ...{ format: job.format, version: job.version, title: '', units: job.units },
-    ...{ screen, room, aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits },
+    ...{ screen, room: saidKind(job), aim, guessed, evidence, scans, looks, drilled, anchors, lags, bits },
     // who lifts it goes by them
     ...{ leads, hang },
     choices: { centreX, centreY, fold, packing, cornerGap, cornerTurn, portrait },
     ...(school ? { fixing: { school } } : {}),
   };
+}
+
+/** The room with its kind where that follows from the picked mount: the list has none. */
+function saidKind({ room, mount }: Job): Job['room'] {
+  const kind = roomKindOf({ room, ...(mount ? { mount } : {}) });
+  return room.kind === undefined && kind !== 'wall' ? { ...room, kind } : room;
 }
 
 function passes({ mount, stops }: RankPlace, { text, types, fitting }: MountQuery): boolean {

@@ -24,6 +24,8 @@ export interface HiddenWall {
   screws: { x: number; y: number }[];
   noggings: { y: number; left: number; right: number }[];
   runs: Run[];
+  /** Instead of studs a sheet behind the panel, and nothing beside it. */
+  sheet?: { left: number; right: number; bottom: number; top: number };
   /** Metal plates that guard cables where they cross a stud; not all are there. */
   guards: { x: number; y: number }[];
 }
@@ -60,6 +62,32 @@ export function hiddenWall(job: Job, seed: number): HiddenWall {
         ? studs.flatMap((s) => (random.next() < 0.5 ? [{ x: s.left + s.ply / 2, y: r.at }] : []))
         : [],
     ),
+  };
+}
+
+/** A sheet goes so far beyond the plate that hangs on it, mm: a screw's edge and the hand. Ours. */
+const BEYOND_PLATE_MM = { least: 45, most: 170 } as const;
+
+/**
+ * A thin wall with a sheet behind its panel, about where a plate would be and further on each side by chance; on some a
+ * cable that runs beside it. The same seed, the same wall.
+ */
+export function hiddenSheet(job: Job, seed: number, plate: NonNullable<HiddenWall['sheet']>): HiddenWall {
+  const random = seeded(seed);
+  const { width, height, build } = job.room.wall;
+  const beyond = () => random.between(BEYOND_PLATE_MM.least, BEYOND_PLATE_MM.most);
+  const sheet = {
+    left: Math.max(0, plate.left - beyond()),
+    right: Math.min(width, plate.right + beyond()),
+    bottom: Math.max(0, plate.bottom - beyond()),
+    top: Math.min(height, plate.top + beyond()),
+  };
+  const cable = random.next() < 0.5;
+  const at = sheet.right + random.between(20, 120);
+  const run: Run = { what: 'cable', way: 'vertical', at, from: 0, to: height, onBoard: random.next() < 0.5 };
+  return {
+    ...{ seed, width, height, board: build.board ?? 4, studs: [], screws: [], noggings: [], guards: [], sheet },
+    runs: cable && at < width ? [run] : [],
   };
 }
 

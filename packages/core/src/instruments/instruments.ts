@@ -9,6 +9,8 @@ export interface Signal {
   lit: boolean;
   /** Height of what a magnet has found; it is waved up and down as it goes. */
   y?: number;
+  /** It is held all along: a sheet, no screw. */
+  sheet?: boolean;
 }
 
 /** One pass of a finder along a line: ask it again at each place that it comes to. */
@@ -18,7 +20,7 @@ export interface Pass {
 
 /** What a small drill met, and whether something was felt that is neither wood nor a hollow. */
 export interface Poked {
-  found: 'wood' | 'hollow';
+  found: 'wood' | 'hollow' | 'backing';
   felt: boolean;
 }
 

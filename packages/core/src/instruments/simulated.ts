@@ -61,6 +61,12 @@ const passes: Record<FinderKind, (wall: HiddenWall, y: number, random: Random) =
     return litIn([...spans, ...falseSpans(wall, random, SPURIOUS.centre, 2 * CENTRE_LIT_MM)]);
   },
   magnet(wall, y, random) {
+    const { sheet } = wall;
+    if (sheet) {
+      const [from, to] = [sheet.left + random.normal(EDGE_SD_MM), sheet.right + random.normal(EDGE_SD_MM)];
+      const at = y >= sheet.bottom && y <= sheet.top;
+      return { at: (x) => ({ lit: at && x >= from && x <= to, sheet: true }) };
+    }
     // nails and staples that hold no board are its false readings
     const strays = falseSpans(wall, random, SPURIOUS.fastener, 0).map((s) => ({ x: s.from, y }));
     const near = [...wall.screws, ...strays].filter((s) => Math.abs(s.y - y) <= MAGNET_WAVE_MM);
@@ -115,8 +121,13 @@ export function runAt(wall: HiddenWall, x: number, y: number, diameter: number):
 const POKE_MM = 1.6;
 
 function pokeAt(wall: HiddenWall, x: number, y: number, random: Random): Poked {
-  const wood = woodAt(wall, x, y);
   const misled = random.next() < PROBE_WRONG;
+  const { sheet } = wall;
+  if (sheet) {
+    const on = x >= sheet.left && x <= sheet.right && y >= sheet.bottom && y <= sheet.top;
+    return { found: on !== misled ? 'backing' : 'hollow', felt: runAt(wall, x, y, POKE_MM) !== undefined };
+  }
+  const wood = woodAt(wall, x, y);
   return { found: wood !== misled ? 'wood' : 'hollow', felt: runAt(wall, x, y, POKE_MM) !== undefined };
 }
 

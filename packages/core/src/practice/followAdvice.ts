@@ -2,6 +2,7 @@ import type { Evidence, Job, Looking, NextLook, Scan, Side } from '@steddo/contr
 import type { Instruments, FinderKind } from '../instruments/instruments';
 import { newMemory } from '../memory';
 import { plan } from '../plan';
+import { hasSheet, SHEET_POKES } from './practiceWall';
 import { readingsOf } from '../wall/inferStuds';
 import { nextLooks } from '../looks/nextLook';
 import { footSeen, wallSeen } from '../twoWalls/wallSeen';
@@ -29,6 +30,8 @@ export function followAdvice(
   steps: () => void = () => undefined,
   wall: 'main' | Side = 'main',
 ): Advised {
+  // of a sheet nobody is asked where its studs are
+  if (hasSheet(start)) return { job: start, pokes: SHEET_POKES, passes: 2 };
   const memory = newMemory();
   let job = start;
   let [pokes, passes] = [0, 0];

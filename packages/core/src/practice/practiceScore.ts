@@ -83,9 +83,11 @@ function hits(
   });
 }
 
-/** Wood of one ply for 1.5 diameters on both sides of the shank's middle. */
+/** Wood of one ply for 1.5 diameters on both sides of the shank's middle; of a sheet as far inside its edges. */
 export function landsIn(wall: HiddenWall, { x, y }: { x: number; y: number }, diameter: number): boolean {
   const by = EDGE_DIAMETERS * diameter;
+  const { sheet } = wall;
+  if (sheet) return x - by >= sheet.left && x + by <= sheet.right && y - by >= sheet.bottom && y + by <= sheet.top;
   return wall.studs.some((s) => {
     const { left } = facesAt(s, y, wall.height);
     return Array.from({ length: s.plies }, (_, i) => left + i * s.ply).some((a) => x - by >= a && x + by <= a + s.ply);

@@ -1,9 +1,11 @@
-import type { Job, Mount, Side } from '@steddo/contract';
-import { facesAt, hiddenWall, type HiddenWall } from '../instruments/hiddenWall';
+import type { BuildKind, Job, Mount, Side } from '@steddo/contract';
+import { facesAt, hiddenSheet, hiddenWall, type HiddenWall } from '../instruments/hiddenWall';
 import { plan } from '../plan';
 import { plateSpots } from '../plate/planPlate';
 import { lagSetting, plateOptions } from '../plate/plateSearch';
 import { leaf } from '../primitives/working';
+import { isVehicle } from '../room/roomKind';
+import { WALL_KINDS } from '../room/wallKinds';
 import { sideWallJob } from '../room/wallView';
 import { footMount } from '../twoWalls/footMount';
 
@@ -21,10 +23,24 @@ const FAR_STEP = 104_729;
 /** A foot's stud is found no better than this, mm: further in under its slots it is still under them. */
 const FOUND_MM = 4;
 
-/** A job as it is before anybody has touched the wall. */
+/** A job as it is before anybody has touched the wall: of a taped backing only what it is. */
 export function untouched({ evidence: _e, scans: _s, looks: _l, drilled: _d, ...job }: Job): Job {
-  return job;
+  const zones = job.room.wall.zones ?? [];
+  const taped = zones.find((z) => z.build?.kind !== undefined && isSheet(z.build.kind));
+  if (!isVehicle(job) || !taped) return job;
+  const { zones: _, ...wall } = job.room.wall;
+  const others = zones.filter((z) => z !== taped);
+  const build = { ...wall.build, ...taped.build };
+  return { ...job, room: { ...job.room, wall: { ...wall, build, ...(others.length > 0 ? { zones: others } : {}) } } };
 }
+
+const isSheet = (name: BuildKind): boolean => WALL_KINDS[name].main === 'backing';
+
+/** Whether a room's wall has a sheet to be found instead of studs. */
+export const hasSheet = ({ room }: Pick<Job, 'room'>): boolean => isSheet(room.wall.build.kind);
+
+/** Pokes that find the upper and the lower edge of a sheet by halving, from where the plate is. Ours. */
+export const SHEET_POKES = 8;
 
 /**
  * A hidden wall for a job that its mount can be hung on: the first of this seed's walls whose studs come
@@ -32,8 +48,9 @@ export function untouched({ evidence: _e, scans: _s, looks: _l, drilled: _d, ...
  */
 export function practiceWall(job: Job, seed: number): HiddenWall {
   const bare = untouched(job);
-  const placement = plan(bare).placement;
+  const { placement } = plan(bare);
   const { mount } = job;
+  if (hasSheet(bare) && placement?.plate) return hiddenSheet(bare, seed * SEEDS_APART, placement.plate);
   if (!placement || !mount) return hiddenWall(job, seed * SEEDS_APART);
   return firstThatHangs(bare, { seed, mount, places: [placement.centre], tries: TRIES, step: 1 });
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
-import { cornerSideOf, isCorner, untouched } from '@steddo/core';
+import { cornerSideOf, hasSheet, isCorner, untouched } from '@steddo/core';
 import type { Job } from '@steddo/contract';
 import { buildName } from '@steddo/text';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
@@ -71,7 +71,9 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
         </View>
       ) : fit.length === 0 ? (
         <View style={{ padding: 16 }}>
-          <Txt soft>Practice needs a room with a stud wall and a mount whose plate is measured. Make one first.</Txt>
+          <Txt soft>
+            Practice needs a room with a stud wall or a backing, and a mount whose plate is measured. Make one first.
+          </Txt>
         </View>
       ) : (
         <Choice
@@ -127,12 +129,14 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
 }
 
 /** Why a room is no practice wall; undefined where it is one. */
-function whyNot({ mount, room }: Job): string | undefined {
+function whyNot(job: Job): string | undefined {
+  const { mount, room } = untouched(job);
   const { kind } = room.wall.build;
+  const sheet = hasSheet({ room });
   const other = isCorner({ mount, room }) ? room.sideWalls?.[cornerSideOf({ room })]?.build?.kind : undefined;
   if (other !== undefined && other !== 'timber-stud')
     return `the other wall is a ${buildName(other)}: there are no studs to find`;
-  if (kind !== 'timber-stud') return `a ${buildName(kind)}: there are no studs to find`;
+  if (kind !== 'timber-stud' && !sheet) return `a ${buildName(kind)}: there are no studs to find`;
   if (!mount) return 'no mount is picked';
   return mount.plate?.slots ? undefined : `the plate of ${mount.name} is not measured`;
 }

@@ -35,7 +35,7 @@ const OTHERS: readonly MarkKind[] = [
 function marksFor(kind: Build['kind']): { first: readonly MarkKind[]; others: readonly MarkKind[] } {
   if (kind === 'masonry') return { first: JOINTS, others: ['live', 'metal'] };
   if (kind === 'timber-backing' || kind === 'metal-backing')
-    return { first: BACKING, others: ['live', 'metal', 'wood', 'hollow'] };
+    return { first: BACKING, others: ['backing', 'hollow', 'live', 'metal', 'wood'] };
   return { first: ['edge-left', 'edge-right', 'centre', 'wood', 'hollow'], others: OTHERS };
 }
 /** Marks come in pairs: after a left edge its right edge, then the next stud's left edge. */
