@@ -36,9 +36,6 @@ const sliding = async (page: Page) => {
   await page.mouse.up();
 };
 
-/** Twenty thousand draws, and their chart. */
-const drawn = (page: Page) => page.getByTestId('tolerance-chart').locator('svg').waitFor();
-
 const SHOTS: Shot[] = [
   { name: 'phone-rooms', path: '/' },
   { name: 'phone-room', path: '/room/stove-parlour/room' },
@@ -54,7 +51,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-bench', path: '/room/clockmakers-bench/reach' },
   { name: 'phone-ladder', path: '/room/guest-room/ladder' },
   { name: 'phone-level', path: '/room/guest-room/level', dark: true },
-  { name: 'phone-tolerance', path: '/room/guest-room/tolerance', first: drawn },
+  { name: 'phone-box', path: '/room/hallway-niche/box' },
   { name: 'phone-hang', path: '/room/attic-snug/hang' },
   { name: 'phone-day', path: '/room/guest-room/day' },
   { name: 'wide-wall', path: '/room/guest-room/wall', wide: true },

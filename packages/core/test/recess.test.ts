@@ -255,6 +255,25 @@ describe('two brackets beside a box', () => {
     expect(holes!.map((h) => h.y)).toEqual([1530, 1530, 1270, 1270]);
     const { left, right, bottom, top } = recess!.cut;
     for (const h of holes!) expect(h.x > left && h.x < right && h.y > bottom && h.y < top).toBe(false);
+    // nor on anchors, which would go anywhere else in the board
+    const kit = { anchors: demoCatalogue.anchors!, fixing: { school: 'rated-anchors' as const } };
+    const fixed = demoCatalogue.mounts.find((m) => m.id === 'slat-2')!;
+    const where = { left: 985, right: 1055, bottom: 1300, top: 1520, plateMayCover: true };
+    const aim: Job['aim'] = { ...niche.aim, centre: { on: 'wall' } };
+    const onBoard = (cut: boolean): Job => {
+      const job = withBox(where, { ...niche, ...kit, aim, mount: fixed, evidence: [], scans: [] });
+      const objects = job.room.objects!.map((o): Item => {
+        const { cut: depth, ...rest } = o;
+        return cut && depth ? o : rest;
+      });
+      return { ...job, room: { ...job.room, kind: 'wall', objects } };
+    };
+    const inside = (job: Job) =>
+      (plan(job).holes ?? []).filter(
+        (h) => h.x > where.left && h.x < where.right && h.y > where.bottom && h.y < where.top,
+      ).length;
+    expect(inside(onBoard(false))).toBeGreaterThan(0);
+    expect(inside(onBoard(true))).toBe(0);
     // the box lies between them: its height is not the plate's business
     expect(placement!.centre.y).toBeCloseTo(1400, 9);
     for (const h of holes!) for (const w of Object.values(h.workings)) expect(evaluate(w!)).toBeCloseTo(w!.value, 6);

@@ -2,6 +2,7 @@ import type { Job, Zone } from '@steddo/contract';
 import { demoCatalogue, narrowboatCabin } from '@steddo/samples';
 import fc from 'fast-check';
 import {
+  estimateUtilisation,
   evaluate,
   landsIn,
   plan,
@@ -199,6 +200,14 @@ describe('on the road', () => {
     expect(stop.values.handling).toBe('travel');
     expect(made.loads!.standing).toBeLessThan(1);
     expect(rankMounts([heavy.mount!], heavy)[0]!.verdict).toBe('stop');
+  });
+
+  it('the closed form for long lists counts it too', () => {
+    const { arm: _a, swivel: _s, ...still } = cabin.mount!;
+    const mount = { ...still, depth: { folded: 44 } };
+    const wall = { ...cabin.room.wall, build: { ...cabin.room.wall.build, ...cabin.room.wall.zones![0]!.build } };
+    const use = (vehicle: boolean) => estimateUtilisation(mount, cabin.screen, wall, 0, vehicle)!.utilisation;
+    expect(use(true)).toBeCloseTo(3 * use(false), 9);
   });
 
   it('in a house nothing of it is counted', () => {
