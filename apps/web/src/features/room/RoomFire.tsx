@@ -65,7 +65,7 @@ export function fireFields({ room, screen }: Job, set: { x: number; y: number } 
       ...{ kind: 'length', min: 0, max: 3000 },
     }),
     ruled('flue-clearance', {
-      label: 'a set keeps off a flue vent by',
+      label: 'a set or a box keeps off a flue vent by',
       hint: "the flue's label",
       ...{ kind: 'length', min: 0, max: 3000 },
     }),
