@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { anchor, bit, lag, mount, screenFields } from './catalogue';
+import { photo } from './photo';
 import { build, floorThing, item, roomKind, rule, viewer, zone } from './room';
 import {
   angle,
@@ -164,6 +165,9 @@ const levelReading = z
     }
   });
 
+/** A day and a time of day where the room is: `2027-03-04T09:00`. */
+const localTime = z.iso.datetime({ local: true, offset: false, error: 'takes a local time such as 2027-03-04T09:00' });
+
 const note = z.union([words, z.strictObject({ text: words, at: at.optional() })]);
 
 export const job = z
@@ -276,6 +280,9 @@ export const job = z
         }),
       )
       .optional(),
+    photos: z.array(photo).max(400).optional(),
+    /** When somebody comes, local time. */
+    visit: z.strictObject({ start: localTime }).optional(),
     floorHeights: z.array(z.strictObject({ id: id.optional(), x: coordinate, drop: coordinate })).optional(),
     levelReadings: z.array(levelReading).max(400).optional(),
     record: z
@@ -303,6 +310,7 @@ export const job = z
       ['lags', value.lags],
       ['bits', value.bits],
       ['leads', value.leads],
+      ['photos', value.photos],
       ['measured', value.measured],
       ['levelReadings', value.levelReadings],
       ['floorHeights', value.floorHeights],

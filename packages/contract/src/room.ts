@@ -112,6 +112,9 @@ export const item = z
     mass: mass.optional(),
     /** By how many fixings it hangs. */
     fixings: z.number().int().positive().max(12).optional(),
+    /** How far off its edges may be, mm (95 %), where it was measured by a picture: that picture's id. */
+    doubt: length.optional(),
+    photo: id.optional(),
   })
   .refine((r) => r.left < r.right, leftToRight)
   .refine((r) => r.bottom < r.top, bottomToTop);

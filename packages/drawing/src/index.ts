@@ -22,3 +22,4 @@ export { mountAboveScene } from './mountAboveScene';
 export { mountSideScene } from './mountSideScene';
 export { plateScene, type PlateAsk } from './plateScene';
 export { boxScene, type BoxMeasures } from './boxShapes';
+export { templateScene } from './templateScene';

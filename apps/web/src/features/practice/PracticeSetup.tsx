@@ -4,7 +4,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { cornerSideOf, hasSheet, isCorner, untouched } from '@steddo/core';
 import type { Job } from '@steddo/contract';
 import { buildName } from '@steddo/text';
-import { useRoomList, type ListedRoom } from '../../data/useLists';
+import { bringSeen, useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
@@ -38,6 +38,10 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
   // a room that was asked for and is not on this device yet is waited for
   const wanted = fit.find((r) => r.id === room);
   const coming = !wanted && (asking || rooms.some((r) => r.id === room && !r.job));
+  // the device keeps the latest rooms; one that is asked for by name is fetched whichever it is
+  useEffect(() => {
+    if (coming && room) bringSeen(room);
+  }, [coming, room]);
   const chosen = wanted ?? (coming ? undefined : fit[0]);
   const start = async () => {
     if (!chosen) return;

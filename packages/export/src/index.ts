@@ -1,0 +1,11 @@
+/** What is computed, out of the phone: paper, drawings, calendar, tables. From plan and scene, never from a screen. */
+export { NotMade, VIEWS, viewOf, type Exported, type View } from './roomAndPlan';
+export { PAPERS, type Paper } from './paper';
+export { type SheetFonts } from './paperDoc';
+export { SPAN_WITHIN_MM, outermost, printScale, type PrintScale } from './printScale';
+export { TABLES, toCsv, type Table } from './toCsv';
+export { toDxf } from './toDxf';
+export { toIcs } from './toIcs';
+export { toSheet } from './toSheet';
+export { toSvg } from './toSvg';
+export { ROLL_MM, toTemplate } from './toTemplate';

@@ -1,0 +1,34 @@
+import type { Job, Plan } from '@steddo/contract';
+import { aboveScene, roomFace, sectionScene, sideScene, type Scene } from '@steddo/drawing';
+
+/** A job with what follows from it: all that any format is made of. */
+export interface Exported {
+  job: Job;
+  plan: Plan;
+}
+
+/** Why something cannot be made, in a sentence for whoever asked for it. */
+export class NotMade extends Error {}
+
+/** Which drawing of a room. */
+export const VIEWS = ['face', 'above', 'side', 'section'] as const;
+export type View = (typeof VIEWS)[number];
+
+/** A drawing of a room in mm; a section only where there are holes to cut through. */
+export function viewOf({ job, plan }: Exported, view: View): Scene {
+  switch (view) {
+    case 'face': {
+      const scene = roomFace(job, plan, 'holes');
+      return { ...scene, focus: scene.bounds };
+    }
+    case 'above':
+      return aboveScene(job, plan);
+    case 'side':
+      return sideScene(job, plan);
+    case 'section': {
+      const scene = sectionScene(job, plan);
+      if (!scene) throw new NotMade('there is no section: there are no holes yet');
+      return scene;
+    }
+  }
+}

@@ -1,0 +1,63 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Job } from '@steddo/contract';
+import { plan, withKit } from '@steddo/core';
+import { demoCatalogue } from '@steddo/samples';
+import type { Exported, SheetFonts } from '../src';
+
+/** What a format is made of in a test, and a PDF as another library reads it. */
+
+const FONTS = join(__dirname, '../../../node_modules');
+const own = '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin';
+const read = (path: string) => new Uint8Array(readFileSync(join(FONTS, path)));
+
+export const fonts: SheetFonts = {
+  plain: read(`${own}-400-normal.woff`),
+  bold: read(`${own}-700-normal.woff`),
+  fallback: read('dejavu-fonts-ttf/ttf/DejaVuSans.ttf'),
+};
+export const at = new Date('2027-03-04T10:00:00Z');
+
+export const exported = (job: Job): Exported => {
+  const whole = withKit(job, demoCatalogue);
+  return { job: whole, plan: plan(whole) };
+};
+
+interface ReadText {
+  text: string;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  /** Dark pixels where it stands, when it is rendered. */
+  ink: number;
+}
+
+interface ReadPage {
+  width: number;
+  height: number;
+  texts: ReadText[];
+  paths: [number, number][][];
+  tree: string[];
+}
+
+export interface ReadPdf {
+  title: string;
+  lang: string;
+  tagged: boolean;
+  pages: ReadPage[];
+}
+
+/** A PDF by pdfjs, in a process of its own: that library is a module of another kind than the tests. */
+export function readPdf(bytes: Uint8Array): ReadPdf {
+  const file = join(mkdtempSync(join(tmpdir(), 'steddo-pdf-')), 'sheet.pdf');
+  writeFileSync(file, bytes);
+  const { stdout, stderr, status } = spawnSync('node', [join(__dirname, 'readPdf.mjs'), file, '--paths', '--ink'], {
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  });
+  if (status !== 0) throw new Error(stderr);
+  return JSON.parse(stdout) as ReadPdf;
+}

@@ -1,0 +1,184 @@
+import type { Job } from '@steddo/contract';
+import {
+  clockmakersBench,
+  guestRoom,
+  hallwayNiche,
+  narrowboatCabin,
+  sewingCorner,
+  smallestRoom,
+  stoveParlour,
+} from '@steddo/samples';
+import { templateScene } from '@steddo/drawing';
+import { holeName } from '@steddo/text';
+import { NotMade, toSheet, toTemplate } from '../src';
+import { MARGIN_MM, tilesOf } from '../src/tiling';
+import { at, exported, fonts, readPdf, type ReadPdf } from './made';
+
+/* Paper, read back by pdfjs: what is written where, what is drawn where, and that there is ink in every word. */
+
+const words = ({ pages }: ReadPdf) =>
+  pages.map((p) =>
+    p.texts
+      .map((t) => t.text)
+      .join(' ')
+      .replace(/\s+/g, ' '),
+  );
+
+/** No word runs off the paper, none is invisible, and none lies over another. */
+function isLegible(pdf: ReadPdf): void {
+  for (const page of pdf.pages)
+    for (const t of page.texts) {
+      expect([t.text, t.x >= 4, t.x + t.width <= page.width - 3, t.y <= page.height - 3]).toEqual([
+        t.text,
+        true,
+        true,
+        true,
+      ]);
+      if (/[\p{L}\p{N}]/u.test(t.text)) expect([t.text, t.ink > 2]).toEqual([t.text, true]);
+    }
+}
+
+const sheetOf = async (job: Job, paper: 'a4' | 'letter' = 'a4') =>
+  readPdf(await toSheet(exported(job), { paper, fonts, at }));
+
+describe('the sheet', () => {
+  it('says everything about the guest room: title, holes, what they hold, cautions, the customer, the record', async () => {
+    const whole = exported(guestRoom);
+    const pdf = await sheetOf(guestRoom);
+    expect([pdf.title, pdf.lang, pdf.tagged]).toEqual(['Guest room', 'en-GB', true]);
+    const [page] = pdf.pages;
+    expect([page!.width, page!.height].map((mm) => Math.round(mm * 100) / 100)).toEqual([210, 297]);
+    const text = words(pdf).join(' ');
+    for (const h of whole.plan.holes!) expect(text).toContain(holeName(h, whole.plan.holes!));
+    for (const said of [
+      'Guest room',
+      'Holes, in the order in which they are drilled',
+      'What each fastener has to hold',
+      'Cautions',
+      'not an engineer’s approval',
+      'For the customer',
+      'Record',
+      `page 1 of ${pdf.pages.length}`,
+      `page ${pdf.pages.length} of ${pdf.pages.length}`,
+    ])
+      expect(text).toContain(said);
+    expect(page!.tree).toEqual(expect.arrayContaining(['Document', 'H1', 'H2', 'P', 'Figure', 'TH', 'TD']));
+    isLegible(pdf);
+  });
+
+  it('on letter is as large as letter is', async () => {
+    const [page] = (await sheetOf(guestRoom, 'letter')).pages;
+    expect([page!.width, page!.height].map((mm) => Math.round(mm * 100) / 100)).toEqual([215.9, 279.4]);
+  });
+
+  it.each([
+    ['empty', smallestRoom],
+    ['two walls', sewingCorner],
+    ['packing and a mantel', stoveParlour],
+    ['a box', hallwayNiche],
+    ['a thin wall', narrowboatCabin],
+    ['a bench', clockmakersBench],
+  ])('of a room with %s is legible', async (_, job) => {
+    isLegible(await sheetOf(job));
+  });
+
+  it('of long names and notes cuts no word', async () => {
+    const long = 'Schlossherrenzimmerwandbefestigung'.repeat(6);
+    const notes = Array.from({ length: 60 }, (_, i) => ({
+      text: `Note ${i + 1}: ${'the wall is as it is. '.repeat(12)}`,
+    }));
+    const pdf = await sheetOf({ ...guestRoom, title: `${long} of the house`.slice(0, 199), record: { notes } });
+    isLegible(pdf);
+    const text = words(pdf).join(' ');
+    for (const n of [1, 30, 60]) expect(text).toContain(`Note ${n}:`);
+  });
+
+  it('of right-to-left names has them in order, in a font that has their letters', async () => {
+    const pdf = await sheetOf({ ...guestRoom, title: 'Room שלום עולם 3', record: { notes: [{ text: 'غرفة النوم' }] } });
+    isLegible(pdf);
+    // the reader puts what stands right to left back into reading order: it could not if the words were drawn the wrong way round
+    const heading = pdf.pages[0]!.texts.filter((t) => t.height > 6);
+    const [room, hebrew] = ['Room', 'שלום עולם'].map((w) => heading.find((t) => t.text.startsWith(w)));
+    expect(room!.x).toBeLessThan(hebrew!.x);
+    expect(words(pdf).join(' ')).toContain('غرفة النوم');
+  });
+
+  it('with a letter that no font has is not made, and names it', async () => {
+    await expect(sheetOf({ ...guestRoom, title: 'Den 🦄' })).rejects.toThrow(/U\+1F984/);
+  });
+});
+
+describe('the template', () => {
+  const PAPER = { a4: { width: 210, height: 297 }, letter: { width: 215.9, height: 279.4 } };
+
+  it.each([
+    ['guest room', guestRoom, 'a4'],
+    ['guest room', guestRoom, 'letter'],
+    ['hallway niche', hallwayNiche, 'a4'],
+    ['narrowboat cabin', narrowboatCabin, 'letter'],
+  ] as const)(
+    'of the %s has every cross at full size on every sheet, and bars of 100 mm and 4 in (%#)',
+    async (_, job, paper) => {
+      const whole = exported(job);
+      const pdf = readPdf(await toTemplate(whole, { paper, fonts, at }));
+      const { bounds } = templateScene(whole.job, whole.plan)!;
+      const tiles = tilesOf(bounds, PAPER[paper]);
+      expect(pdf.pages).toHaveLength(tiles.length);
+      let crosses = 0;
+      pdf.pages.forEach((page, i) => {
+        const tile = tiles[i]!;
+        const level = (x: number, y: number, arm: number) =>
+          page.paths.some(
+            (p) =>
+              p.length === 2 &&
+              Math.abs(p[0]![0] - (x - arm)) < 0.1 &&
+              Math.abs(p[1]![0] - (x + arm)) < 0.1 &&
+              p.every(([, py]) => Math.abs(py - y) < 0.1),
+          );
+        for (const h of whole.plan.holes!) {
+          const on = h.x >= tile.left && h.x <= tile.right && h.y >= tile.bottom && h.y <= tile.top;
+          if (!on) continue;
+          crosses += 1;
+          expect([h.id, level(MARGIN_MM + h.x - tile.left, MARGIN_MM + tile.top - h.y, 8)]).toEqual([h.id, true]);
+        }
+        for (const bar of [100, 101.6]) {
+          const found = page.paths.filter(
+            (p) =>
+              p.length === 2 &&
+              Math.abs(Math.abs(p[1]![0] - p[0]![0]) - bar) < 0.001 &&
+              Math.abs(p[0]![1] - p[1]![1]) < 1e-6,
+          );
+          expect(found.length).toBeGreaterThan(0);
+        }
+        expect(page.texts.some((t) => t.text.includes(`sheet ${tile.name}`))).toBe(true);
+      });
+      // each hole is on a sheet, some on two
+      expect(crosses).toBeGreaterThanOrEqual(whole.plan.holes!.length);
+      isLegible(pdf);
+    },
+  );
+
+  it('on a roll is one sheet, as long as it has to be; a roll that is too narrow is refused', async () => {
+    const whole = exported(guestRoom);
+    const { pages } = readPdf(await toTemplate(whole, { paper: 'roll', width: 914, fonts, at }));
+    expect(pages).toHaveLength(1);
+    expect(pages[0]!.width).toBeCloseTo(914, 2);
+    await expect(toTemplate(whole, { paper: 'roll', width: 300, fonts, at })).rejects.toThrow(/300 mm wide/);
+    await expect(toTemplate(exported(smallestRoom), { paper: 'a4', fonts, at })).rejects.toThrow(NotMade);
+  });
+
+  it('covers its drawing with sheets that lie over each other by the strip of glue', () => {
+    for (const [width, height] of [
+      [150, 100],
+      [500, 200],
+      [900, 1200],
+      [186, 251],
+    ] as const) {
+      const tiles = tilesOf({ left: 0, right: width, bottom: 0, top: height }, PAPER.a4);
+      const rows = [...new Set(tiles.map((t) => t.row))].map((r) => tiles.filter((t) => t.row === r));
+      for (const row of rows) row.slice(1).forEach((t, i) => expect(row[i]!.right - t.left).toBeCloseTo(10, 9));
+      expect(Math.max(...tiles.map((t) => t.right))).toBeGreaterThanOrEqual(width - 1e-9);
+      expect(Math.min(...tiles.map((t) => t.bottom))).toBeLessThanOrEqual(1e-9);
+    }
+  });
+});

@@ -1,0 +1,105 @@
+import { readFileSync } from 'node:fs';
+import { createCanvas } from '@napi-rs/canvas';
+import { getDocument, OPS, VerbosityLevel } from 'pdfjs-dist/legacy/build/pdf.mjs';
+
+/*
+ * Reads a PDF back with another library and prints what is in it as JSON: pages with their sizes, texts with where they stand, and,
+ * for `--paths`, every line that is drawn, in mm from the upper left corner; for `--ink`, how many dark pixels each text has.
+ */
+const [file, ...flags] = process.argv.slice(2);
+const MM = 25.4 / 72;
+const INK_SCALE = 2;
+function tagsOf(node) {
+  if (!node) return [];
+  return [...(node.role ? [node.role] : []), ...(node.children ?? []).flatMap(tagsOf)];
+}
+
+/** Lines of points, by the transforms that are in force where they are drawn. */
+function pathsOf({ fnArray, argsArray }, height) {
+  let m = [1, 0, 0, 1, 0, 0];
+  const kept = [];
+  const paths = [];
+  fnArray.forEach((fn, i) => {
+    const args = argsArray[i];
+    if (fn === OPS.save) kept.push(m);
+    else if (fn === OPS.restore) m = kept.pop() ?? m;
+    else if (fn === OPS.transform) m = times(m, args);
+    else if (fn === OPS.constructPath) {
+      const [, [coords]] = args;
+      if (coords) paths.push(pointsOf(coords, (x, y) => place(m, x, y, height)));
+    }
+  });
+  return paths;
+}
+
+const times = (a, b) => [
+  a[0] * b[0] + a[2] * b[1],
+  a[1] * b[0] + a[3] * b[1],
+  a[0] * b[2] + a[2] * b[3],
+  a[1] * b[2] + a[3] * b[3],
+  a[0] * b[4] + a[2] * b[5] + a[4],
+  a[1] * b[4] + a[3] * b[5] + a[5],
+];
+const place = (m, x, y, height) => [(m[0] * x + m[2] * y + m[4]) * MM, (height - (m[1] * x + m[3] * y + m[5])) * MM];
+
+/** moveTo 0, lineTo 1, curveTo 2, closePath 4. */
+function pointsOf(coords, at) {
+  const points = [];
+  for (let i = 0; i < coords.length;) {
+    const op = coords[i++];
+    if (op === 0 || op === 1) points.push(at(coords[i++], coords[i++]));
+    else if (op === 2) {
+      points.push(at(coords[i + 4], coords[i + 5]));
+      i += 6;
+    } else if (op === 3) {
+      points.push(at(coords[i + 2], coords[i + 3]));
+      i += 4;
+    }
+  }
+  return points;
+}
+
+async function countInk(page, made) {
+  const viewport = page.getViewport({ scale: INK_SCALE });
+  const canvas = createCanvas(Math.ceil(viewport.width), Math.ceil(viewport.height));
+  const context = canvas.getContext('2d');
+  context.fillStyle = 'white';
+  context.fillRect(0, 0, canvas.width, canvas.height);
+  await page.render({ canvasContext: context, viewport, canvas }).promise;
+  for (const t of made.texts) {
+    const k = INK_SCALE / MM;
+    const [x, y] = [Math.floor(t.x * k), Math.floor((t.y - t.height) * k)];
+    const [w, h] = [Math.max(1, Math.ceil(t.width * k)), Math.max(1, Math.ceil(t.height * 1.2 * k))];
+    const { data: px } = context.getImageData(x, y, w, h);
+    let dark = 0;
+    for (let i = 0; i < px.length; i += 4) if (px[i] < 128) dark += 1;
+    t.ink = dark;
+  }
+}
+
+const data = new Uint8Array(readFileSync(file));
+const pdf = await getDocument({ data, verbosity: VerbosityLevel.ERRORS, useSystemFonts: false }).promise;
+const { info } = await pdf.getMetadata();
+const pages = [];
+for (let n = 1; n <= pdf.numPages; n++) {
+  const page = await pdf.getPage(n);
+  const [, , width, height] = page.view;
+  const content = await page.getTextContent();
+  const texts = content.items
+    .filter((i) => i.str.trim() !== '')
+    .map((i) => ({
+      text: i.str,
+      x: i.transform[4] * MM,
+      y: (height - i.transform[5]) * MM,
+      width: i.width * MM,
+      height: i.height * MM,
+    }));
+  const made = { width: width * MM, height: height * MM, texts };
+  if (flags.includes('--paths')) made.paths = pathsOf(await page.getOperatorList(), height);
+  if (flags.includes('--ink')) await countInk(page, made, height);
+  made.tree = tagsOf(await page.getStructTree());
+  pages.push(made);
+}
+process.stdout.write(
+  JSON.stringify({ title: info.Title, lang: info.Language, tagged: (await pdf.getMarkInfo())?.Marked ?? false, pages }),
+);

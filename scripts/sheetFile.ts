@@ -1,0 +1,120 @@
+import { readFileSync, writeFileSync, writeSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { parseArgs } from 'node:util';
+import { checkFile, job } from '@steddo/contract';
+import { plan, withKit } from '@steddo/core';
+import { templateScene } from '@steddo/drawing';
+import {
+  NotMade,
+  PAPERS,
+  TABLES,
+  toCsv,
+  toDxf,
+  toIcs,
+  toSheet,
+  toSvg,
+  toTemplate,
+  VIEWS,
+  viewOf,
+  type Exported,
+  type SheetFonts,
+} from '@steddo/export';
+import { fromWhereTheUserStands, readCatalogue, readJson, refuse, valid } from './readFiles';
+
+const FORMATS = ['pdf', 'template', 'svg', 'dxf', 'ics', 'csv'] as const;
+const DRAWN = [...VIEWS, 'template'] as const;
+
+const USAGE =
+  'usage: npm run --silent sheet -- FILE --to pdf|template|svg|dxf|ics|csv [--paper a4|letter|roll] [--width MM] [--view face|above|side|section] [--what holes|parts] [--catalogue FILE] [--out FILE]';
+
+function readCall() {
+  try {
+    const { values, positionals } = parseArgs({
+      allowPositionals: true,
+      options: {
+        to: { type: 'string' },
+        paper: { type: 'string' },
+        width: { type: 'string' },
+        view: { type: 'string' },
+        what: { type: 'string' },
+        out: { type: 'string' },
+        catalogue: { type: 'string' },
+      },
+    });
+    const [file, ...more] = positionals;
+    if (!file || more.length > 0 || values.to === undefined) return refuse([USAGE]);
+    const width = values.width === undefined ? undefined : Number(values.width);
+    if (width !== undefined && !(width > 0 && width <= 10_000))
+      return refuse([`--width: takes millimetres up to 10000, not "${values.width}"`]);
+    const to = oneOf('--to', FORMATS, values.to);
+    const paper = oneOf('--paper', PAPERS, values.paper ?? 'a4');
+    if (paper === 'roll' && to === 'pdf') return refuse(['--paper: roll is for the template; a sheet is a4 or letter']);
+    return {
+      ...{ file, to, paper, width, out: values.out, catalogueFile: values.catalogue },
+      view: oneOf('--view', DRAWN, values.view ?? 'face'),
+      what: oneOf('--what', TABLES, values.what ?? 'holes'),
+    };
+  } catch (error) {
+    return refuse([(error as Error).message, USAGE]);
+  }
+}
+
+function oneOf<T extends string>(name: string, all: readonly T[], value: string): T {
+  const found = all.find((a) => a === value);
+  return found ?? refuse([`${name}: takes ${all.join(', ')}, not "${value}"`]);
+}
+
+function fonts(): SheetFonts {
+  const { resolve } = createRequire(import.meta.url);
+  const read = (path: string) => new Uint8Array(readFileSync(resolve(path)));
+  const own = '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin';
+  return {
+    plain: read(`${own}-400-normal.woff`),
+    bold: read(`${own}-700-normal.woff`),
+    fallback: read('dejavu-fonts-ttf/ttf/DejaVuSans.ttf'),
+  };
+}
+
+type Call = ReturnType<typeof readCall>;
+
+async function made(exported: Exported, { to, paper, width, view, what }: Call): Promise<string | Uint8Array> {
+  const { job: read, plan: planned } = exported;
+  const drawing = () => {
+    if (view !== 'template') return viewOf(exported, view);
+    const scene = templateScene(read, planned);
+    if (!scene) throw new NotMade('there is nothing to drill or to cut yet: no template');
+    return scene;
+  };
+  switch (to) {
+    case 'pdf':
+      return toSheet(exported, { paper: paper === 'roll' ? 'a4' : paper, fonts: fonts(), at: new Date() });
+    case 'template':
+      return toTemplate(exported, { paper, width, fonts: fonts(), at: new Date() });
+    case 'svg':
+      return toSvg(drawing(), read.title);
+    case 'dxf':
+      return toDxf(drawing());
+    case 'ics':
+      return toIcs(exported, new Date());
+    case 'csv':
+      return toCsv(exported, what);
+  }
+}
+
+const call = readCall();
+const { mounts: _, ...kit } = readCatalogue(call.catalogueFile);
+const read = withKit(valid(checkFile(job, readJson(call.file))), kit);
+try {
+  const whole = await made({ job: read, plan: plan(read) }, call);
+  const bytes = typeof whole === 'string' ? Buffer.from(whole, 'utf8') : Buffer.from(whole);
+  if (call.out !== undefined) {
+    try {
+      writeFileSync(fromWhereTheUserStands(call.out), bytes);
+    } catch (error) {
+      refuse([`${call.out}: cannot be written (${(error as NodeJS.ErrnoException).code})`]);
+    }
+  } else for (let at = 0; at < bytes.length;) at += writeSync(1, bytes, at);
+} catch (error) {
+  if (error instanceof NotMade) refuse([error.message]);
+  throw error;
+}
