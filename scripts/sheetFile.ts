@@ -1,5 +1,4 @@
-import { readFileSync, writeFileSync, writeSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import { writeFileSync, writeSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkFile, job } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
@@ -17,8 +16,8 @@ import {
   VIEWS,
   viewOf,
   type Exported,
-  type SheetFonts,
 } from '@steddo/export';
+import { paperFonts } from './paperFonts';
 import { fromWhereTheUserStands, readCatalogue, readJson, refuse, valid } from './readFiles';
 
 const FORMATS = ['pdf', 'template', 'svg', 'dxf', 'ics', 'csv'] as const;
@@ -64,17 +63,6 @@ function oneOf<T extends string>(name: string, all: readonly T[], value: string)
   return found ?? refuse([`${name}: takes ${all.join(', ')}, not "${value}"`]);
 }
 
-function fonts(): SheetFonts {
-  const { resolve } = createRequire(import.meta.url);
-  const read = (path: string) => new Uint8Array(readFileSync(resolve(path)));
-  const own = '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin';
-  return {
-    plain: read(`${own}-400-normal.woff`),
-    bold: read(`${own}-700-normal.woff`),
-    fallback: read('dejavu-fonts-ttf/ttf/DejaVuSans.ttf'),
-  };
-}
-
 type Call = ReturnType<typeof readCall>;
 
 async function made(exported: Exported, { to, paper, width, view, what }: Call): Promise<string | Uint8Array> {
@@ -87,9 +75,9 @@ async function made(exported: Exported, { to, paper, width, view, what }: Call):
   };
   switch (to) {
     case 'pdf':
-      return toSheet(exported, { paper: paper === 'roll' ? 'a4' : paper, fonts: fonts(), at: new Date() });
+      return toSheet(exported, { paper: paper === 'roll' ? 'a4' : paper, fonts: paperFonts(), at: new Date() });
     case 'template':
-      return toTemplate(exported, { paper, width, fonts: fonts(), at: new Date() });
+      return toTemplate(exported, { paper, width, fonts: paperFonts(), at: new Date() });
     case 'svg':
       return toSvg(drawing(), read.title);
     case 'dxf':

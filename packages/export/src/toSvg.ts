@@ -34,7 +34,7 @@ export function toSvg({ bounds, shapes, labels }: Scene, title: string): string 
       .join('');
   const groups = LAYER_NAMES.flatMap((layer) => {
     const own = shapes.filter((s) => layerOf(s.role) === layer);
-    return own.length > 0 ? [`<g id="${layer}">${own.map(drawn).join('')}</g>`] : [];
+    return own.length > 0 ? [`<g id="layer-${layer}">${own.map(drawn).join('')}</g>`] : [];
   });
   const texts = labels.map((l) => `<text x="${x(l.x)}" y="${y(l.y)}" dx="4" dy="-4">${escaped(l.text)}</text>`);
   return [

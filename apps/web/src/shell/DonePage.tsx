@@ -84,6 +84,12 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
             </Txt>
           </View>
           <View style={{ paddingHorizontal: 16, paddingBottom: 16, gap: 10 }}>
+            <Action
+              quiet
+              label="on paper: sheet, template, drawings"
+              testID="to-sheets"
+              onPress={() => router.push(`/room/${id}/sheets`)}
+            />
             <Action quiet label="save as a file" onPress={() => saveRoomFile(job)} />
             {done !== undefined && !readOnly ? (
               <Action

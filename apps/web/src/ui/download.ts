@@ -17,3 +17,18 @@ export const fileName = (title: string, end: string): string =>
       .replace(/^-|-$/g, '')
       .slice(0, 60) || 'room'
   }.${end}`;
+
+/** By the device's own way of sharing where it has one for files; else as a download. */
+export async function shareOrDownload(name: string, content: BlobPart, type: string): Promise<void> {
+  const file = new File([content], name, { type });
+  if (navigator.maxTouchPoints > 0 && navigator.canShare?.({ files: [file] })) {
+    try {
+      await navigator.share({ files: [file], title: name });
+      return;
+    } catch (error) {
+      // somebody thought better of it
+      if ((error as Error).name === 'AbortError') return;
+    }
+  }
+  download(name, content, type);
+}

@@ -105,6 +105,16 @@ export function HolesStage() {
           />
         </View>
       ) : null}
+      {holes.length > 0 ? (
+        <View style={{ paddingHorizontal: 12, paddingBottom: 12 }}>
+          <Action
+            quiet
+            label="on paper: sheet, template, drawings"
+            testID="to-sheets"
+            onPress={() => router.push(`/room/${id}/sheets`)}
+          />
+        </View>
+      ) : null}
       <Fold name="parts and bits to take">
         <PartsPart />
       </Fold>

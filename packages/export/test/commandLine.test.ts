@@ -1,0 +1,66 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { guestRoom } from '@steddo/samples';
+
+/* `npm run sheet`: a file on standard output or where it was asked for; else one line on standard error, and exit 2. */
+
+const ROOT = join(__dirname, '../../..');
+const folder = mkdtempSync(join(tmpdir(), 'steddo-sheet-'));
+const job = (name: string, value: unknown) => {
+  writeFileSync(join(folder, name), JSON.stringify(value));
+  return name;
+};
+const sheet = (...args: string[]) =>
+  spawnSync('node', ['--import', 'tsx', join(ROOT, 'scripts/sheetFile.ts'), ...args], {
+    cwd: ROOT,
+    env: { ...process.env, STEDDO_FROM: folder },
+  });
+
+const GUEST = job('guest.json', guestRoom);
+const VISIT = job('visit.json', { ...guestRoom, visit: { start: '2027-03-04T09:00' } });
+
+it('writes each format to standard output, and nothing else', () => {
+  const made = (...args: string[]) => {
+    const { status, stdout, stderr } = sheet(...args);
+    expect([args.join(' '), status, stderr.toString()]).toEqual([args.join(' '), 0, '']);
+    return stdout;
+  };
+  expect(made(GUEST, '--to', 'pdf').subarray(0, 5).toString()).toBe('%PDF-');
+  expect(made(GUEST, '--to', 'svg', '--view', 'side').toString()).toMatch(/^<\?xml/);
+  expect(made(VISIT, '--to', 'ics').toString()).toMatch(/^BEGIN:VCALENDAR\r\n/);
+  expect(made(GUEST, '--to', 'csv', '--what', 'parts').toString()).toMatch(/^what,kind,count/);
+}, 120_000);
+
+it('writes a file from where the user stands', () => {
+  const { status, stdout } = sheet(GUEST, '--to', 'template', '--paper', 'roll', '--width', '914', '--out', 'roll.pdf');
+  expect([status, stdout.length]).toEqual([0, 0]);
+  expect(existsSync(join(folder, 'roll.pdf'))).toBe(true);
+  expect(readFileSync(join(folder, 'roll.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+}, 60_000);
+
+it.each([
+  ['no visit', [GUEST, '--to', 'ics'], /^there is no visit: say when somebody comes \(visit\.start\)\n$/],
+  ['no such format', [GUEST, '--to', 'doc'], /^--to: takes pdf, template, svg, dxf, ics, csv, not "doc"\n$/],
+  ['no such file', ['none.json', '--to', 'pdf'], /^none\.json: there is no such file\n$/],
+  [
+    'a roll too narrow',
+    [GUEST, '--to', 'template', '--paper', 'roll', '--width', '200'],
+    /^the roll is 200 mm wide and the template needs \d+\n$/,
+  ],
+  ['a width that is none', [GUEST, '--to', 'template', '--width', 'wide'], /^--width: takes millimetres/],
+  [
+    'a folder that is not there',
+    [GUEST, '--to', 'svg', '--out', 'no/where.svg'],
+    /^no\/where\.svg: cannot be written \(ENOENT\)\n$/,
+  ],
+])(
+  'says %s in one line, and exits with 2',
+  (_, args, said) => {
+    const { status, stdout, stderr } = sheet(...args);
+    expect([status, stdout.toString()]).toEqual([2, '']);
+    expect(stderr.toString()).toMatch(said);
+  },
+  60_000,
+);
