@@ -8,8 +8,8 @@ import { insideShapes } from './wallShapes';
 /** Paper about what is on it, mm. */
 const AROUND_MM = 25;
 
-/** Lines go on past what they are for, mm. */
-const BEYOND_MM = 20;
+/** From a cross to words beside it: its arm and its number, mm. */
+const CROSS_MM = 18;
 
 /**
  * What is laid on the wall at full size: the plate's outline and slots, each hole as a cross with its number, the level line
@@ -104,7 +104,7 @@ function labelsOf(job: Job, plan: Plan, bounds: Box): Label[] {
       ? [
           {
             ...{ id: 'level-line', text: `level, ${show(first.y)} from the floor`, side: 'above' as const },
-            ...{ x: bounds.left + BEYOND_MM, y: first.y },
+            ...{ x: clearOf(holes, first.y, bounds), y: first.y },
           },
         ]
       : []),
@@ -121,4 +121,12 @@ function labelsOf(job: Job, plan: Plan, bounds: Box): Label[] {
         ]
       : []),
   ];
+}
+
+/** Where words along the level line begin: in the widest gap between the crosses that are about as high. */
+function clearOf(holes: readonly { x: number; y: number }[], y: number, { left, right }: Box): number {
+  const xs = holes.filter((h) => Math.abs(h.y - y) < CROSS_MM).map((h) => h.x);
+  const ends = [left - CROSS_MM, ...xs.sort((a, b) => a - b), right];
+  const gaps = ends.slice(1).map((to, i) => ({ from: ends[i]!, wide: to - ends[i]! }));
+  return gaps.reduce((a, b) => (b.wide > a.wide ? b : a)).from + CROSS_MM;
 }

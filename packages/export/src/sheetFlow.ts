@@ -6,6 +6,9 @@ import { LEADING, MM_PER_POINT, PaperDoc, type Face, type PaperInput } from './p
 const EDGE_MM = 16;
 const FOOT_MM = 14;
 
+/** What a drawing needs below it, for its scale, mm. */
+const SCALE_LINE_MM = 6;
+
 /** Points. */
 export const SIZE = { title: 20, heading: 12.5, text: 9.5, small: 8 } as const;
 
@@ -65,9 +68,10 @@ export class SheetFlow {
     this.put('H1', text, SIZE.title, 'bold', 1.5);
   }
 
-  heading(text: string): void {
-    // a heading never stands alone at the foot of a page
-    this.need(this.heightOf(1, SIZE.heading) + this.heightOf(3, SIZE.text));
+  /** A heading on the page of what it heads: of its first lines, or of a drawing so high (mm). */
+  heading(text: string, drawing?: number): void {
+    const below = drawing === undefined ? this.heightOf(3, SIZE.text) : drawing + SCALE_LINE_MM;
+    this.need(this.heightOf(1, SIZE.heading) + 3.5 + below);
     this.y += 2.5;
     this.put('H2', text, SIZE.heading, 'bold', 1);
   }
@@ -124,7 +128,7 @@ export class SheetFlow {
     box: Box,
     { alt, height, stands }: { alt: string; height: number; stands: 'floor' | 'middle' },
   ): void {
-    this.need(height + 6);
+    this.need(height + SCALE_LINE_MM);
     const top = this.y;
     const view = fitView(box, { width: this.wide, height, padPx: 3, stands });
     const toMm = (x: number, y: number): [number, number] => {

@@ -155,7 +155,7 @@ function section(sheet: SheetFlow, { job, plan }: Exported): void {
   const asked = (plan.packing?.length ?? 0) > 0 || plan.vehicle !== undefined || plan.scheme?.kind === 'mixed';
   const scene = asked ? sectionScene(job, plan) : undefined;
   if (!scene) return;
-  sheet.heading('Section through the plate');
+  sheet.heading('Section through the plate', SECTION_MM);
   const box: Box = scene.bounds;
   sheet.drawing(scene, box, {
     alt: 'a cut through the plate, its screws and the wall',
@@ -241,7 +241,7 @@ function customerPage(sheet: SheetFlow, { job, plan }: Exported, say: Wording): 
   for (const line of leftWith(job)) sheet.text(line);
   sheet.heading('Still open');
   const open = plan.day?.open ?? [];
-  if (open.length === 0) sheet.text('Nothing.');
+  if (open.length === 0) sheet.text(job.record?.done ? 'Nothing.' : 'The job is not done yet.');
   for (const o of open) sheet.text(openText(o));
   sheet.small(CAUTION);
 }

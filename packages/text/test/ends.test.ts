@@ -1,6 +1,6 @@
 import { STEP_IDS, type Job, type Packed, type TolerancePlan } from '@steddo/contract';
-import { plan } from '@steddo/core';
-import { atticSnug, guestRoom } from '@steddo/samples';
+import { plan, withKit } from '@steddo/core';
+import { atticSnug, demoCatalogue, guestRoom, narrowboatCabin } from '@steddo/samples';
 import {
   careLines,
   correctionAmount,
@@ -111,8 +111,10 @@ describe('the pose and the care', () => {
     };
     expect(poseLine(heavy, plan(heavy), wordingFor(heavy))).toContain(`For ${second!.name}`);
   });
-  it('an arm is folded for travel, a mount with cords says how it comes down', () => {
-    expect(careLines(atticSnug, plan(atticSnug), say).join(' ')).toContain('Fold the arm flat');
+  it('an arm is folded, in a vehicle for travel too, a mount with cords says how it comes down', () => {
+    expect(careLines(atticSnug, plan(atticSnug), say).join(' ')).toContain('Fold the arm flat when nobody watches.');
+    const driven = withKit(narrowboatCabin, demoCatalogue);
+    expect(careLines(driven, plan(driven), say).join(' ')).toContain('for travel and when nobody watches.');
     const corded: Job = { ...guestRoom, mount: { ...guestRoom.mount!, latch: 'cord' } };
     const lines = careLines(corded, plan(corded), say).join(' ');
     expect(lines).toContain('pull both cords');
