@@ -147,6 +147,34 @@ test('a file with a fault brings in nothing, and says where it is', async ({ pag
   await expect(page.getByText('Not taken')).toHaveCount(0);
 });
 
+test('job files are dropped as well as picked, and a drop with a fault takes nothing', async ({ page, empty }) => {
+  await page.goto(`${empty.url}/device`);
+  const zone = page.getByTestId('room-files');
+  await expect(zone).toBeVisible();
+  const drop = async (name: string, text: string) => {
+    const dataTransfer = await page.evaluateHandle(
+      ([called, content]) => {
+        const held = new DataTransfer();
+        held.items.add(new File([content!], called!, { type: 'application/json' }));
+        return held;
+      },
+      [name, text],
+    );
+    await zone.dispatchEvent('dragenter', { dataTransfer });
+    await expect(zone).toContainText('Let go: they are read');
+    await zone.dispatchEvent('drop', { dataTransfer });
+    await expect(zone).toContainText('Or drop them here.');
+  };
+  await drop('photo.png', 'no job');
+  await expect(page.getByTestId('rooms-faults')).toContainText('photo.png, (file): is not JSON');
+  await drop('dropped.json', JSON.stringify({ ...guestRoom, title: 'Dropped in' }));
+  await expect(page.getByTestId('rooms-ready')).toContainText('one room, no faults: Dropped in');
+  await page.getByTestId('rooms-take').click();
+  await expect(page.getByTestId('rooms-said')).toContainText('one room taken in');
+  await page.getByRole('button', { name: 'all rooms', exact: true }).click();
+  await expect(page.getByText('Dropped in')).toBeVisible();
+});
+
 test('a room that is taken away is off the list, and back with everything when it is taken back', async ({
   page,
   demo,

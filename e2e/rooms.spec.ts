@@ -109,6 +109,19 @@ test('a level read by its lines, and one lifted until it is centred; each has it
   ]);
 });
 
+test('a room that is looked for is shown, done or not', async ({ page, empty }) => {
+  for (const n of [1, 2, 3, 4, 5]) await putRoom(page, empty, `sought-${n}`, { ...guestRoom, title: `Sought ${n}` });
+  await putRoom(page, empty, 'sought-done', { ...guestRoom, title: 'Long since', record: { done: '2027-03-04' } });
+  await page.goto(empty.url);
+  await expect(page.getByTestId('room-sought-1')).toBeVisible();
+  await expect(page.getByTestId('room-sought-done')).toHaveCount(0);
+  await page.getByTestId('room-search').fill('long s');
+  await expect(page.getByTestId('room-sought-done')).toBeVisible();
+  await expect(page.getByTestId('room-sought-1')).toHaveCount(0);
+  await page.getByTestId('room-search').fill('sought');
+  await expect(page.getByTestId('room-sought-1')).toBeVisible();
+});
+
 test('a room is copied, made into a new one, taken away and back, and done', async ({ page, empty }) => {
   await putRoom(page, empty, 'whole', { ...guestRoom, title: 'Whole' });
   await page.goto(empty.url);

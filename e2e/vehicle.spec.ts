@@ -58,6 +58,10 @@ quick(
     expect(saved.room.kind).toBe('vehicle');
     // where it hangs in the other cabin: the same set and mount, a wall of its own
     await page.goto(empty.url);
+    const done = page.getByTestId('fold-done');
+    await expect(done).toBeVisible();
+    // beside rooms that are open those that are done are folded
+    if ((await done.getAttribute('aria-expanded')) === 'false') await done.click();
     await page.getByRole('button', { name: `${saved.title}: name, copies, take away` }).click();
     await page.getByTestId('room-from').click();
     await page.waitForURL(/\/room\/[^/]+\/room$/);

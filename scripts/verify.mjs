@@ -4,22 +4,22 @@ import { join } from 'node:path';
 import { ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, say } from './lib.mjs';
 import { MUTATIONS } from './mutations/list.mjs';
 
-/** npm run verify: makes each listed mistake in the core and sees whether a test notices it; then the calibration and the long runs of keeping. */
+/** npm run verify: makes each listed mistake and sees whether a test notices it; then the calibration and the long runs of keeping. */
 ensureInstalled();
 const [only] = process.argv.slice(2);
 const wanted = MUTATIONS.filter((m) => only === undefined || m.part === only);
 const AT_ONCE = 2;
 
-const sourceOf = (file) => readFileSync(join(ROOT, 'packages/core/src', file), 'utf8');
+const sourceOf = ({ home, file }) => readFileSync(join(ROOT, 'packages', home, 'src', file), 'utf8');
 for (const m of wanted) {
-  const found = sourceOf(m.file).split(m.from).length - 1;
+  const found = sourceOf(m).split(m.from).length - 1;
   if (found === 1) continue;
   say(`"${m.from}" is ${found} times in ${m.file}: the list of mutations is out of date`);
   process.exit(1);
 }
 
-function jest(tests, mutation) {
-  const files = tests.map((t) => `packages/core/test/${t}.test.ts`);
+function jest(paths, mutation) {
+  const files = paths.split(' ');
   const args = ['jest', '--config', 'scripts/mutations/jest.config.mjs', '--bail', '--silent', '--runInBand', ...files];
   const env = {
     ...process.env,
@@ -30,10 +30,11 @@ function jest(tests, mutation) {
   );
 }
 
-const sets = [...new Set(wanted.map((m) => m.tests.join(' ')))];
+const pathsOf = ({ home, tests }) => tests.map((t) => `packages/${home}/test/${t}.test.ts`).join(' ');
+const sets = [...new Set(wanted.map(pathsOf))];
 say(`the tests as they are, ${sets.length} sets`);
 for (const set of sets)
-  if (!(await jest(set.split(' ')))) {
+  if (!(await jest(set))) {
     say(`${set}: fail without any mutation`);
     process.exit(1);
   }
@@ -44,7 +45,7 @@ say(`${wanted.length} mutations`);
 await Promise.all(
   Array.from({ length: AT_ONCE }, async () => {
     for (let m = queue.shift(); m; m = queue.shift()) {
-      const survived = await jest(m.tests, m);
+      const survived = await jest(pathsOf(m), m);
       if (survived) missed.push(m);
       say(`${survived ? 'MISSED ' : 'noticed'} ${m.part}: ${m.file}: ${m.to.split('\n')[0]}`);
     }

@@ -1,11 +1,11 @@
 import base from '../../jest.config.js';
 
-/** The core's tests alone, through the transformer that makes the mutation. */
+/** The packages' tests alone, through the transformer that makes the mutation. */
 const [packages] = base.projects;
 const [[pattern, [, options]]] = Object.entries(packages.transform);
 export default {
   ...packages,
   rootDir: '../..',
-  testMatch: ['<rootDir>/packages/core/test/**/*.test.ts'],
+  testMatch: ['<rootDir>/packages/*/test/**/*.test.ts'],
   transform: { [pattern]: ['<rootDir>/scripts/mutations/transform.cjs', options] },
 };

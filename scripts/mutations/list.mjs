@@ -1,8 +1,9 @@
 /**
  * Mistakes that a test has to notice: sign, unit, factor, bound. Each is one change of one line of the
- * core, listed with the tests that are about it. `npm run verify` makes them one by one.
+ * core, or of the package named, listed with the tests that are about it. `npm run verify` makes them one by one.
  */
-const part = (name, tests, all) => all.map(([file, from, to]) => ({ part: name, tests, file, from, to }));
+const part = (name, tests, all, home = 'core') =>
+  all.map(([file, from, to]) => ({ part: name, tests, home, file, from, to }));
 
 export const MUTATIONS = [
   ...part(
@@ -670,5 +671,33 @@ export const MUTATIONS = [
       ['fixing/drillSteps.ts', 'vehicle ? steps.flatMap', '!vehicle ? steps.flatMap'],
       ['instruments/simulated.ts', "on !== misled ? 'backing' : 'hollow'", "on === misled ? 'backing' : 'hollow'"],
     ],
+  ),
+  ...part(
+    'paper',
+    ['paper'],
+    [
+      ['tiling.ts', 'row * (high - GLUE_MM)', 'row * high'],
+      ['tiling.ts', 'paper.height - 2 * MARGIN_MM - FOOT_MM', 'paper.height - 2 * MARGIN_MM'],
+      ['paper.ts', '= 72 / 25.4', '= 71 / 25.4'],
+      ['toTemplate.ts', 'tile.top - y', 'tile.top + 1 - y'],
+      ['sheetFlow.ts', 'drawing + SCALE_LINE_MM;', 'SCALE_LINE_MM;'],
+      ['glyphRuns.ts', '.sort((a, b) => a.at - b.at)', ''],
+      ['toSheet.ts', "job.record?.done ? 'Nothing.' : 'The job is not done yet.'", "'Nothing.'"],
+    ],
+    'export',
+  ),
+  ...part(
+    'files',
+    ['drawings'],
+    [
+      ['printScale.ts', '<= SPAN_WITHIN_MM', '<= 2 * SPAN_WITHIN_MM'],
+      ['printScale.ts', '(100 * spanMm) / measuredMm', '(100 * measuredMm) / spanMm'],
+      ['toDxf.ts', 'dxf.setUnits(Units.Millimeters);', 'dxf.setUnits(Units.Inches);'],
+      ['toIcs.ts', 'minutes: minutes % 60', 'minutes: 0'],
+      ['toIcs.ts', "startInputType: 'local'", "startInputType: 'utc'"],
+      ['toCsv.ts', 'y: h.y,', 'y: h.x,'],
+      ['toCsv.ts', '/^[=@\\t\\r]|^[+-](?![\\d.])/', '/^[=@\\t\\r]|^[+-]/'],
+    ],
+    'export',
   ),
 ];

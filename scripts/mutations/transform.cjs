@@ -3,7 +3,7 @@ const swc = require('@swc/jest');
 
 /** The usual transformer, with one listed change made to one file on its way in; no file is written. */
 const mutation = JSON.parse(process.env.STEDDO_MUTATION ?? 'null');
-const isMutated = (path) => mutation !== null && path.endsWith(`/packages/core/src/${mutation.file}`);
+const isMutated = (path) => mutation !== null && path.endsWith(`/packages/${mutation.home}/src/${mutation.file}`);
 
 module.exports = {
   createTransformer(options) {

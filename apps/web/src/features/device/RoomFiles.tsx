@@ -1,15 +1,25 @@
 import { useRef, useState } from 'react';
-import { View } from 'react-native';
 import { format } from 'date-fns/format';
+import { useDropzone } from 'react-dropzone';
 import { allRooms } from '../../data/allRooms';
 import { rooms } from '../../data/shared';
 import { Action } from '../../ui/Action';
 import { download } from '../../ui/download';
 import { Notice } from '../../ui/Notice';
+import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { packRooms, unpackRooms, type Unpacked } from './archive';
 
 const LISTED = 20;
+
+const BOX = {
+  padding: 12,
+  gap: 8,
+  display: 'flex',
+  flexDirection: 'column',
+  outline: '2px dashed',
+  outlineOffset: -4,
+} as const;
 
 type State =
   | { kind: 'idle' }
@@ -17,9 +27,10 @@ type State =
   | { kind: 'said'; text: string }
   | { kind: 'faults'; read: Extract<Unpacked, { ok: false }> };
 
-/** All rooms of this device as one archive, and job files or an archive back in; checked before anything is taken. */
+/** All rooms of this device as one archive, and job files or an archive back in, picked or dropped; checked before anything is taken. */
 export function RoomFiles() {
   const input = useRef<HTMLInputElement>(null);
+  const palette = usePalette();
   const [state, setState] = useState<State>({ kind: 'idle' });
   const takeOut = async () => {
     setState({ kind: 'said', text: 'Fetching what only the server has…' });
@@ -44,8 +55,20 @@ export function RoomFiles() {
     for (const { job } of jobs) await rooms.create(job);
     setState({ kind: 'said', text: `${countText(jobs.length)} taken in, as new rooms.` });
   };
+  // by the button too: what is dropped needs a pointer
+  const drop = useDropzone({
+    onDrop: (files) => {
+      if (files.length > 0) void read(files);
+    },
+    noClick: true,
+    noKeyboard: true,
+  });
   return (
-    <View style={{ padding: 12, gap: 8 }} testID="room-files">
+    <div
+      {...drop.getRootProps()}
+      style={{ ...BOX, outlineColor: drop.isDragActive ? palette.ink : 'transparent' }}
+      data-testid="room-files"
+    >
       <input
         ref={input}
         type="file"
@@ -67,6 +90,9 @@ export function RoomFiles() {
         label="bring rooms in: job files or an archive"
         onPress={() => input.current?.click()}
       />
+      <Txt kind="small">
+        {drop.isDragActive ? 'Let go: they are read, and nothing is taken yet.' : 'Or drop them here.'}
+      </Txt>
       {state.kind === 'said' ? <Txt testID="rooms-said">{state.text}</Txt> : null}
       {state.kind === 'ready' ? (
         <Notice
@@ -100,7 +126,7 @@ export function RoomFiles() {
           ) : null}
         </Notice>
       ) : null}
-    </View>
+    </div>
   );
 }
 

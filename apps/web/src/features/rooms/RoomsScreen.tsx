@@ -188,7 +188,8 @@ function List({ rooms: all, loading, onLook, onRemoved }: ListProps) {
         </View>
       ) : null}
       {done.length > 0 ? (
-        <Fold name={`done, ${done.length}`} start={open.length === 0}>
+        // what is looked for is shown, done or not
+        <Fold name={`done, ${done.length}`} start={open.length === 0} hold={words !== ''}>
           {done.slice(0, most).map(row)}
         </Fold>
       ) : null}
