@@ -12,11 +12,12 @@ const job = (name: string, value: unknown) => {
   writeFileSync(join(folder, name), JSON.stringify(value));
   return name;
 };
-const sheet = (...args: string[]) =>
+const sheetIn = (env: Record<string, string>, ...args: string[]) =>
   spawnSync('node', ['--import', 'tsx', join(ROOT, 'scripts/sheetFile.ts'), ...args], {
     cwd: ROOT,
-    env: { ...process.env, STEDDO_FROM: folder },
+    env: { ...process.env, STEDDO_FROM: folder, ...env },
   });
+const sheet = (...args: string[]) => sheetIn({}, ...args);
 
 const GUEST = job('guest.json', guestRoom);
 const VISIT = job('visit.json', { ...guestRoom, visit: { start: '2027-03-04T09:00' } });
@@ -32,6 +33,14 @@ it('writes each format to standard output, and nothing else', () => {
   expect(made(VISIT, '--to', 'ics').toString()).toMatch(/^BEGIN:VCALENDAR\r\n/);
   expect(made(GUEST, '--to', 'csv', '--what', 'parts').toString()).toMatch(/^what,kind,count/);
 }, 120_000);
+
+it.each(['America/New_York', 'Asia/Kolkata'])(
+  'a visit at nine is at nine in %s',
+  (TZ) => {
+    expect(sheetIn({ TZ }, VISIT, '--to', 'ics').stdout.toString()).toContain('\r\nDTSTART:20270304T090000\r\n');
+  },
+  60_000,
+);
 
 it('writes a file from where the user stands', () => {
   const { status, stdout } = sheet(GUEST, '--to', 'template', '--paper', 'roll', '--width', '914', '--out', 'roll.pdf');
