@@ -16,10 +16,10 @@ const fileWith = (name: string, text: string) => {
   writeFileSync(path, text);
   return path;
 };
-/** As many as asked for, each a little different, all of them mounts that the format takes. */
 /** What a room with a plain wall ranks. */
 const WALL_MOUNTS = demoCatalogue.mounts.filter((m) => ['fixed', 'tilt', 'full-motion'].includes(m.type));
 
+/** As many as asked for, each a little different, all of them mounts that the format takes. */
 const many = (count: number): Mount[] =>
   Array.from({ length: count }, (_, i) => {
     const mount = WALL_MOUNTS[i % WALL_MOUNTS.length]!;

@@ -2,29 +2,14 @@ import { writeFileSync, writeSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkFile, job } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
-import { templateScene } from '@steddo/drawing';
-import {
-  NotMade,
-  PAPERS,
-  TABLES,
-  toCsv,
-  toDxf,
-  toIcs,
-  toSheet,
-  toSvg,
-  toTemplate,
-  VIEWS,
-  viewOf,
-  type Exported,
-} from '@steddo/export';
+import { DRAWN, makeFile, NotMade, PAPERS, TABLES, type Asked } from '@steddo/export';
 import { paperFonts } from './paperFonts';
 import { fromWhereTheUserStands, readCatalogue, readJson, refuse, valid } from './readFiles';
 
 const FORMATS = ['pdf', 'template', 'svg', 'dxf', 'ics', 'csv'] as const;
-const DRAWN = [...VIEWS, 'template'] as const;
 
 const USAGE =
-  'usage: npm run --silent sheet -- FILE --to pdf|template|svg|dxf|ics|csv [--paper a4|letter|roll] [--width MM] [--view face|above|side|section] [--what holes|parts] [--catalogue FILE] [--out FILE]';
+  'usage: npm run --silent sheet -- FILE --to pdf|template|svg|dxf|ics|csv [--paper a4|letter|roll] [--width MM] [--view face|above|side|section|template] [--what holes|parts] [--catalogue FILE] [--out FILE]';
 
 function readCall() {
   try {
@@ -65,27 +50,20 @@ function oneOf<T extends string>(name: string, all: readonly T[], value: string)
 
 type Call = ReturnType<typeof readCall>;
 
-async function made(exported: Exported, { to, paper, width, view, what }: Call): Promise<string | Uint8Array> {
-  const { job: read, plan: planned } = exported;
-  const drawing = () => {
-    if (view !== 'template') return viewOf(exported, view);
-    const scene = templateScene(read, planned);
-    if (!scene) throw new NotMade('there is nothing to drill or to cut yet: no template');
-    return scene;
-  };
+/** What was called for, with no more than its format takes. */
+function askedOf({ to, paper, width, view, what }: Call): Asked {
   switch (to) {
     case 'pdf':
-      return toSheet(exported, { paper: paper === 'roll' ? 'a4' : paper, fonts: paperFonts(), at: new Date() });
+      return { to, paper: paper === 'roll' ? 'a4' : paper };
     case 'template':
-      return toTemplate(exported, { paper, width, fonts: paperFonts(), at: new Date() });
+      return { to, paper, width };
     case 'svg':
-      return toSvg(drawing(), read.title);
     case 'dxf':
-      return toDxf(drawing());
-    case 'ics':
-      return toIcs(exported, new Date());
+      return { to, view };
     case 'csv':
-      return toCsv(exported, what);
+      return { to, what };
+    case 'ics':
+      return { to };
   }
 }
 
@@ -93,7 +71,7 @@ const call = readCall();
 const { mounts: _, ...kit } = readCatalogue(call.catalogueFile);
 const read = withKit(valid(checkFile(job, readJson(call.file))), kit);
 try {
-  const whole = await made({ job: read, plan: plan(read) }, call);
+  const whole = await makeFile({ job: read, plan: plan(read) }, askedOf(call), { fonts: paperFonts, at: new Date() });
   const bytes = typeof whole === 'string' ? Buffer.from(whole, 'utf8') : Buffer.from(whole);
   if (call.out !== undefined) {
     try {

@@ -1,5 +1,19 @@
 import { z } from 'zod';
 
+/** Those of a box that is let into the wall, in their order. */
+export const BOX_STEP_IDS = [
+  'box.first-cut',
+  'box.look',
+  'box.power',
+  'box.faces',
+  'box.outline',
+  'box.saw',
+  'box.trim',
+  'box.wiring',
+  'box.push-in',
+  'box.test',
+] as const;
+
 /** The steps of a day at one wall, in the order of the work; a job has those that it needs. */
 export const STEP_IDS = [
   // before the set is touched
@@ -18,16 +32,7 @@ export const STEP_IDS = [
   // on the wall
   'wall.look',
   'vehicle.backing',
-  'box.first-cut',
-  'box.look',
-  'box.power',
-  'box.faces',
-  'box.outline',
-  'box.saw',
-  'box.trim',
-  'box.wiring',
-  'box.push-in',
-  'box.test',
+  ...BOX_STEP_IDS,
   'wall.mantel',
   'wall.timber',
   'wall.holes',
@@ -62,20 +67,6 @@ export const STEP_IDS = [
 ] as const;
 
 export const stepId = z.enum(STEP_IDS);
-
-/** Those of a box that is let into the wall, in their order. */
-export const BOX_STEP_IDS = [
-  'box.first-cut',
-  'box.look',
-  'box.power',
-  'box.faces',
-  'box.outline',
-  'box.saw',
-  'box.trim',
-  'box.wiring',
-  'box.push-in',
-  'box.test',
-] as const satisfies readonly (typeof STEP_IDS)[number][];
 
 export const boxStepId = z.enum(BOX_STEP_IDS);
 

@@ -1,5 +1,6 @@
 /** What is computed, out of the phone: paper, drawings, calendar, tables. From plan and scene, never from a screen. */
-export { NotMade, VIEWS, viewOf, type Exported, type View } from './roomAndPlan';
+export { DRAWN, NotMade, VIEWS, viewOf, type Drawn, type Exported, type View } from './roomAndPlan';
+export { makeFile, type Asked } from './makeFile';
 export { PAPERS, type Paper } from './paper';
 export { type SheetFonts } from './paperDoc';
 export { SPAN_WITHIN_MM, outermost, printScale, type PrintScale } from './printScale';

@@ -1,5 +1,5 @@
 import type { Job, Plan } from '@steddo/contract';
-import { aboveScene, roomFace, sectionScene, sideScene, type Scene } from '@steddo/drawing';
+import { aboveScene, roomFace, sectionScene, sideScene, templateScene, type Scene } from '@steddo/drawing';
 
 /** A job with what follows from it: all that any format is made of. */
 export interface Exported {
@@ -13,6 +13,10 @@ export class NotMade extends Error {}
 /** Which drawing of a room. */
 export const VIEWS = ['face', 'above', 'side', 'section'] as const;
 export type View = (typeof VIEWS)[number];
+
+/** A drawing that a file is made of: a view, or the template. */
+export const DRAWN = [...VIEWS, 'template'] as const;
+export type Drawn = (typeof DRAWN)[number];
 
 /** A drawing of a room in mm; a section only where there are holes to cut through. */
 export function viewOf({ job, plan }: Exported, view: View): Scene {
@@ -31,4 +35,15 @@ export function viewOf({ job, plan }: Exported, view: View): Scene {
       return scene;
     }
   }
+}
+
+/** A view or the template, in mm. */
+export const drawnOf = (exported: Exported, which: Drawn): Scene =>
+  which === 'template' ? templateOf(exported) : viewOf(exported, which);
+
+/** What is laid on the wall, in mm; only where there is something to drill or to cut. */
+export function templateOf({ job, plan }: Exported): Scene {
+  const scene = templateScene(job, plan);
+  if (!scene) throw new NotMade('there is nothing to drill or to cut yet: no template');
+  return scene;
 }

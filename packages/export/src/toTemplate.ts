@@ -1,6 +1,5 @@
-import { templateScene } from '@steddo/drawing';
 import { holeNumber, wordingFor } from '@steddo/text';
-import { NotMade, type Exported } from './roomAndPlan';
+import { NotMade, templateOf, type Exported } from './roomAndPlan';
 import { sizeOf, toPoints, type Paper, type SheetSize } from './paper';
 import { PaperDoc, type SheetFonts } from './paperDoc';
 import { outermost } from './printScale';
@@ -26,8 +25,7 @@ export async function toTemplate(
   { paper, width, fonts, at }: TemplateOptions,
 ): Promise<Uint8Array> {
   const { job, plan } = exported;
-  const scene = templateScene(job, plan);
-  if (!scene) throw new NotMade('there is nothing to drill or to cut yet: no template');
+  const scene = templateOf(exported);
   const { bounds } = scene;
   const sheet = paper === 'roll' ? rollFor(bounds, width ?? ROLL_MM) : sizeOf(paper);
   const tiles = tilesOf(bounds, sheet);
