@@ -156,6 +156,7 @@ describe('what keeps a box from being cut in', () => {
       depth: fc.integer({ min: 40, max: 130 }),
       nogging: fc.integer({ min: 100, max: 2200 }),
     });
+    const { left, right, bottom, top } = niche.room.objects!.find((o) => o.id === BOX)!;
     let free = 0;
     fc.assert(
       fc.property(place, ({ left, width, bottom, height, depth, nogging }) => {
@@ -183,7 +184,11 @@ describe('what keeps a box from being cut in', () => {
         expect(saw.needs).toEqual(expect.arrayContaining(['first-cut', 'look', 'power']));
         if (stopped) expect(saw.needs.length).toBeGreaterThan(3);
       }),
-      { numRuns: 60 },
+      // the room's own box may be sawn; of those by chance seldom one may
+      {
+        numRuns: 60,
+        examples: [[{ left, width: right - left, bottom, height: top - bottom, depth: 89, nogging: 2200 }]],
+      },
     );
     expect(free).toBeGreaterThan(0);
   }, 120_000);

@@ -45,7 +45,8 @@ export class PaperDoc {
       tagged: true,
       displayTitle: true,
       lang: 'en-GB',
-      font: fonts.plain as unknown as string,
+      // none to begin with: one that is opened before it has its name is opened again at every use of the name
+      font: '',
       info: { Title: title, Creator: 'steddo', Producer: 'steddo', CreationDate: at, ModDate: at },
     } as PDFKit.PDFDocumentOptions);
     this.doc.registerFont('plain', fonts.plain as Buffer);
@@ -80,19 +81,23 @@ export class PaperDoc {
 
   /** A text in lines that are no wider than that: between words, and within one that is wider by itself. */
   linesOf(text: string, widthMm: number, size: number, face: Face = 'plain'): string[] {
+    const space = this.widthOf(' ', size, face);
     return text.split(/\r?\n/).flatMap((paragraph) => {
       const lines: string[] = [];
-      let line = '';
+      let [line, wide] = ['', 0];
       for (const word of paragraph.split(/ +/)) {
-        const longer = line === '' ? word : `${line} ${word}`;
-        if (this.widthOf(longer, size, face) <= widthMm) {
-          line = longer;
+        // words are drawn one by one: a line is as wide as its words and the spaces between them
+        const more = this.widthOf(word, size, face);
+        if (line !== '' && wide + space + more <= widthMm) {
+          line = `${line} ${word}`;
+          wide += space + more;
           continue;
         }
         if (line !== '') lines.push(line);
         const pieces = this.piecesOf(word, widthMm, size, face);
         lines.push(...pieces.slice(0, -1));
         line = pieces.at(-1) ?? '';
+        wide = pieces.length > 1 ? this.widthOf(line, size, face) : more;
       }
       return [...lines, line];
     });
