@@ -198,7 +198,7 @@ test('a room that is taken away is off the list, and back with everything when i
 
 test('the device has a name that others see', async ({ page, demo }) => {
   await page.goto(`${demo.url}/device`);
-  await expect(page.getByTestId('keeping')).toContainText(/MB used of about/);
+  await expect(page.getByTestId('keeping')).toContainText(/[kM]B used of about/);
   await page.getByTestId('name-device').click();
   await page.getByTestId('name-input').fill('Ladder phone');
   await page.getByRole('button', { name: 'take it' }).click();

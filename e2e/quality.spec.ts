@@ -49,6 +49,7 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean;
   { path: '/room/hallway-niche/box', shown: 'at-box' },
   { path: '/room/narrowboat-cabin/holes', shown: 'skin-part' },
   { path: '/room/guest-room/sheets', shown: 'sheets' },
+  { path: '/room/guest-room/pictures', shown: 'pictures' },
   { path: '/room/guest-room/customer', shown: 'offer-tab-0', open: ['numbers'] },
   { path: '/room/attic-snug/fit', shown: 'one-number', open: ['cannot-fit.box'] },
   { path: '/room/guest-room/hang', shown: 'lead-l1' },

@@ -19,7 +19,7 @@ test('sheet, template, drawings and tables of a room are made without the server
   await page.getByTestId('to-sheets').click();
   await expect(page.getByTestId('sheets')).toBeVisible();
   const sheet = await made(page, 'make-pdf');
-  expect(sheet.name).toMatch(/^on-paper-sheet-\d{4}-\d\d-\d\d\.pdf$/);
+  expect(sheet.name).toMatch(/^on-paper-sheets-\d{4}-\d\d-\d\d\.pdf$/);
   expect(sheet.bytes.subarray(0, 5).toString()).toBe('%PDF-');
   expect(sheet.bytes.length).toBeGreaterThan(15_000);
   await expect(page.getByTestId('sheet-said')).toContainText('made');
@@ -31,6 +31,35 @@ test('sheet, template, drawings and tables of a room are made without the server
   expect((await made(page, 'make-holes')).bytes.toString().split('\r\n')[1]).toMatch(/^h1,main,1,/);
   expect(JSON.parse((await made(page, 'make-plan')).bytes.toString())).toMatchObject({ format: 'steddo-plan' });
   await page.unroute('**/api/**');
+});
+
+test('each part is shared by itself, by the device’s own way where it has one; thinking better of it downloads nothing', async ({
+  page,
+  demo,
+}) => {
+  await page.addInitScript(() => {
+    const shared: string[] = [];
+    Object.assign(globalThis, { shared });
+    navigator.canShare = () => true;
+    navigator.share = async ({ files = [] } = {}) => {
+      for (const f of files) shared.push(`${f.name} ${f.type} ${f.size > 5000}`);
+      if (shared.length > 1) throw new DOMException('not now', 'AbortError');
+    };
+  });
+  let downloads = 0;
+  page.on('download', () => (downloads += 1));
+  await openRoom(page, demo, 'shared', guestRoom, 'holes');
+  await page.goto(`${demo.url}/room/shared/sheets`);
+  for (const part of ['customer', 'record']) {
+    await page.getByTestId(`make-${part}`).click();
+    await expect(page.getByTestId('sheet-said')).toContainText('made');
+  }
+  const shared = await page.evaluate(() => (globalThis as unknown as { shared: string[] }).shared);
+  expect(shared.map((s) => s.replace(/\d{4}-\d\d-\d\d/, 'day'))).toEqual([
+    'shared-customer-day.pdf application/pdf true',
+    'shared-record-day.pdf application/pdf true',
+  ]);
+  expect(downloads).toBe(0);
 });
 
 test('a calendar entry needs the visit; a span that is off refuses the template', async ({ page, demo }) => {

@@ -25,6 +25,7 @@ const USED = {
   help: 'mdiHelpCircleOutline',
   copy: 'mdiContentCopy',
   edit: 'mdiPencilOutline',
+  camera: 'mdiCameraOutline',
 };
 const lines = Object.entries(USED).map(([name, key]) => `  ${name}: '${mdi[key]}',`);
 writeFileSync(

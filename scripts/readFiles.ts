@@ -1,4 +1,4 @@
-import { readFileSync, writeSync } from 'node:fs';
+import { existsSync, readFileSync, writeSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parse } from 'csv-parse/sync';
 import {
@@ -6,8 +6,10 @@ import {
   catalogue,
   catalogueFromRows,
   checkFile,
+  jpegHead,
   type Catalogue,
   type Checked,
+  type Job,
 } from '@steddo/contract';
 import { demoCatalogue } from '@steddo/samples';
 
@@ -61,4 +63,22 @@ function readCsv(file: string): Checked<Catalogue> {
   } catch (error) {
     return refuse([`${file}: is not CSV: ${(error as Error).message}`]);
   }
+}
+
+/** Where a job's pictures are kept: beside its file, in a folder of its name. */
+export const picturesFolder = (file: string): string => `${file.replace(/(\.steddo)?\.json$/i, '')}.pictures`;
+
+/** The pictures of a job that are beside its file, by their ids; one that is there and is no JPEG is a fault. */
+export function readPictures(file: string, { photos = [] }: Job): Map<string, Uint8Array> {
+  const found = new Map<string, Uint8Array>();
+  for (const { id } of photos) {
+    // an id may hold anything; a name of a file may not
+    if (!/^[\w.-]+$/.test(id)) continue;
+    const path = `${picturesFolder(file)}/${id}.jpg`;
+    if (!existsSync(fromWhereTheUserStands(path))) continue;
+    const bytes = new Uint8Array(readFileSync(fromWhereTheUserStands(path)));
+    if (!jpegHead(bytes)) refuse([`${path}: is no JPEG`]);
+    found.set(id, bytes);
+  }
+  return found;
 }

@@ -2,14 +2,14 @@ import { writeFileSync, writeSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkFile, job } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
-import { DRAWN, makeFile, NotMade, PAPERS, TABLES, type Asked } from '@steddo/export';
+import { DRAWN, makeFile, NotMade, PAPERS, SHEET_PARTS, TABLES, type Asked } from '@steddo/export';
 import { paperFonts } from './paperFonts';
-import { fromWhereTheUserStands, readCatalogue, readJson, refuse, valid } from './readFiles';
+import { fromWhereTheUserStands, readCatalogue, readJson, readPictures, refuse, valid } from './readFiles';
 
 const FORMATS = ['pdf', 'template', 'svg', 'dxf', 'ics', 'csv'] as const;
 
 const USAGE =
-  'usage: npm run --silent sheet -- FILE --to pdf|template|svg|dxf|ics|csv [--paper a4|letter|roll] [--width MM] [--view face|above|side|section|template] [--what holes|parts] [--catalogue FILE] [--out FILE]';
+  'usage: npm run --silent sheet -- FILE --to pdf|template|svg|dxf|ics|csv [--part sheet|customer|record] [--paper a4|letter|roll] [--width MM] [--view face|above|side|section|template] [--what holes|parts] [--catalogue FILE] [--out FILE]';
 
 function readCall() {
   try {
@@ -17,6 +17,7 @@ function readCall() {
       allowPositionals: true,
       options: {
         to: { type: 'string' },
+        part: { type: 'string' },
         paper: { type: 'string' },
         width: { type: 'string' },
         view: { type: 'string' },
@@ -34,6 +35,7 @@ function readCall() {
     const paper = oneOf('--paper', PAPERS, values.paper ?? 'a4');
     if (paper === 'roll' && to === 'pdf') return refuse(['--paper: roll is for the template; a sheet is a4 or letter']);
     return {
+      part: values.part === undefined ? undefined : oneOf('--part', SHEET_PARTS, values.part),
       ...{ file, to, paper, width, out: values.out, catalogueFile: values.catalogue },
       view: oneOf('--view', DRAWN, values.view ?? 'face'),
       what: oneOf('--what', TABLES, values.what ?? 'holes'),
@@ -51,10 +53,10 @@ function oneOf<T extends string>(name: string, all: readonly T[], value: string)
 type Call = ReturnType<typeof readCall>;
 
 /** What was called for, with no more than its format takes. */
-function askedOf({ to, paper, width, view, what }: Call): Asked {
+function askedOf({ to, part, paper, width, view, what }: Call): Asked {
   switch (to) {
     case 'pdf':
-      return { to, paper: paper === 'roll' ? 'a4' : paper };
+      return { to, part, paper: paper === 'roll' ? 'a4' : paper };
     case 'template':
       return { to, paper, width };
     case 'svg':
@@ -71,7 +73,11 @@ const call = readCall();
 const { mounts: _, ...kit } = readCatalogue(call.catalogueFile);
 const read = withKit(valid(checkFile(job, readJson(call.file))), kit);
 try {
-  const whole = await makeFile({ job: read, plan: plan(read) }, askedOf(call), { fonts: paperFonts, at: new Date() });
+  const pictures = readPictures(call.file, read);
+  const whole = await makeFile({ job: read, plan: plan(read), pictures }, askedOf(call), {
+    fonts: paperFonts,
+    at: new Date(),
+  });
   const bytes = typeof whole === 'string' ? Buffer.from(whole, 'utf8') : Buffer.from(whole);
   if (call.out !== undefined) {
     try {

@@ -13,6 +13,7 @@ import { plainBodies } from './middleware/plainBodies';
 import { catalogueRoutes } from './routes/catalogue';
 import { healthRoutes } from './routes/health';
 import { importRoutes } from './routes/importCatalogue';
+import { pictureRoutes } from './routes/pictures';
 import { roomRoutes } from './routes/rooms';
 
 export interface AppParts {
@@ -39,7 +40,8 @@ const POLICY = {
     defaultSrc: NONE,
     scriptSrc: SELF,
     styleSrc: [...SELF, EMPTY_STYLE],
-    imgSrc: ["'self'", 'data:'],
+    // pictures of the device itself are shown from its memory
+    imgSrc: ["'self'", 'data:', 'blob:'],
     fontSrc: SELF,
     connectSrc: SELF,
     workerSrc: SELF,
@@ -66,6 +68,7 @@ export async function makeApp({ store, log, now, newId, aside = [], web }: AppPa
   app.use(await staticApp(web));
   app.use(plainBodies);
   app.use(importRoutes({ store, changes, now, newId }).routes());
+  app.use(pictureRoutes(store, now).routes());
   app.use(jsonBodies);
   for (const router of routes) app.use(router.routes());
   for (const router of routes) app.use(router.allowedMethods());

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { catalogue, mount } from './catalogue';
 import { job } from './job';
 import { id, wholeNumber } from './parts';
+import { PICTURE } from './pictureFile';
 
 /** What web and server say to each other. */
 
@@ -115,6 +116,21 @@ export const importedReply = z.strictObject({ mounts: wholeNumber });
 
 export const roomIdParam = roomId;
 
+/** A piece of a picture: where it begins, and what the whole will be. */
+export const pieceRequest = z.strictObject({
+  picture: id,
+  from: wholeNumber,
+  size: wholeNumber.min(1).max(PICTURE.mostBytes),
+  /** Of the whole, in hexadecimal. */
+  sha256: z.string().regex(/^[0-9a-f]{64}$/, 'takes a SHA-256 in lower-case hexadecimal'),
+});
+/** How much of a picture the server has; whole once it has been checked. */
+export const pieceReply = z.strictObject({ received: wholeNumber, whole: z.boolean() });
+/** Pictures of a room that the server has whole, by their ids. */
+export const pictureList = z.strictObject({ whole: z.array(id) });
+/** A piece that does not begin where the server is: it goes on from there. */
+export const pieceGapReply = pieceReply.extend({ error: z.literal('gap'), message: z.string() });
+
 export type RoomHead = z.infer<typeof roomHead>;
 export type RoomList = z.infer<typeof roomList>;
 export type RoomReply = z.infer<typeof roomReply>;
@@ -126,5 +142,7 @@ export type SavedReply = z.infer<typeof savedReply>;
 export type RoomSummary = z.infer<typeof roomSummary>;
 export type StaleReply = z.infer<typeof staleReply>;
 export type Fault = z.infer<typeof fault>;
+export type PieceRequest = z.infer<typeof pieceRequest>;
+export type PieceReply = z.infer<typeof pieceReply>;
 export type SaveMount = z.infer<typeof saveMount>;
 export type MountHistory = z.infer<typeof mountHistory>;

@@ -13,13 +13,17 @@ export {
 } from './catalogueCsv';
 export { catalogueFromJson } from './catalogueJson';
 export { checkFile } from './faults';
+export { PICTURE, faultOfPicture, jpegHead, type JpegHead } from './pictureFile';
 export { CATALOGUE_BOUNDS, JOB_BOUNDS, MOST_FAULTS, beyondBounds, pathText, shortened, type Bounds } from './bounds';
 
 export type { Checked } from './faults';
+export type { Photo } from './photo';
 export type {
   ChangesReply,
   Fault,
   MountHistory,
+  PieceReply,
+  PieceRequest,
   RevisionHead,
   RevisionList,
   RoomHead,

@@ -7,6 +7,6 @@ export { SPAN_WITHIN_MM, outermost, printScale, type PrintScale } from './printS
 export { TABLES, toCsv, type Table } from './toCsv';
 export { toDxf } from './toDxf';
 export { toIcs } from './toIcs';
-export { toSheet } from './toSheet';
+export { SHEET_PARTS, toSheet, type SheetPart } from './toSheet';
 export { toSvg } from './toSvg';
 export { ROLL_MM, toTemplate } from './toTemplate';

@@ -4,13 +4,13 @@ import { drawnOf, type Drawn, type Exported } from './roomAndPlan';
 import { toCsv, type Table } from './toCsv';
 import { toDxf } from './toDxf';
 import { toIcs } from './toIcs';
-import { toSheet } from './toSheet';
+import { toSheet, type SheetPart } from './toSheet';
 import { toSvg } from './toSvg';
 import { toTemplate } from './toTemplate';
 
 /** Which file, and what of it can be chosen. */
 export type Asked =
-  | { to: 'pdf'; paper: Exclude<Paper, 'roll'> }
+  | { to: 'pdf'; paper: Exclude<Paper, 'roll'>; part?: SheetPart | undefined }
   | { to: 'template'; paper: Paper; width?: number | undefined }
   | { to: 'svg' | 'dxf'; view: Drawn }
   | { to: 'csv'; what: Table }
@@ -31,7 +31,7 @@ export async function makeFile(
 ): Promise<Uint8Array | string> {
   switch (asked.to) {
     case 'pdf':
-      return toSheet(exported, { paper: asked.paper, fonts: await fonts(), at });
+      return toSheet(exported, { paper: asked.paper, part: asked.part, fonts: await fonts(), at });
     case 'template':
       return toTemplate(exported, { paper: asked.paper, width: asked.width, fonts: await fonts(), at });
     case 'svg':

@@ -160,6 +160,14 @@ export class PaperDoc {
     this.root.add(this.doc.struct('Figure', { alt }, [content]));
   }
 
+  /** A picture (JPEG) with its words for those who do not see it, mm. */
+  picture(alt: string, bytes: Uint8Array, at: { x: number; y: number; width: number; height: number }): void {
+    const [x, y, width, height] = [at.x, at.y, at.width, at.height].map(toPoints);
+    // the whole of a buffer, and of no other file that is in it
+    const file = bytes.slice().buffer;
+    this.figure(alt, () => this.doc.image(file, x!, y!, { width: width!, height: height! }));
+  }
+
   /** The lines of a scene; those outside of the box are cut off. */
   scene({ shapes }: Pick<Scene, 'shapes'>, toMm: (x: number, y: number) => [number, number], scale: number): void {
     const { doc } = this;

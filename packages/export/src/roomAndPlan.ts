@@ -5,6 +5,8 @@ import { aboveScene, roomFace, sectionScene, sideScene, templateScene, type Scen
 export interface Exported {
   job: Job;
   plan: Plan;
+  /** Its pictures as JPEG, by their ids; those that are not there are named where they would stand. */
+  pictures?: ReadonlyMap<string, Uint8Array> | undefined;
 }
 
 /** Why something cannot be made, in a sentence for whoever asked for it. */

@@ -1,3 +1,4 @@
+import { jpegHead } from '@steddo/contract';
 import { fitView, placeLabels, type Box, type Scene } from '@steddo/drawing';
 import { sizeOf, type Paper, type SheetSize } from './paper';
 import { LEADING, MM_PER_POINT, PaperDoc, type Face, type PaperInput } from './paperDoc';
@@ -16,6 +17,24 @@ export interface Column {
   name: string;
   /** Of all widths together. */
   share: number;
+}
+
+/** A picture of the record, or only what it is of. */
+export interface Pictured {
+  caption: string;
+  bytes?: Uint8Array | undefined;
+}
+
+const GAP_MM = 6;
+/** As high as a picture that was held upright may be, mm. */
+const HIGHEST_MM = 90;
+
+/** How large a picture is on paper, mm; nothing where there is none. */
+function framed({ bytes }: Pictured, wide: number): { width: number; height: number } {
+  const head = bytes && jpegHead(bytes);
+  if (!head) return { width: 0, height: 0 };
+  const scale = Math.min(wide / head.width, HIGHEST_MM / head.height);
+  return { width: head.width * scale, height: head.height * scale };
 }
 
 /** A document that flows: each block below the last, on a new page where it does not fit whole. */
@@ -168,6 +187,27 @@ export class SheetFlow {
     }
     this.y += height + 1;
     this.small(`Drawn to scale, 1 : ${Math.round(1 / view.scale)}.`);
+  }
+
+  /** Pictures two in a row, each with what it is of below it; one that is not there has only its words. */
+  pictures(all: readonly Pictured[]): void {
+    const wide = (this.wide - GAP_MM) / 2;
+    for (let i = 0; i < all.length; i += 2) {
+      const row = all.slice(i, i + 2).map((p) => ({
+        ...p,
+        ...framed(p, wide),
+        lines: this.paper.linesOf(p.caption, wide, SIZE.small),
+      }));
+      const high = Math.max(...row.map((p) => p.height));
+      const below = this.heightOf(Math.max(...row.map((p) => p.lines.length)), SIZE.small);
+      this.need(high + below + 2);
+      row.forEach(({ caption, bytes, width, height, lines }, at) => {
+        const x = EDGE_MM + at * (wide + GAP_MM);
+        if (bytes) this.paper.picture(caption, bytes, { x, y: this.y, width, height });
+        this.paper.block('P', lines, { x, y: this.y + high + SIZE.small * MM_PER_POINT, size: SIZE.small });
+      });
+      this.y += high + below + 2;
+    }
   }
 
   /** The title and the page on each, and the whole as a file. */

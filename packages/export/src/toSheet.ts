@@ -21,6 +21,7 @@ import {
   openText,
   partFrom,
   partText,
+  pictureOf,
   readingText,
   resultName,
   screwSize,
@@ -40,8 +41,14 @@ import type { Paper } from './paper';
 import type { SheetFonts } from './paperDoc';
 import { SheetFlow } from './sheetFlow';
 
+/** For the hand that drills, for whoever lives there, for the files. */
+export const SHEET_PARTS = ['sheet', 'customer', 'record'] as const;
+export type SheetPart = (typeof SHEET_PARTS)[number];
+
 export interface SheetOptions {
   paper: Exclude<Paper, 'roll'>;
+  /** One of its parts by itself; absent: all three. */
+  part?: SheetPart | undefined;
   fonts: SheetFonts;
   /** When it was made. */
   at: Date;
@@ -50,18 +57,23 @@ export interface SheetOptions {
 const CAUTION =
   'A check of arithmetic on what was entered, not an engineer’s approval. Follow the maker’s leaflet and local codes; fixed wiring, gas and structure are for licensed trades. If in doubt, do not drill.';
 
-/** The job's sheet, the customer's page and the record, one after the other, as a tagged PDF headed by the room's title. */
-export async function toSheet(exported: Exported, { paper, fonts, at }: SheetOptions): Promise<Uint8Array> {
-  const { job } = exported;
-  const sheet = new SheetFlow({ title: job.title, fonts, at }, paper);
-  const say = wordingFor(job);
-  jobSheet(sheet, exported, say);
-  sheet.newPage();
-  customerPage(sheet, exported, say);
-  sheet.newPage();
-  recordPage(sheet, exported, say);
-  return sheet.finish(job.title);
+/** The job's sheet, the customer's page and the record, or one of them, as a tagged PDF headed by the room's title. */
+export async function toSheet(exported: Exported, { paper, part, fonts, at }: SheetOptions): Promise<Uint8Array> {
+  const { title } = exported.job;
+  const sheet = new SheetFlow({ title, fonts, at }, paper);
+  const say = wordingFor(exported.job);
+  SHEET_PARTS.filter((p) => part === undefined || p === part).forEach((p, i) => {
+    if (i > 0) sheet.newPage();
+    PAGES[p](sheet, exported, say);
+  });
+  return sheet.finish(title);
 }
+
+const PAGES: Record<SheetPart, (sheet: SheetFlow, exported: Exported, say: Wording) => void> = {
+  sheet: jobSheet,
+  customer: customerPage,
+  record: recordPage,
+};
 
 const DRAWING_MM = 96;
 const SECTION_MM = 62;
@@ -247,7 +259,7 @@ function customerPage(sheet: SheetFlow, { job, plan }: Exported, say: Wording): 
 }
 
 /** As it was built: what the drill met, how level it is, what was done. */
-function recordPage(sheet: SheetFlow, { job, plan }: Exported, say: Wording): void {
+function recordPage(sheet: SheetFlow, { job, plan, pictures }: Exported, say: Wording): void {
   sheet.title(job.title);
   sheet.text(job.record?.done ? `Record, done ${job.record.done}` : 'Record; the job is not done yet', 'bold');
   sheet.heading('Holes as drilled');
@@ -289,10 +301,28 @@ function recordPage(sheet: SheetFlow, { job, plan }: Exported, say: Wording): vo
     sheet.heading('Leads');
     for (const l of leads) sheet.text(`${l.what}: ${slackText(l, say)}, ${leadLine(l)}`);
   }
+  picturesOf(sheet, { job, plan, pictures }, say);
   const done = (plan.day?.steps ?? []).filter((s) => s.done);
   sheet.heading('Steps done');
   sheet.text(
     done.length === 0 ? 'None is ticked.' : done.map((s) => dayStepText(s.id, { mount: job.mount }).name).join('; '),
   );
   sheet.small(CAUTION);
+}
+
+function picturesOf(sheet: SheetFlow, { job, plan, pictures }: Exported, say: Wording): void {
+  const photos = job.photos ?? [];
+  if (photos.length === 0) return;
+  sheet.heading('Pictures');
+  sheet.pictures(
+    photos.map((p) => {
+      const bytes = pictures?.get(p.id);
+      const caption = [
+        pictureOf(p.of, { job, plan }, say),
+        ...(p.at ? [p.at.slice(0, 10)] : []),
+        ...(bytes ? [] : ['the picture is not here']),
+      ].join(', ');
+      return { caption, bytes };
+    }),
+  );
 }

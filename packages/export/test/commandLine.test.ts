@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import { guestRoom } from '@steddo/samples';
 
 /* `npm run sheet`: a file on standard output or where it was asked for; else one line on standard error, and exit 2. */
@@ -49,7 +50,26 @@ it('writes a file from where the user stands', () => {
   expect(readFileSync(join(folder, 'roll.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
 }, 60_000);
 
+it('has the pictures that lie beside the job in its record; one that is none is named', async () => {
+  const photos = [
+    { id: 'p-1', of: 'room' },
+    { id: '../p-2', of: 'room' },
+  ];
+  const file = job('pictured.steddo.json', { ...guestRoom, photos });
+  mkdirSync(join(folder, 'pictured.pictures'));
+  const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#a98' } })
+    .jpeg()
+    .toBuffer();
+  writeFileSync(join(folder, 'pictured.pictures/p-1.jpg'), picture);
+  const { stdout, status } = sheet(file, '--to', 'pdf', '--part', 'record');
+  expect([status, stdout.includes(picture)]).toEqual([0, true]);
+  writeFileSync(join(folder, 'pictured.pictures/p-1.jpg'), 'words');
+  const refused = sheet(file, '--to', 'pdf');
+  expect([refused.status, refused.stderr.toString()]).toEqual([2, 'pictured.pictures/p-1.jpg: is no JPEG\n']);
+}, 60_000);
+
 it.each([
+  ['no such part', [GUEST, '--to', 'pdf', '--part', 'all'], /^--part: takes sheet, customer, record, not "all"\n$/],
   ['no visit', [GUEST, '--to', 'ics'], /^there is no visit: say when somebody comes \(visit\.start\)\n$/],
   ['no such format', [GUEST, '--to', 'doc'], /^--to: takes pdf, template, svg, dxf, ics, csv, not "doc"\n$/],
   ['no such file', ['none.json', '--to', 'pdf'], /^none\.json: there is no such file\n$/],

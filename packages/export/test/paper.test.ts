@@ -10,7 +10,8 @@ import {
 } from '@steddo/samples';
 import { templateScene } from '@steddo/drawing';
 import { holeName } from '@steddo/text';
-import { NotMade, toSheet, toTemplate } from '../src';
+import sharp from 'sharp';
+import { NotMade, SHEET_PARTS, toSheet, toTemplate, type SheetPart } from '../src';
 import { MARGIN_MM, tilesOf } from '../src/tiling';
 import { at, exported, fonts, readPdf, type ReadPdf } from './made';
 
@@ -47,6 +48,13 @@ function isLegible(pdf: ReadPdf): void {
     }
   for (const { texts } of pdf.pages) expect(texts.flatMap((t, i) => texts.slice(i + 1).flatMap(over(t)))).toEqual([]);
 }
+
+const jpeg = async (width: number, height: number) =>
+  new Uint8Array(
+    await sharp({ create: { width, height, channels: 3, background: '#a98' } })
+      .jpeg()
+      .toBuffer(),
+  );
 
 const sheetOf = async (job: Job, paper: 'a4' | 'letter' = 'a4') =>
   readPdf(await toSheet(exported(job), { paper, fonts, at }));
@@ -140,6 +148,43 @@ describe('the sheet', () => {
     const [room, hebrew] = ['Room', 'שלום עולם'].map((w) => heading.find((t) => t.text.startsWith(w)));
     expect(room!.x).toBeLessThan(hebrew!.x);
     expect(words(pdf).join(' ')).toContain('غرفة النوم');
+  });
+
+  it('in its parts has what is for each and nothing of the others', async () => {
+    const of = async (part: SheetPart) =>
+      words(readPdf(await toSheet(exported(guestRoom), { paper: 'a4', part, fonts, at }))).join(' ');
+    const heads: Record<SheetPart, string> = {
+      sheet: 'Holes, in the order in which they are drilled',
+      customer: 'For the customer',
+      record: 'Holes as drilled',
+    };
+    for (const part of SHEET_PARTS)
+      for (const other of SHEET_PARTS)
+        expect([part, other, (await of(part)).includes(heads[other])]).toEqual([part, other, part === other]);
+  });
+
+  it('has the pictures in its record, each with what it is of; one that is not there is named', async () => {
+    const [upright, across] = await Promise.all([jpeg(300, 400), jpeg(400, 300)]);
+    const photos = ['p1', 'p2', 'p3'].map((id, i) => ({
+      id,
+      of: ['room', 'h1', 'k9'][i]!,
+      at: '2027-03-04T10:00:00Z',
+    }));
+    const pictures = new Map([
+      ['p1', upright],
+      ['p2', across],
+    ]);
+    const whole = { ...exported({ ...guestRoom, photos }), pictures };
+    const bytes = await toSheet(whole, { paper: 'a4', part: 'record', fonts, at });
+    const pdf = readPdf(bytes);
+    isLegible(pdf);
+    const text = words(pdf).join(' ');
+    expect(text).toContain('the room, 2027-03-04');
+    expect(text).toMatch(/Hole 1[^,]*, [^,]*, [^,]*, 2027-03-04/);
+    expect(text).toContain('what is not there any more, 2027-03-04, the picture is not here');
+    const file = Buffer.from(bytes);
+    expect([upright, across].map((p) => file.includes(Buffer.from(p)))).toEqual([true, true]);
+    expect(pdf.pages.flatMap((p) => p.tree).filter((t) => t === 'Figure')).toHaveLength(2);
   });
 
   it('with a letter that no font has is not made, and names it', async () => {

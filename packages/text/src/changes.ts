@@ -13,6 +13,7 @@ const ENTRY: Record<string, string> = {
   evidence: 'the mark',
   scans: 'the scan',
   looks: 'the look',
+  photos: 'the picture',
   measured: 'the measure on the set',
   levelReadings: 'the reading of the level',
   drilled: 'a drilled hole',

@@ -52,6 +52,7 @@ export { benchThing } from './benchFindings';
 export { roomKindName } from './cornerFindings';
 export { dayStepText, minutesText, whoName, type StepFacts } from './steps';
 export { comfortText, customerNotes, offerTitle } from './customer';
+export { pictureOf } from './pictures';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {
   changedHoles,

@@ -1,6 +1,6 @@
 import { and, eq, isNotNull, lt } from 'drizzle-orm';
 import type { Db } from './client';
-import { meta, refused, revisions, rooms } from './schema';
+import { meta, picturePieces, pictures, refused, revisions, rooms } from './schema';
 
 /** Days for which a room that was taken away can be taken back. */
 export const DAYS_TO_TAKE_BACK = 30;
@@ -12,7 +12,7 @@ const nameOf = (id: string): string => `days-away:${id}`;
 /** Forgets on which days a room was seen taken away. */
 export const unmark = (db: Db, id: string) => db.delete(meta).where(eq(meta.name, nameOf(id)));
 
-/** Rooms whose thirty days are over go for good, with all their revisions. Called at least once a day. */
+/** Rooms whose thirty days are over go for good, with all their revisions and pictures. Called at least once a day. */
 export async function forgetDeleted(db: Db, now: Date): Promise<void> {
   const limit = new Date(now.getTime() - DAYS_TO_TAKE_BACK * 86_400_000).toISOString();
   const away = await db.select({ id: rooms.id }).from(rooms).where(isNotNull(rooms.deletedAt));
@@ -21,6 +21,8 @@ export async function forgetDeleted(db: Db, now: Date): Promise<void> {
     const over = and(eq(rooms.id, id), lt(rooms.deletedAt, limit));
     if (days < DAYS_SEEN || (await db.select({ id: rooms.id }).from(rooms).where(over)).length === 0) continue;
     await db.batch([
+      db.delete(picturePieces).where(eq(picturePieces.roomId, id)),
+      db.delete(pictures).where(eq(pictures.roomId, id)),
       db.delete(refused).where(eq(refused.roomId, id)),
       db.delete(revisions).where(eq(revisions.roomId, id)),
       db.delete(rooms).where(eq(rooms.id, id)),

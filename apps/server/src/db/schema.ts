@@ -1,4 +1,4 @@
-import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** A room is one validated document with a version; every earlier revision is kept. */
 export const rooms = sqliteTable('rooms', {
@@ -62,3 +62,30 @@ export const catalogueHistory = sqliteTable('catalogue_history', catalogueColumn
   primaryKey({ columns: [t.kind, t.id, t.version] }),
   index('catalogue_history_edit').on(t.editId),
 ]);
+
+/** Pictures of a room, beside its document: how much of each has come. */
+export const pictures = sqliteTable(
+  'pictures',
+  {
+    roomId: text('room_id').notNull(),
+    id: text('id').notNull(),
+    size: integer('size').notNull(),
+    /** Of the whole, which is checked when the last piece has come. */
+    sha256: text('sha256').notNull(),
+    received: integer('received').notNull(),
+    whole: integer('whole', { mode: 'boolean' }).notNull(),
+    savedAt: text('saved_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.roomId, t.id] })],
+);
+
+export const picturePieces = sqliteTable(
+  'picture_pieces',
+  {
+    roomId: text('room_id').notNull(),
+    picture: text('picture').notNull(),
+    start: integer('start').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.roomId, t.picture, t.start] })],
+);

@@ -50,6 +50,8 @@ function answerTo(error: unknown): Answer {
 }
 
 function messageOf(status: number, message: string): string {
-  if (status === 413) return 'this is larger than a room may be (2 MB)';
-  return message;
+  // in the body parser's words; what has a limit of its own says it itself
+  return status === 413 && message === 'request entity too large'
+    ? 'this is larger than a room may be (2 MB)'
+    : message;
 }

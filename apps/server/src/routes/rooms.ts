@@ -18,6 +18,7 @@ import {
   takeBack,
   type SaveResult,
 } from '../db/rooms';
+import { roomId } from './roomId';
 
 export interface RoomsParts {
   store: Store;
@@ -143,9 +144,3 @@ type Answering = { status: number; body?: unknown };
 
 /** Revisions that a refusal tells; the whole list has its own address. */
 const MOST_SINCE = 50;
-
-function roomId(value: string | undefined): string {
-  const checked = checkFile(api.roomIdParam, value);
-  if (!checked.ok) throw createError(400, `the room's id ${checked.faults[0]?.reason ?? 'is not valid'}`);
-  return checked.value;
-}

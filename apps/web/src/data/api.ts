@@ -15,6 +15,7 @@ import {
   type SaveMount,
   type SaveRequest,
 } from '@steddo/contract';
+import type { Piece, PieceResult } from './pictures';
 import type { Obstacle, SendResult } from './sendResult';
 
 const PATIENCE_MS = 8000;
@@ -185,5 +186,43 @@ export async function sendCatalogue(file: Blob, csv: boolean, editId: string): P
   } catch {
     const message = 'the server cannot be reached; nothing was taken';
     return { kind: 'refused', message, faults: [] };
+  }
+}
+
+const picturesOf = (room: string): string => `/api/rooms/${room}/pictures`;
+
+/** Sends the next piece of a picture; the server says how far it is. */
+export async function sendPiece(room: string, id: string, piece: Piece): Promise<PieceResult> {
+  const { from, size, sha256, bytes } = piece;
+  const path = `${picturesOf(room)}/${id}?from=${from}&size=${size}&sha256=${sha256}`;
+  const headers = { 'content-type': 'application/octet-stream' };
+  try {
+    const response = await ask(path, { method: 'PUT', headers, body: bytes as BodyInit });
+    if (response.ok) return { kind: 'at', ...valid(api.pieceReply, await bodyOf(response)) };
+    if (response.status === 404) return { kind: 'no-room' };
+    if (response.status === 409) {
+      const { received, whole } = valid(api.pieceGapReply, await bodyOf(response));
+      return { kind: 'at', received, whole };
+    }
+    const obstacle = await obstacleOf(response);
+    return obstacle.why === 'not-valid' ? { kind: 'refused', why: obstacle.message } : { kind: 'no-server' };
+  } catch {
+    return { kind: 'no-server' };
+  }
+}
+
+/** Which pictures of a room the server has whole; undefined where it cannot be asked. */
+export async function fetchPictureIds(room: string): Promise<string[] | undefined> {
+  return (await read(picturesOf(room), api.pictureList).catch(() => undefined))?.whole;
+}
+
+/** A picture that the server has; undefined where it does not, or cannot be reached. */
+export async function fetchPicture(room: string, id: string): Promise<Uint8Array | undefined> {
+  try {
+    const response = await fetch(`${picturesOf(room)}/${id}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    if (!response.ok || response.headers.get('content-type') !== 'image/jpeg') return undefined;
+    return new Uint8Array(await response.arrayBuffer());
+  } catch {
+    return undefined;
   }
 }

@@ -1,6 +1,6 @@
 import { mutate } from 'swr';
 import type { ChangesReply } from '@steddo/contract';
-import { fetchChanges, fetchRoom, sendAct, sendMount, sendRoom } from './api';
+import { fetchChanges, fetchPicture, fetchPictureIds, fetchRoom, sendAct, sendMount, sendPiece, sendRoom } from './api';
 import { Followed, askToKeep, deviceName, nameDevice } from './device';
 import { Journal, browserStorage } from './journal';
 import { Live } from './live';
@@ -8,7 +8,10 @@ import { LocalChoice } from './localChoice';
 import { openLocalStore } from './localStore';
 import { keepApp } from './newVersion';
 import { OwnMounts } from './ownMounts';
+import { Pictures } from './pictures';
+import { openPictureStore } from './pictureStore';
 import { Rooms } from './rooms';
+import { sha256 } from './sha256';
 import { Turns, tabChannel, type TabNews } from './tabs';
 
 /** The one store and the one set of rooms of this tab, wired to the browser. */
@@ -60,6 +63,41 @@ export const ownMounts = new OwnMounts({
   later,
 });
 
+export const pictureStore = openPictureStore();
+
+const picturesChanged = (): void => void mutate((key) => Array.isArray(key) && key[0] === 'pictures');
+
+export const pictures = new Pictures({
+  store: pictureStore,
+  send: sendPiece,
+  fetchPicture,
+  fetchIds: fetchPictureIds,
+  sum: sha256,
+  now: () => new Date(),
+  later,
+  alone: async (work) => {
+    if (!navigator.locks) {
+      await work();
+      return true;
+    }
+    return navigator.locks.request('steddo-pictures', { ifAvailable: true }, async (lock) => {
+      if (lock) await work();
+      return lock !== null;
+    });
+  },
+  changed: () => {
+    picturesChanged();
+    tell('pictures');
+    askToKeep();
+  },
+});
+
+/** Rooms that are on this device, readable or set aside: what belongs to none of them is nobody's. */
+async function roomsHere(): Promise<Set<string>> {
+  const [here, aside] = await Promise.all([localStore.rooms(), localStore.aside()]);
+  return new Set([...here.map((r) => r.id), ...aside.map((r) => r.key.replace(/^room:/, ''))]);
+}
+
 const LIST_MS = 120;
 let listing = false;
 
@@ -74,6 +112,7 @@ function listAgain(): void {
 }
 
 function hear(news: TabNews): void {
+  if (news === 'pictures') return picturesChanged();
   if (news === 'mounts') void ownMounts.read();
   else if (news !== 'rooms') void rooms.refresh(news.room);
   listAgain();
@@ -90,6 +129,7 @@ function onChanges({ rooms: changed, catalogue }: ChangesReply): void {
 const flushAll = (): void => {
   rooms.flush();
   void ownMounts.flush();
+  pictures.flush();
 };
 
 /** Sends what waits and hears of what changes: at start, when the network is back, when the tab comes to the front. */
@@ -107,7 +147,11 @@ export function keepSending(): () => void {
   const onShow = () => document.visibilityState === 'visible' && again();
   window.addEventListener('online', again);
   document.addEventListener('visibilitychange', onShow);
-  void rooms.recover().then(again);
+  void rooms
+    .recover()
+    .then(again)
+    .then(async () => pictures.sweep(await roomsHere()))
+    .catch(() => undefined);
   keepApp(later);
   return () => {
     live.stop();

@@ -1,5 +1,5 @@
-/** What the tabs of one device tell each other: a room has another version here, own mounts have changed. */
-export type TabNews = { room: string } | 'mounts' | 'rooms';
+/** What the tabs of one device tell each other: a room has another version here, own mounts or pictures have changed. */
+export type TabNews = { room: string } | 'mounts' | 'rooms' | 'pictures';
 
 /** A channel between tabs; where the browser has none nothing is told, and every tab reads when it comes to the front. */
 export function tabChannel(hear: (news: TabNews) => void): (news: TabNews) => void {

@@ -15,6 +15,7 @@ import { isBeside, type Posture } from '../ui/usePosture';
 import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { Figure } from '../work/Figure';
+import { PicturesLink } from '../work/PicturesLink';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomScreen';
@@ -75,6 +76,10 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
               <Txt>{levelLine(plan.level.corrections)}</Txt>
             </Part>
           ) : null}
+          <Part name="pictures">
+            <Txt>{picturesText(job.photos?.length ?? 0)}</Txt>
+            <PicturesLink of="room" />
+          </Part>
           <HandOver />
           <Stands plan={plan} text={(f) => findingText(f, say)} />
           <View style={{ padding: 16 }}>
@@ -118,6 +123,9 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
     </View>
   );
 }
+
+const picturesText = (count: number): string =>
+  count === 0 ? 'none' : `${count}, of the room, its holes and what was seen in the wall`;
 
 const DRAWING_PX = 260;
 

@@ -98,6 +98,13 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
         {words && speech.can ? (
           <IconTap icon="speak" label="read it aloud" onPress={() => speech.say(spokenMark(words))} />
         ) : null}
+        {hole ? (
+          <IconTap
+            icon="camera"
+            label="a picture of this hole"
+            onPress={() => router.push(`/room/${id}/pictures?of=${hole.id}`)}
+          />
+        ) : null}
         <IconTap icon="undo" label="undo" disabled={readOnly || !canUndo} onPress={() => rooms.step(id, 'undo')} />
       </View>
       {stops.length > 0 && here.at !== 'finished' ? (

@@ -19,7 +19,7 @@ export function PageHead({
   children?: ReactNode;
 }) {
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+    <View style={{ flexDirection: 'row', alignItems: 'center', paddingTop: 4 }}>
       <IconTap icon="back" label={back} onPress={onBack} />
       <View style={{ flex: 1 }}>
         <Txt kind="title" level={1} lines={2}>

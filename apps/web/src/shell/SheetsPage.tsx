@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
+import { format } from 'date-fns/format';
 import { tapeOf } from '@steddo/core';
 import type { Asked } from '@steddo/export';
 import { planFile } from '@steddo/text';
 import type { RoomState } from '../data/rooms';
 import { saveRoomFile } from '../features/kept/roomFile';
+import { packed, picturesHere } from '../state/roomArchive';
 import { useRoomContext } from '../state/roomState';
 import { Action } from '../ui/Action';
 import { Choice } from '../ui/Choice';
@@ -47,11 +49,19 @@ const TYPES = {
   ics: 'text/calendar',
 } as const;
 
+const today = (): string => format(new Date(), 'yyyy-MM-dd');
+
 /** What a file is called: the room, what it is, the day. */
 function nameOf(title: string, asked: Asked): string {
-  const day = new Date().toISOString().slice(0, 10);
-  const what = 'view' in asked ? asked.view : 'what' in asked ? asked.what : asked.to === 'pdf' ? 'sheet' : asked.to;
-  return fileName(`${title} ${what} ${day}`, asked.to === 'template' ? 'pdf' : asked.to);
+  const what =
+    'view' in asked
+      ? asked.view
+      : 'what' in asked
+        ? asked.what
+        : asked.to === 'pdf'
+          ? (asked.part ?? 'sheets')
+          : asked.to;
+  return fileName(`${title} ${what} ${today()}`, asked.to === 'template' ? 'pdf' : asked.to);
 }
 
 function Sheets({ state }: { state: RoomState }) {
@@ -66,7 +76,8 @@ function Sheets({ state }: { state: RoomState }) {
     setBusy(what);
     setSaid(undefined);
     try {
-      const made = await exportWorker().make(job, plan, asked);
+      const pictures = asked.to === 'pdf' && asked.part !== 'customer' ? await picturesHere(id, job) : undefined;
+      const made = await exportWorker().make({ job, plan, pictures }, asked);
       if (made.ok) await shareOrDownload(nameOf(job.title, asked), made.content as BlobPart, TYPES[asked.to]);
       setSaid(made.ok ? { ok: true, text: `${what}: made.` } : { ok: false, text: `${what}: ${made.why}.` });
     } catch (error) {
@@ -93,6 +104,12 @@ function Sheets({ state }: { state: RoomState }) {
       `${JSON.stringify(planFile(plan, job), null, 2)}\n`,
       'application/json',
     );
+  const withPictures = async () => {
+    const { bytes, lacking } = await packed([{ id, job }]);
+    await shareOrDownload(fileName(`${job.title} ${today()}`, 'zip'), bytes as BlobPart, 'application/zip');
+    const left = lacking > 0 ? ` Without ${lacking} that are on another device, or out of reach.` : '';
+    setSaid({ ok: lacking === 0, text: `the room with its pictures: made.${left}` });
+  };
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }} testID="sheets">
       <PageHead
@@ -112,7 +129,12 @@ function Sheets({ state }: { state: RoomState }) {
         ) : null}
         <Choice label="paper" options={PAPERS} value={paper} onChoose={setPaper} />
         <Part name="sheet, customer’s page and record">
-          <View style={GAP}>{action('the sheet', 'make-pdf', { to: 'pdf', paper }, true)}</View>
+          <View style={GAP}>
+            {action('all three', 'make-pdf', { to: 'pdf', paper }, true)}
+            {action('the sheet', 'make-sheet', { to: 'pdf', paper, part: 'sheet' })}
+            {action('the customer’s page', 'make-customer', { to: 'pdf', paper, part: 'customer' })}
+            {action('the record', 'make-record', { to: 'pdf', paper, part: 'record' })}
+          </View>
         </Part>
         <Part name="template, at full size">
           <View style={GAP}>
@@ -134,6 +156,14 @@ function Sheets({ state }: { state: RoomState }) {
             {action('parts as CSV', 'make-parts', { to: 'csv', what: 'parts' })}
             <Action quiet label="the plan as JSON" testID="make-plan" onPress={planJson} />
             <Action quiet label="the room as a file" testID="make-job" onPress={() => saveRoomFile(job)} />
+            {(job.photos ?? []).length > 0 ? (
+              <Action
+                quiet
+                label="the room with its pictures"
+                testID="make-archive"
+                onPress={() => void withPictures()}
+              />
+            ) : null}
           </View>
         </Part>
         <Part name="the visit, for a calendar">

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { IconTap } from './Action';
 import { usePalette } from './tokens';
@@ -7,13 +8,15 @@ export interface RemovableRowProps {
   text: string;
   /** Something to mind about it. */
   note?: string;
+  /** What else can be done with it. */
+  aside?: ReactNode;
   onRemove: () => void;
   removeLabel: string;
   disabled: boolean;
 }
 
 /** A line of a list, with a way to take it away; undo brings it back. */
-export function RemovableRow({ text, note, onRemove, removeLabel, disabled }: RemovableRowProps) {
+export function RemovableRow({ text, note, aside, onRemove, removeLabel, disabled }: RemovableRowProps) {
   const palette = usePalette();
   return (
     <View
@@ -34,6 +37,7 @@ export function RemovableRow({ text, note, onRemove, removeLabel, disabled }: Re
           </Txt>
         ) : null}
       </View>
+      {aside}
       <IconTap icon="trash" label={removeLabel} disabled={disabled} onPress={onRemove} />
     </View>
   );

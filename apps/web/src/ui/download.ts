@@ -1,3 +1,6 @@
+/** A browser that is slow to begin has to find the file still there, ms. */
+const KEPT_MS = 60_000;
+
 /** Hands something to the browser as a file. */
 export function download(name: string, content: BlobPart, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -5,7 +8,7 @@ export function download(name: string, content: BlobPart, type: string): void {
   link.href = url;
   link.download = name;
   link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 1000);
+  setTimeout(() => URL.revokeObjectURL(url), KEPT_MS);
 }
 
 /** A name that every device takes: letters, digits and dashes of what it is called. */

@@ -1,7 +1,6 @@
 import './importMeta';
 import * as Comlink from 'comlink';
-import type { Job, Plan } from '@steddo/contract';
-import { makeFile, NotMade, type Asked, type SheetFonts } from '@steddo/export';
+import { makeFile, NotMade, type Asked, type Exported, type SheetFonts } from '@steddo/export';
 
 /** A file, or why it cannot be made. */
 export type MadeFile = { ok: true; content: Uint8Array | string } | { ok: false; why: string };
@@ -26,9 +25,9 @@ function paperFonts(): Promise<SheetFonts> {
 }
 
 const api = {
-  async make(job: Job, plan: Plan, asked: Asked): Promise<MadeFile> {
+  async make(exported: Exported, asked: Asked): Promise<MadeFile> {
     try {
-      return { ok: true, content: await makeFile({ job, plan }, asked, { fonts: paperFonts, at: new Date() }) };
+      return { ok: true, content: await makeFile(exported, asked, { fonts: paperFonts, at: new Date() }) };
     } catch (error) {
       if (error instanceof NotMade) return { ok: false, why: error.message };
       throw error;

@@ -6,6 +6,7 @@ const STATEMENTS: ReadonlySet<string> = new Set([
   'evidence',
   'scans',
   'looks',
+  'photos',
   'measured',
   'levelReadings',
   'floorHeights',

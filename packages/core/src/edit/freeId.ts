@@ -10,6 +10,7 @@ function idsOf({ room, ...job }: Job): Set<string> {
     job.evidence,
     job.scans,
     job.looks,
+    job.photos,
     job.measured,
     job.levelReadings,
     job.floorHeights,

@@ -25,6 +25,7 @@ export const LISTS: ReadonlySet<string> = new Set([
   'evidence',
   'scans',
   'looks',
+  'photos',
   'measured',
   'levelReadings',
   'drilled',

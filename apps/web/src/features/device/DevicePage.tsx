@@ -15,6 +15,8 @@ import { Notice } from '../../ui/Notice';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { momentText } from '../../ui/moment';
+import { sizeText } from '../../ui/sizeText';
+import { usePictureHeads } from '../../state/usePictures';
 import { RoomFiles } from './RoomFiles';
 
 /** What is on this device: its name, how much room it has, files in and out, what was taken away, what cannot be read. */
@@ -81,10 +83,6 @@ function NamePart() {
   );
 }
 
-const MB = 1024 * 1024;
-const sizeText = (bytes: number): string =>
-  bytes < 1024 * MB ? `${(bytes / MB).toFixed(bytes < 10 * MB ? 1 : 0)} MB` : `${(bytes / MB / 1024).toFixed(0)} GB`;
-
 /** What the browser grants and how full it is, as far as it says. */
 function KeepingPart({ lists }: { lists: RoomLists }) {
   const [storing, setStoring] = useState<Storing>();
@@ -93,9 +91,14 @@ function KeepingPart({ lists }: { lists: RoomLists }) {
   const waiting = lists.rooms.filter((r) => r.waiting).length;
   const used = storing?.usedBytes;
   const most = storing?.mostBytes;
+  const pictures = usePictureHeads() ?? [];
+  const unsent = pictures.filter((p) => !p.whole).length;
   return (
     <View style={{ padding: 16, paddingTop: 0, gap: 6 }} testID="keeping">
       <Txt>{`${lists.rooms.filter((r) => r.job).length} rooms here; ${waiting === 0 ? 'all of them are on the server' : `${waiting} not sent yet`}.`}</Txt>
+      {pictures.length > 0 ? (
+        <Txt testID="pictures-here">{`${pictures.length} picture${pictures.length === 1 ? '' : 's'} here, ${sizeText(pictures.reduce((n, p) => n + p.size, 0))}; ${unsent === 0 ? 'all of them are on the server' : `${unsent} not sent yet, which are never dropped`}.`}</Txt>
+      ) : null}
       {used !== undefined && most !== undefined ? (
         <Txt>{`${sizeText(used)} used of about ${sizeText(most)} that the browser allows.`}</Txt>
       ) : (

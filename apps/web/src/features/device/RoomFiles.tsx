@@ -2,18 +2,19 @@ import { useRef, useState } from 'react';
 import { format } from 'date-fns/format';
 import { useDropzone } from 'react-dropzone';
 import { allRooms } from '../../data/allRooms';
-import { rooms } from '../../data/shared';
+import { packed, takeIn } from '../../state/roomArchive';
 import { Action } from '../../ui/Action';
 import { download } from '../../ui/download';
 import { Notice } from '../../ui/Notice';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { packRooms, unpackRooms, type Unpacked } from './archive';
+import type { Unpacked, UnpackedRoom } from '../../worker/archive';
+import { archiveWorker } from '../../worker/archives';
 
 const LISTED = 20;
 
 const BOX = {
-  padding: 12,
+  padding: 16,
   gap: 8,
   display: 'flex',
   flexDirection: 'column',
@@ -36,24 +37,26 @@ export function RoomFiles() {
     setState({ kind: 'said', text: 'Fetching what only the server has…' });
     const { rooms: all, missing, noServer } = await allRooms();
     if (all.length === 0) return setState({ kind: 'said', text: 'There are no rooms on this device.' });
-    download(`rooms-${format(new Date(), 'yyyy-MM-dd')}.zip`, packRooms(all).slice(), 'application/zip');
-    const left = noServer
-      ? ' The server cannot be reached: what only it has is not in it.'
-      : missing.length > 0
-        ? ` Not in it, because it could not be fetched: ${missing.join(', ')}.`
-        : '';
-    setState({ kind: 'said', text: `${countText(all.length)} taken out.${left}` });
+    const { bytes, lacking } = await packed(all);
+    download(`rooms-${format(new Date(), 'yyyy-MM-dd')}.zip`, bytes as BlobPart, 'application/zip');
+    const left = [
+      ...(noServer ? ['The server cannot be reached: what only it has is not in it.'] : []),
+      ...(missing.length > 0 ? [`Not in it, because it could not be fetched: ${missing.join(', ')}.`] : []),
+      ...(lacking > 0 ? [`${picturesText(lacking)} not in it: on another device, or out of reach.`] : []),
+    ];
+    setState({ kind: 'said', text: [`${countText(all.length)} taken out.`, ...left].join(' ') });
   };
   const read = async (files: readonly File[]) => {
     const all: Unpacked[] = [];
-    for (const file of files) all.push(unpackRooms(file.name, new Uint8Array(await file.arrayBuffer())));
+    for (const file of files) all.push(await archiveWorker().unpack(file, file.name));
     const faults = all.flatMap((r) => (r.ok ? [] : r.faults));
     if (faults.length > 0) setState({ kind: 'faults', read: { ok: false, faults } });
     else setState({ kind: 'ready', read: { ok: true, jobs: all.flatMap((r) => (r.ok ? r.jobs : [])) } });
   };
   const take = async ({ jobs }: Extract<Unpacked, { ok: true }>) => {
-    for (const { job } of jobs) await rooms.create(job);
-    setState({ kind: 'said', text: `${countText(jobs.length)} taken in, as new rooms.` });
+    const { unkept } = await takeIn(jobs);
+    const left = unkept > 0 ? ` ${picturesText(unkept)} not kept: this device is full.` : '';
+    setState({ kind: 'said', text: `${countText(jobs.length)} taken in, as new rooms.${left}` });
   };
   // by the button too: what is dropped needs a pointer
   const drop = useDropzone({
@@ -98,7 +101,7 @@ export function RoomFiles() {
         <Notice
           tone="note"
           testID="rooms-ready"
-          text={`${countText(state.read.jobs.length)}, no faults: ${state.read.jobs
+          text={`${countText(state.read.jobs.length)}${withPictures(state.read.jobs)}, no faults: ${state.read.jobs
             .slice(0, LISTED)
             .map((j) => j.job.title)
             .join(', ')}. They come in as new rooms; none that is here is touched.`}
@@ -131,3 +134,10 @@ export function RoomFiles() {
 }
 
 const countText = (rooms: number): string => (rooms === 1 ? 'one room' : `${rooms} rooms`);
+
+const picturesText = (pictures: number): string => (pictures === 1 ? 'One picture is' : `${pictures} pictures are`);
+
+function withPictures(jobs: readonly UnpackedRoom[]): string {
+  const all = jobs.reduce((sum, j) => sum + j.pictures.length, 0);
+  return all === 0 ? '' : all === 1 ? ' with one picture' : ` with ${all} pictures`;
+}

@@ -9,6 +9,7 @@ import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
+import { PicturesLink } from '../../work/PicturesLink';
 import { sideWord } from '../../state/barNumbers';
 import { useCanvas } from '../../state/canvasState';
 import { useRoomContext } from '../../state/roomState';
@@ -85,6 +86,7 @@ export function HoleRow({ hole, mark }: { hole: Hole; mark: Mark | undefined }) 
           {hole.steps.map((s, i) => (
             <Txt key={s} kind="small">{`${i + 1}. ${stepText(s)}`}</Txt>
           ))}
+          <PicturesLink of={hole.id} />
         </View>
       ) : null}
     </View>

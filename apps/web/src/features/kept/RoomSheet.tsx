@@ -28,6 +28,13 @@ export function RoomSheet({ state, editable, onClose }: { state: RoomState; edit
       <View style={{ gap: 12 }}>
         <Txt>{whereText(state)}</Txt>
         <Action quiet icon="help" testID="to-help" label="words of this stage" onPress={help} />
+        <Action
+          quiet
+          icon="camera"
+          testID="to-pictures"
+          label="pictures"
+          onPress={() => router.push(`/room/${id}/pictures`)}
+        />
         <Action quiet testID="to-history" label="earlier versions" onPress={() => router.push(`/room/${id}/history`)} />
         <Action quiet testID="room-file" label="save as a file" onPress={() => saveRoomFile(job)} />
         {editable ? (

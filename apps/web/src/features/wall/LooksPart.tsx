@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { router } from 'expo-router';
 import type { Job, Look } from '@steddo/contract';
 import { guidedLooks, type GuidedLook } from '@steddo/core';
 import { seenName } from '@steddo/text';
-import { Action } from '../../ui/Action';
+import { Action, IconTap } from '../../ui/Action';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { Txt } from '../../ui/Txt';
 import { useRoomContext } from '../../state/roomState';
@@ -13,7 +14,7 @@ import { useWall } from '../../state/wallState';
 
 /** Looking into the wall: which looks the holes still want, step by step, and what was seen. */
 export function LooksPart() {
-  const { job, plan, say, dispatch, readOnly } = useRoomContext();
+  const { id, job, plan, say, dispatch, readOnly } = useRoomContext();
   const [look, setLook] = useState<GuidedLook>();
   const [cover, setCover] = useState<string>();
   const { take } = useWall();
@@ -53,6 +54,15 @@ export function LooksPart() {
       {[...(job.looks ?? [])].reverse().map((k) => (
         <RemovableRow
           key={k.id}
+          aside={
+            take ? null : (
+              <IconTap
+                icon="camera"
+                label={`pictures of the look at ${say.length(k.x)}`}
+                onPress={() => router.push(`/room/${id}/pictures?of=${k.id}`)}
+              />
+            )
+          }
           text={`${seenName(k.found)} at ${say.length(k.x)}, ${say.length(k.y)} up`}
           {...(noteOf(k) ? { note: noteOf(k)! } : {})}
           removeLabel={`take away the look at ${say.length(k.x)}`}

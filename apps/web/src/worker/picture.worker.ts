@@ -1,0 +1,53 @@
+import './importMeta';
+import * as Comlink from 'comlink';
+import { faultOfPicture } from '@steddo/contract';
+import type { Reduced } from '../data/pictures';
+import { sha256 } from '../data/sha256';
+import { HEIC_TEXT, pictureHead } from './pictureHead';
+
+/** A picture made small, or why it cannot be taken: the rest of a sentence that begins with its name. */
+export type ReducedPicture = ({ ok: true } & Reduced) | { ok: false; why: string };
+
+/** What a screen and a page of paper need of a wall. */
+const LONGEST_PX = 1600;
+const QUALITIES = [0.82, 0.7, 0.55];
+/** The first of these is reached by most; a picture of leaves takes more. */
+const WANTED_BYTES = 900_000;
+
+const api = {
+  /** Turns it as it was held, makes it small, leaves out everything that is not the picture. */
+  async reduce(file: Blob): Promise<ReducedPicture> {
+    const head = pictureHead(new Uint8Array(await file.arrayBuffer()));
+    if (!head.ok) return head;
+    const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => undefined);
+    if (!picture) return { ok: false, why: head.heic ? HEIC_TEXT : 'cannot be read by this browser' };
+    const scale = Math.min(1, LONGEST_PX / Math.max(picture.width, picture.height));
+    const [width, height] = [picture.width, picture.height].map((px) => Math.max(1, Math.round(px * scale)));
+    const canvas = new OffscreenCanvas(width!, height!);
+    const context = canvas.getContext('2d');
+    if (!context) return { ok: false, why: 'cannot be made smaller by this browser' };
+    context.fillStyle = 'white';
+    context.fillRect(0, 0, width!, height!);
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(picture, 0, 0, width!, height!);
+    picture.close();
+    const bytes = await encoded(canvas);
+    const fault = faultOfPicture(bytes);
+    if (fault) return { ok: false, why: fault.reason };
+    const reduced = { ok: true as const, bytes, width: width!, height: height!, sha256: await sha256(bytes) };
+    return Comlink.transfer(reduced, [bytes.buffer]);
+  },
+};
+
+async function encoded(canvas: OffscreenCanvas): Promise<Uint8Array<ArrayBuffer>> {
+  let bytes = new Uint8Array();
+  for (const quality of QUALITIES) {
+    const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+    bytes = new Uint8Array(await blob.arrayBuffer());
+    if (bytes.length <= WANTED_BYTES) break;
+  }
+  return bytes;
+}
+
+export type PictureApi = typeof api;
+Comlink.expose(api);
