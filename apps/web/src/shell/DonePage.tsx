@@ -77,8 +77,7 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
             </Part>
           ) : null}
           <Part name="pictures">
-            <Txt>{picturesText(job.photos?.length ?? 0)}</Txt>
-            <PicturesLink of="room" />
+            <PicturesLink of="room" all />
           </Part>
           <HandOver />
           <Stands plan={plan} text={(f) => findingText(f, say)} />
@@ -123,9 +122,6 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
     </View>
   );
 }
-
-const picturesText = (count: number): string =>
-  count === 0 ? 'none' : `${count}, of the room, its holes and what was seen in the wall`;
 
 const DRAWING_PX = 260;
 

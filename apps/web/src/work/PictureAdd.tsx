@@ -4,6 +4,7 @@ import { useRoomContext } from '../state/roomState';
 import { takePictures, type TakenPictures } from '../state/takePictures';
 import { Action } from '../ui/Action';
 import { Half, Notice, Pair } from '../ui/Notice';
+import { isTapped } from '../ui/pointer';
 import { Txt } from '../ui/Txt';
 
 type Source = 'camera' | 'files';
@@ -38,7 +39,7 @@ export function PictureAdd({ of, name }: { of: string; name: string }) {
       }}
     />
   );
-  const byHand = typeof window !== 'undefined' && (window.matchMedia?.('(pointer: coarse)').matches ?? false);
+  const byHand = isTapped();
   return (
     <View style={{ gap: 8, paddingHorizontal: 16, paddingVertical: 10 }}>
       {input('camera')}

@@ -3,10 +3,10 @@ import { router } from 'expo-router';
 import { useRoomContext } from '../state/roomState';
 import { Action } from '../ui/Action';
 
-/** To the pictures of a hole, a look or the room, with how many there are. */
-export function PicturesLink({ of }: { of: string }) {
+/** To the pictures of a hole, a look or the room, with how many there are; of everything in it with `all`. */
+export function PicturesLink({ of, all }: { of: string; all?: boolean }) {
   const { id, job } = useRoomContext();
-  const count = (job.photos ?? []).filter((p) => p.of === of).length;
+  const count = (job.photos ?? []).filter((p) => all || p.of === of).length;
   return (
     <View style={{ alignItems: 'flex-start', paddingTop: 6 }}>
       <Action

@@ -6,6 +6,7 @@ import { packed, takeIn } from '../../state/roomArchive';
 import { Action } from '../../ui/Action';
 import { download } from '../../ui/download';
 import { Notice } from '../../ui/Notice';
+import { isTapped } from '../../ui/pointer';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import type { Unpacked, UnpackedRoom } from '../../worker/archive';
@@ -93,9 +94,11 @@ export function RoomFiles() {
         label="bring rooms in: job files or an archive"
         onPress={() => input.current?.click()}
       />
-      <Txt kind="small">
-        {drop.isDragActive ? 'Let go: they are read, and nothing is taken yet.' : 'Or drop them here.'}
-      </Txt>
+      {drop.isDragActive || !isTapped() ? (
+        <Txt kind="small">
+          {drop.isDragActive ? 'Let go: they are read, and nothing is taken yet.' : 'Or drop them here.'}
+        </Txt>
+      ) : null}
       {state.kind === 'said' ? <Txt testID="rooms-said">{state.text}</Txt> : null}
       {state.kind === 'ready' ? (
         <Notice
