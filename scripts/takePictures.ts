@@ -55,7 +55,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-hang', path: '/room/attic-snug/hang' },
   { name: 'phone-day', path: '/room/guest-room/day' },
   { name: 'wide-wall', path: '/room/guest-room/wall', wide: true },
-  { name: 'wide-reach', path: '/room/attic-snug/reach', wide: true, first: tap('pose-shared') },
+  { name: 'phone-sheets', path: '/room/guest-room/sheets' },
 ];
 
 const PORT = '4872';

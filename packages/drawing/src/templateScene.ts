@@ -1,7 +1,8 @@
-import type { Job, Plan } from '@steddo/contract';
-import { bracketsAt, formatTape, holeState, platedJob, tapeOf } from '@steddo/core';
+import type { Job, Plan, Side } from '@steddo/contract';
+import { bracketsAt, formatTape, holeState, platedJob, tapeOf, wallSeen, type WallSeen } from '@steddo/core';
 import { holeNumber } from '@steddo/text';
 import { boxCuts } from './boxShapes';
+import { mirrorScene } from './mirrorScene';
 import { grow, join, type Box, type Label, type Scene, type Shape } from './scene';
 import { insideShapes } from './wallShapes';
 
@@ -11,13 +12,38 @@ const AROUND_MM = 25;
 /** From a cross to words beside it: its arm and its number, mm. */
 const CROSS_MM = 18;
 
+/** What is laid on one wall at full size. */
+export interface WallTemplate {
+  wall: 'main' | Side;
+  scene: Scene;
+}
+
+/** The templates of a room, one for each wall that has something to drill or to cut; seen as somebody sees who faces that wall. */
+export function templateScenes(job: Job, plan: Plan): WallTemplate[] {
+  const walls = new Set<'main' | Side>(['main', ...(plan.holes ?? []).map((h) => h.wall ?? 'main')]);
+  return [...walls].flatMap((wall): WallTemplate[] => {
+    const seen = wallSeen(job, plan, wall);
+    const scene = templateScene(seen.job, seen.plan);
+    if (!scene) return [];
+    return [{ wall, scene: wall === 'left' ? turned(scene, seen) : scene }];
+  });
+}
+
+/** A left wall is measured from the corner, which is at its right end; its words stand beside the crosses as they are seen. */
+function turned(scene: Scene, { job, plan }: WallSeen): Scene {
+  const { width } = job.room.wall;
+  const mirrored = mirrorScene(scene, width);
+  const holes = plan.holes?.map((h) => ({ ...h, x: width - h.x }));
+  return { ...mirrored, labels: labelsOf(job, { ...plan, ...(holes ? { holes } : {}) }, mirrored.bounds) };
+}
+
 /**
- * What is laid on the wall at full size: the plate's outline and slots, each hole as a cross with its number, the level line
+ * What is laid on a wall at full size: the plate's outline and slots, each hole as a cross with its number, the level line
  * through the first hole, the centre line, the studs or units behind it and, of a box, what is cut. In mm of the wall. Undefined where
  * there is nothing to drill or cut.
  */
-export function templateScene(job: Job, plan: Plan): Scene | undefined {
-  const holes = (plan.holes ?? []).filter((h) => (h.wall ?? 'main') === 'main');
+function templateScene(job: Job, plan: Plan): Scene | undefined {
+  const holes = plan.holes ?? [];
   const plate = plan.placement?.plate;
   const { cut } = plan.recess ?? {};
   const parts: Box[] = [
@@ -95,7 +121,7 @@ function plateLines(given: Job, plan: Plan, { left, right, bottom, top, x }: Box
 
 function labelsOf(job: Job, plan: Plan, bounds: Box): Label[] {
   const show = (mm: number) => formatTape(mm, tapeOf(job.units));
-  const holes = (plan.holes ?? []).filter((h) => (h.wall ?? 'main') === 'main');
+  const holes = plan.holes ?? [];
   const [first] = holes;
   const { cut } = plan.recess ?? {};
   return [

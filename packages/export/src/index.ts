@@ -3,7 +3,7 @@ export { DRAWN, NotMade, VIEWS, viewOf, type Drawn, type Exported, type View } f
 export { makeFile, type Asked } from './makeFile';
 export { PAPERS, type Paper } from './paper';
 export { type SheetFonts } from './paperDoc';
-export { SPAN_WITHIN_MM, outermost, printScale, type PrintScale } from './printScale';
+export { SPAN_WITHIN_MM, outermost, printScale, templateSpans, type PrintScale, type TemplateSpan } from './printScale';
 export { TABLES, toCsv, type Table } from './toCsv';
 export { toDxf } from './toDxf';
 export { toIcs } from './toIcs';

@@ -1,4 +1,4 @@
-import type { Role } from '@steddo/drawing';
+import type { Box, Role } from '@steddo/drawing';
 
 /** Layers of a drawing, by what a fitter or a draughtsman switches on and off. */
 export type Layer = 'wall' | 'inside' | 'things' | 'set' | 'plate' | 'holes' | 'people' | 'hazards' | 'marks' | 'cuts';
@@ -90,3 +90,10 @@ const LAYERS: Record<Role, Layer> = {
 export const LAYER_NAMES = [...new Set(Object.values(LAYERS))];
 
 export const layerOf = (role: Role): Layer => LAYERS[role];
+
+/** Letters of a label in a drawing of a whole wall, mm; in one of a plate as much smaller as that is. */
+const LETTERS_MM = 14;
+
+/** How high the letters of a drawing are, mm. A plate of 500 by 300 has letters of 7. */
+export const lettersOf = ({ left, right, bottom, top }: Box): number =>
+  Math.min(LETTERS_MM, Math.max(right - left, top - bottom) / 70);

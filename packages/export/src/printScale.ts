@@ -30,3 +30,22 @@ export function outermost(
   );
   return best;
 }
+
+/** A pair of crosses to measure, of one wall's template. */
+export interface TemplateSpan {
+  wall: 'main' | 'left' | 'right';
+  from: string;
+  to: string;
+  span: number;
+}
+
+/** What is measured on each wall's template: its outermost crosses; nothing for a wall with fewer than two. */
+export function templateSpans(
+  holes: readonly { id: string; x: number; y: number; wall?: TemplateSpan['wall'] | undefined }[],
+): TemplateSpan[] {
+  const walls = [...new Set(holes.map((h) => h.wall ?? 'main'))];
+  return walls.flatMap((wall) => {
+    const span = outermost(holes.filter((h) => (h.wall ?? 'main') === wall));
+    return span ? [{ wall, ...span }] : [];
+  });
+}

@@ -1,5 +1,15 @@
 import type { Job, Plan } from '@steddo/contract';
-import { aboveScene, roomFace, sectionScene, sideScene, templateScene, type Scene } from '@steddo/drawing';
+import {
+  aboveScene,
+  join,
+  roomFace,
+  sectionScene,
+  shiftScene,
+  sideScene,
+  templateScenes,
+  type Scene,
+  type WallTemplate,
+} from '@steddo/drawing';
 
 /** A job with what follows from it: all that any format is made of. */
 export interface Exported {
@@ -43,9 +53,27 @@ export function viewOf({ job, plan }: Exported, view: View): Scene {
 export const drawnOf = (exported: Exported, which: Drawn): Scene =>
   which === 'template' ? templateOf(exported) : viewOf(exported, which);
 
-/** What is laid on the wall, in mm; only where there is something to drill or to cut. */
-export function templateOf({ job, plan }: Exported): Scene {
-  const scene = templateScene(job, plan);
-  if (!scene) throw new NotMade('there is nothing to drill or to cut yet: no template');
-  return scene;
+/** What is laid on the walls, in mm; only where there is something to drill or to cut. */
+export function templatesOf({ job, plan }: Exported): WallTemplate[] {
+  const templates = templateScenes(job, plan);
+  if (templates.length === 0) throw new NotMade('there is nothing to drill or to cut yet: no template');
+  return templates;
+}
+
+/** Between the templates of two walls in one drawing, mm. */
+const APART_MM = 100;
+
+/** The templates of both walls of a corner beside each other, as they stand in the room; of any other room its one. */
+function templateOf(exported: Exported): Scene {
+  const [main, ...others] = templatesOf(exported);
+  return others.reduce<Scene>(({ bounds, focus, shapes, labels }, { wall, scene }) => {
+    const { left, right } = scene.bounds;
+    const beside = shiftScene(scene, wall === 'left' ? bounds.left - APART_MM - right : bounds.right + APART_MM - left);
+    return {
+      bounds: join(bounds, beside.bounds),
+      focus: join(focus, beside.focus),
+      shapes: [...shapes, ...beside.shapes.map((s) => ({ ...s, id: `${wall}-${s.id}` }))],
+      labels: [...labels, ...beside.labels.map((l) => ({ ...l, id: `${wall}-${l.id}` }))],
+    };
+  }, main!.scene);
 }

@@ -204,7 +204,7 @@ export class SheetFlow {
       row.forEach(({ caption, bytes, width, height, lines }, at) => {
         const x = EDGE_MM + at * (wide + GAP_MM);
         if (bytes) this.paper.picture(caption, bytes, { x, y: this.y, width, height });
-        this.paper.block('P', lines, { x, y: this.y + high + SIZE.small * MM_PER_POINT, size: SIZE.small });
+        this.paper.block('P', lines, { x, y: this.y + height + SIZE.small * MM_PER_POINT, size: SIZE.small });
       });
       this.y += high + below + 2;
     }

@@ -1,16 +1,13 @@
 import { DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@tarikjabiri/dxf';
 import type { Scene } from '@steddo/drawing';
-import { LAYER_NAMES, layerOf } from './layers';
+import { LAYER_NAMES, layerOf, lettersOf } from './layers';
 import { strokesOf } from './shapesAsLines';
-
-/** Letters of a label, mm. */
-const TEXT_MM = 14;
 
 /** Plain ink, whatever ground it opens on. */
 const INK = 7;
 
 /** A drawing in millimetres at 1:1, y up from the floor, a layer each for wall, holes and so on; labels on `labels`. */
-export function toDxf({ shapes, labels }: Scene): string {
+export function toDxf({ shapes, labels, bounds }: Scene): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   for (const layer of [...LAYER_NAMES, 'labels']) dxf.addLayer(layer, INK, 'Continuous');
@@ -31,7 +28,8 @@ export function toDxf({ shapes, labels }: Scene): string {
         );
     }
   }
-  for (const { x, y, text } of labels) dxf.addText(point3d(x, y), TEXT_MM, asOneLine(text), { layerName: 'labels' });
+  const high = lettersOf(bounds);
+  for (const { x, y, text } of labels) dxf.addText(point3d(x, y), high, asOneLine(text), { layerName: 'labels' });
   return dxf.stringify();
 }
 

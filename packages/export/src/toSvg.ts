@@ -1,9 +1,6 @@
 import type { Scene, Shape } from '@steddo/drawing';
-import { LAYER_NAMES, layerOf } from './layers';
+import { LAYER_NAMES, layerOf, lettersOf } from './layers';
 import { strokesOf, type Stroke } from './shapesAsLines';
-
-/** Letters of a label, mm. */
-const TEXT_MM = 14;
 
 const LINE_MM = 0.6;
 
@@ -36,13 +33,13 @@ export function toSvg({ bounds, shapes, labels }: Scene, title: string): string 
     const own = shapes.filter((s) => layerOf(s.role) === layer);
     return own.length > 0 ? [`<g id="layer-${layer}">${own.map(drawn).join('')}</g>`] : [];
   });
-  const texts = labels.map((l) => `<text x="${x(l.x)}" y="${y(l.y)}" dx="4" dy="-4">${escaped(l.text)}</text>`);
+  const texts = labels.map((l) => `<text x="${x(l.x)}" y="${y(l.y)}" dx="2" dy="-2">${escaped(l.text)}</text>`);
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${number(width)}mm" height="${number(height)}mm" viewBox="0 0 ${number(width)} ${number(height)}" role="img">`,
     `<title>${escaped(title)}</title>`,
     `<g fill="none" stroke="#1f2328" stroke-width="${LINE_MM}" stroke-linejoin="round">${groups.join('')}</g>`,
-    `<g id="labels" fill="#1f2328" font-family="sans-serif" font-size="${TEXT_MM}">${texts.join('')}</g>`,
+    `<g id="labels" fill="#1f2328" font-family="sans-serif" font-size="${number(lettersOf(bounds))}">${texts.join('')}</g>`,
     '</svg>',
     '',
   ].join('\n');

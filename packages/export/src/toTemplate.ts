@@ -1,8 +1,9 @@
-import { holeNumber, wordingFor } from '@steddo/text';
-import { NotMade, templateOf, type Exported } from './roomAndPlan';
+import type { WallTemplate } from '@steddo/drawing';
+import { holeNumber, wallName, wordingFor, type Wording } from '@steddo/text';
+import { NotMade, templatesOf, type Exported } from './roomAndPlan';
 import { sizeOf, toPoints, type Paper, type SheetSize } from './paper';
 import { PaperDoc, type SheetFonts } from './paperDoc';
-import { outermost } from './printScale';
+import { templateSpans, type TemplateSpan } from './printScale';
 import { FOOT_MM, GLUE_MM, MARGIN_MM, tilesOf, type Tile } from './tiling';
 
 /** A roll of this width where nobody has said another, mm. Ours: as the usual plotters take. */
@@ -18,20 +19,43 @@ export interface TemplateOptions {
 
 /**
  * The template at full size: tiled on A4 or letter with edges to glue, each tile with its name, the plan of all of them, and two bars
- * for a first look; or in one piece on a roll.
+ * for a first look; or in one piece on a roll. In a corner each wall has its own.
  */
 export async function toTemplate(
   exported: Exported,
   { paper, width, fonts, at }: TemplateOptions,
 ): Promise<Uint8Array> {
   const { job, plan } = exported;
-  const scene = templateOf(exported);
-  const { bounds } = scene;
-  const sheet = paper === 'roll' ? rollFor(bounds, width ?? ROLL_MM) : sizeOf(paper);
-  const tiles = tilesOf(bounds, sheet);
+  const templates = templatesOf(exported);
   const doc = new PaperDoc({ title: `${job.title}: template`, fonts, at });
-  const say = wordingFor(job);
-  const span = outermost((plan.holes ?? []).filter((h) => (h.wall ?? 'main') === 'main'));
+  const spans = templateSpans(plan.holes ?? []);
+  for (const template of templates) {
+    const { bounds } = template.scene;
+    const sheet = paper === 'roll' ? rollFor(bounds, width ?? ROLL_MM) : sizeOf(paper);
+    const name = templates.length > 1 ? `${job.title}, ${wallName(template.wall)}` : job.title;
+    const span = spans.find((s) => s.wall === template.wall);
+    wallSheets(doc, template, { sheet, name, span, say: wordingFor(job) });
+  }
+  doc.onEachPage((page, of) =>
+    doc.artifact(() =>
+      doc.line(`page ${page} of ${of}`, { x: doc.size.width - MARGIN_MM - 24, y: doc.size.height - 5, size: 8 }),
+    ),
+  );
+  return doc.bytes();
+}
+
+interface WallSheets {
+  sheet: SheetSize;
+  /** Of the room, and of the wall where there are two. */
+  name: string;
+  /** The crosses to be measured. */
+  span: TemplateSpan | undefined;
+  say: Wording;
+}
+
+/** The sheets of one wall's template. */
+function wallSheets(doc: PaperDoc, { scene }: WallTemplate, { sheet, name, span, say }: WallSheets): void {
+  const tiles = tilesOf(scene.bounds, sheet);
   for (const tile of tiles) {
     doc.addPage(sheet);
     const toMm = (x: number, y: number): [number, number] => [MARGIN_MM + x - tile.left, MARGIN_MM + tile.top - y];
@@ -47,25 +71,20 @@ export async function toTemplate(
     const labels = scene.labels.filter(
       (l) => l.x >= tile.left && l.x <= tile.right && l.y >= tile.bottom && l.y <= tile.top,
     );
+    const crosses = new Set(scene.shapes.flatMap((s) => (s.kind === 'cross' ? [s.id] : [])));
     for (const label of labels) {
       const [x, y] = toMm(label.x, label.y);
-      const size = label.id.startsWith('h') ? 16 : 9;
+      const size = crosses.has(label.id) ? 16 : 9;
       const room = doc.size.width - MARGIN_MM - doc.widthOf(label.text, size);
       doc.block('P', [label.text], { x: Math.max(MARGIN_MM, Math.min(x + 3, room)), y: y - 2, size });
     }
     foot(doc, tile, tiles, [
-      `${job.title}: template, sheet ${tile.name}. Print at 100 %, not fitted to the page.`,
+      `${name}: template, sheet ${tile.name}. Print at 100 %, not fitted to the page.`,
       span
         ? `Glued together, measure from cross ${holeNumber(span.from)} to cross ${holeNumber(span.to)}: ${say.length(span.span)} within 1 mm, or do not use it.`
         : 'Glued together, measure it against the cut list before it is used.',
     ]);
   }
-  doc.onEachPage((page, of) =>
-    doc.artifact(() =>
-      doc.line(`page ${page} of ${of}`, { x: doc.size.width - MARGIN_MM - 24, y: sheet.height - 5, size: 8 }),
-    ),
-  );
-  return doc.bytes();
 }
 
 /** A roll in one piece: as long as the drawing and its foot; refused where it is too narrow. */

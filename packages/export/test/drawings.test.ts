@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync';
 import DxfParser from 'dxf-parser';
 import ICAL from 'ical.js';
-import { templateScene } from '@steddo/drawing';
+import { templateScenes } from '@steddo/drawing';
 import { breakfastBar, guestRoom, hallwayNiche, sewingCorner, smallestRoom } from '@steddo/samples';
 import { NotMade, outermost, printScale, toCsv, toDxf, toIcs, toSvg, viewOf, VIEWS } from '../src';
 import { at, exported } from './made';
@@ -52,8 +52,9 @@ describe('a drawing as SVG', () => {
     );
     expect(svg).toContain('<title>Smith &amp; &lt;Sons&gt; &quot;cellar&quot; </title>');
     expect(svg).not.toMatch(/NaN|undefined|Infinity/);
-    const box = templateScene(guest.job, guest.plan)!.bounds;
-    const template = toSvg(templateScene(guest.job, guest.plan)!, 'x');
+    const { scene } = templateScenes(guest.job, guest.plan)[0]!;
+    const box = scene.bounds;
+    const template = toSvg(scene, 'x');
     expect(template).toContain(`width="${Math.round((box.right - box.left) * 1000) / 1000}mm"`);
   });
 

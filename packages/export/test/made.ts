@@ -40,6 +40,7 @@ interface ReadPage {
   height: number;
   texts: ReadText[];
   paths: [number, number][][];
+  images: { width: number; height: number }[];
   tree: string[];
 }
 

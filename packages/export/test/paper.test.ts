@@ -1,4 +1,4 @@
-import type { Job } from '@steddo/contract';
+import type { Hole, Job } from '@steddo/contract';
 import {
   clockmakersBench,
   guestRoom,
@@ -8,7 +8,7 @@ import {
   smallestRoom,
   stoveParlour,
 } from '@steddo/samples';
-import { templateScene } from '@steddo/drawing';
+import { templateScenes } from '@steddo/drawing';
 import { holeName } from '@steddo/text';
 import sharp from 'sharp';
 import { NotMade, SHEET_PARTS, toSheet, toTemplate, type SheetPart } from '../src';
@@ -185,6 +185,11 @@ describe('the sheet', () => {
     const file = Buffer.from(bytes);
     expect([upright, across].map((p) => file.includes(Buffer.from(p)))).toEqual([true, true]);
     expect(pdf.pages.flatMap((p) => p.tree).filter((t) => t === 'Figure')).toHaveLength(2);
+    // as wide as half a page, or as high as one that was held upright may be; never out of shape
+    expect(pdf.pages.flatMap((p) => p.images.map((i) => [i.width, i.height].map(Math.round)))).toEqual([
+      [68, 90],
+      [86, 65],
+    ]);
   });
 
   it('with a letter that no font has is not made, and names it', async () => {
@@ -200,17 +205,22 @@ describe('the template', () => {
     ['guest room', guestRoom, 'letter'],
     ['hallway niche', hallwayNiche, 'a4'],
     ['narrowboat cabin', narrowboatCabin, 'letter'],
+    ['sewing corner, both walls', sewingCorner, 'a4'],
   ] as const)(
     'of the %s has every cross at full size on every sheet, and bars of 100 mm and 4 in (%#)',
     async (_, job, paper) => {
       const whole = exported(job);
       const pdf = readPdf(await toTemplate(whole, { paper, fonts, at }));
-      const { bounds } = templateScene(whole.job, whole.plan)!;
-      const tiles = tilesOf(bounds, PAPER[paper]);
-      expect(pdf.pages).toHaveLength(tiles.length);
+      const sheets = templateScenes(whole.job, whole.plan).flatMap(({ wall, scene }) =>
+        tilesOf(scene.bounds, PAPER[paper]).map((tile) => ({ wall, tile })),
+      );
+      expect(pdf.pages).toHaveLength(sheets.length);
+      // seen by who faces it: a left wall is measured from the corner at its right end
+      const across = (h: Hole) => (h.wall === 'left' ? whole.job.room.sideWalls!.left!.width! - h.x : h.x);
       let crosses = 0;
       pdf.pages.forEach((page, i) => {
-        const tile = tiles[i]!;
+        const { wall, tile } = sheets[i]!;
+        const own = whole.plan.holes!.filter((h) => (h.wall ?? 'main') === wall);
         const level = (x: number, y: number, arm: number) =>
           page.paths.some(
             (p) =>
@@ -219,14 +229,13 @@ describe('the template', () => {
               Math.abs(p[1]![0] - (x + arm)) < 0.1 &&
               p.every(([, py]) => Math.abs(py - y) < 0.1),
           );
-        for (const h of whole.plan.holes!) {
-          const on = h.x >= tile.left && h.x <= tile.right && h.y >= tile.bottom && h.y <= tile.top;
-          if (!on) continue;
-          crosses += 1;
-          expect([h.id, level(MARGIN_MM + h.x - tile.left, MARGIN_MM + tile.top - h.y, 8)]).toEqual([h.id, true]);
-        }
-        for (const h of whole.plan.holes!) {
-          const [x, y] = [MARGIN_MM + h.x - tile.left, MARGIN_MM + tile.top - h.y];
+        for (const h of own) {
+          const at = across(h);
+          const [x, y] = [MARGIN_MM + at - tile.left, MARGIN_MM + tile.top - h.y];
+          if (at >= tile.left && at <= tile.right && h.y >= tile.bottom && h.y <= tile.top) {
+            crosses += 1;
+            expect([h.id, level(x, y, 8)]).toEqual([h.id, true]);
+          }
           const onCross = page.texts.filter(
             (t) => t.x < x && t.x + t.width > x && t.y > y - 8 && t.y - t.height < y + 8,
           );
@@ -267,7 +276,10 @@ describe('the template', () => {
     ] as const) {
       const tiles = tilesOf({ left: 0, right: width, bottom: 0, top: height }, PAPER.a4);
       const rows = [...new Set(tiles.map((t) => t.row))].map((r) => tiles.filter((t) => t.row === r));
+      for (const t of tiles)
+        expect([t.right - t.left, t.top - t.bottom]).toEqual([expect.closeTo(186, 9), expect.closeTo(251, 9)]);
       for (const row of rows) row.slice(1).forEach((t, i) => expect(row[i]!.right - t.left).toBeCloseTo(10, 9));
+      rows.slice(1).forEach((row, i) => expect(row[0]!.top - rows[i]![0]!.bottom).toBeCloseTo(10, 9));
       expect(Math.max(...tiles.map((t) => t.right))).toBeGreaterThanOrEqual(width - 1e-9);
       expect(Math.min(...tiles.map((t) => t.bottom))).toBeLessThanOrEqual(1e-9);
     }

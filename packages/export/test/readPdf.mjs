@@ -4,7 +4,7 @@ import { getDocument, OPS, VerbosityLevel } from 'pdfjs-dist/legacy/build/pdf.mj
 
 /*
  * Reads a PDF back with another library and prints what is in it as JSON: pages with their sizes, texts with where they stand, and,
- * for `--paths`, every line that is drawn, in mm from the upper left corner; for `--ink`, how many dark pixels each text has.
+ * for `--paths`, every line and picture that is drawn, in mm from the upper left corner; for `--ink`, how many dark pixels each text has.
  */
 const [file, ...flags] = process.argv.slice(2);
 const MM = 25.4 / 72;
@@ -14,22 +14,26 @@ function tagsOf(node) {
   return [...(node.role ? [node.role] : []), ...(node.children ?? []).flatMap(tagsOf)];
 }
 
-/** Lines of points, by the transforms that are in force where they are drawn. */
-function pathsOf({ fnArray, argsArray }, height) {
+/** Lines of points and sizes of pictures, by the transforms that are in force where they are drawn. */
+function drawnOn({ fnArray, argsArray }, height) {
   let m = [1, 0, 0, 1, 0, 0];
   const kept = [];
   const paths = [];
+  const images = [];
   fnArray.forEach((fn, i) => {
     const args = argsArray[i];
     if (fn === OPS.save) kept.push(m);
     else if (fn === OPS.restore) m = kept.pop() ?? m;
     else if (fn === OPS.transform) m = times(m, args);
+    // a picture is the unit square of its transform
+    else if (fn === OPS.paintImageXObject)
+      images.push({ width: Math.hypot(m[0], m[1]) * MM, height: Math.hypot(m[2], m[3]) * MM });
     else if (fn === OPS.constructPath) {
       const [, [coords]] = args;
       if (coords) paths.push(pointsOf(coords, (x, y) => place(m, x, y, height)));
     }
   });
-  return paths;
+  return { paths, images };
 }
 
 const times = (a, b) => [
@@ -97,7 +101,7 @@ for (let n = 1; n <= pdf.numPages; n++) {
       height: i.height * MM,
     }));
   const made = { width: width * MM, height: height * MM, texts };
-  if (flags.includes('--paths')) made.paths = pathsOf(await page.getOperatorList(), height);
+  if (flags.includes('--paths')) Object.assign(made, drawnOn(await page.getOperatorList(), height));
   if (flags.includes('--ink')) await countInk(page, made, height);
   made.tree = tagsOf(await page.getStructTree());
   pages.push(made);

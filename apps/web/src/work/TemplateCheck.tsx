@@ -2,24 +2,31 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
 import { parseTape, type TapeStyle } from '@steddo/core';
-import { outermost, printScale } from '@steddo/export/scale';
-import { holeNumber, rounded, tapeFaultText } from '@steddo/text';
+import { printScale, templateSpans, type TemplateSpan } from '@steddo/export/scale';
+import { holeNumber, rounded, tapeFaultText, wallTitle } from '@steddo/text';
 import { useRoomContext } from '../state/roomState';
 import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 
 /** Glued together, the outermost crosses are measured: within a millimetre it may be used, else it says how to print it. */
 export function TemplateCheck({ tape }: { tape: TapeStyle }) {
-  const { plan, say } = useRoomContext();
+  const { plan } = useRoomContext();
+  return templateSpans(plan.holes ?? []).map((span, _, all) => (
+    <SpanCheck key={span.wall} span={span} named={all.length > 1} tape={tape} />
+  ));
+}
+
+/** One wall's template; the wall is named where there are two. */
+function SpanCheck({ span, named, tape }: { span: TemplateSpan; named: boolean; tape: TapeStyle }) {
+  const { say } = useRoomContext();
   const [text, setText] = useState('');
-  const span = outermost((plan.holes ?? []).filter((h) => (h.wall ?? 'main') === 'main'));
-  if (!span) return null;
   const read = text.trim() === '' ? undefined : parseTape(text, { unit: tape.unit === 'mm' ? 'mm' : 'in' });
   const check = read?.ok && read.mm > 0 ? printScale(span.span, read.mm) : undefined;
-  const label = `measured, cross ${holeNumber(span.from)} to cross ${holeNumber(span.to)}`;
+  const end = span.wall === 'main' ? '' : `-${span.wall}`;
+  const label = `${named ? `${wallTitle(span.wall)}: ` : ''}measured, cross ${holeNumber(span.from)} to cross ${holeNumber(span.to)}`;
   const fault = read && !read.ok ? tapeFaultText(read.fault, say, say.length(span.span)) : undefined;
   return (
-    <View style={{ gap: 4 }} testID="template-check">
+    <View style={{ gap: 4 }} testID={`template-check${end}`}>
       <TextInput
         mode="outlined"
         label={label}
@@ -27,13 +34,17 @@ export function TemplateCheck({ tape }: { tape: TapeStyle }) {
         value={text}
         onChangeText={setText}
         error={fault !== undefined}
-        testID="measured-span"
+        testID={`measured-span${end}`}
       />
       <HelperText type="error" visible={fault !== undefined}>
         {fault ?? ''}
       </HelperText>
       {check ? (
-        <View style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }} testID="span-verdict" role="status">
+        <View
+          style={{ flexDirection: 'row', gap: 10, alignItems: 'center' }}
+          testID={`span-verdict${end}`}
+          role="status"
+        >
           <Verdict verdict={check.fits ? 'go' : 'stop'} />
           <View style={{ flex: 1 }}>
             <Txt>
