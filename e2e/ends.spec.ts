@@ -215,7 +215,7 @@ test('how sure all of it is: drawn with progress, a chart with its table, and wh
   const vague = rest.filter((e) => e.kind !== 'edge-right' || Math.abs(e.x - first!.x) > 100);
   await openRoom(page, demo, 'sure', { ...guestRoom, evidence: [first!, ...vague] }, 'holes');
   await page.getByTestId('to-tolerance').click();
-  await expect(page.getByTestId('all-land')).toHaveText(/^\d+ in 100$/, { timeout: 60_000 });
+  await expect(page.getByTestId('all-land')).toHaveText(/^\d+ in 100$/, { timeout: 180_000 });
   await expect(page.getByTestId('tolerance-advice')).toBeVisible();
   await expect(page.getByTestId('tolerance-chart')).toBeVisible();
   const table = page.getByTestId('tolerance-table');

@@ -146,7 +146,8 @@ test('of a hole, at the ladder; taken away and back by undo; out with the archiv
   await tile.click();
   await page.getByTestId('remove-picture').click();
   await expect(tile).toHaveCount(0);
-  await page.goBack();
+  await expect(page.getByTestId('picture-sheet')).toHaveCount(0);
+  await page.goto(`${demo.url}/room/hole-picture/ladder`);
   await page.getByRole('button', { name: 'undo', exact: true }).click();
   expect((await sentJob(page, demo, 'hole-picture')).photos).toEqual(before);
   await page.goto(`${demo.url}/room/hole-picture/sheets`);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { catalogue, mount } from './catalogue';
 import { job } from './job';
 import { id, wholeNumber } from './parts';
-import { PICTURE } from './pictureFile';
+import { PICTURE } from './photo';
 
 /** What web and server say to each other. */
 

@@ -20,4 +20,7 @@ export const photo = z.strictObject({
   plane: z.strictObject({ points: z.array(point).max(100), k1: z.number().min(-1).max(1).optional() }).optional(),
 });
 
+/** A picture as it is kept and sent: a JPEG that says nothing beside the picture, of this many bytes and pixels at most. */
+export const PICTURE = { mostBytes: 4 * 1024 * 1024, longestEdge: 2600, pieceBytes: 256 * 1024 } as const;
+
 export type Photo = z.infer<typeof photo>;

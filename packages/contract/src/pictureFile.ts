@@ -1,7 +1,5 @@
 import type { Fault } from './api';
-
-/** A picture as it is kept and sent: a JPEG that says nothing beside the picture, of this many bytes and pixels at most. */
-export const PICTURE = { mostBytes: 4 * 1024 * 1024, longestEdge: 2600, pieceBytes: 256 * 1024 } as const;
+import { PICTURE } from './photo';
 
 /** What a JPEG says before its picture begins. */
 export interface JpegHead {

@@ -6,8 +6,6 @@ export interface PictureHead {
   room: string;
   id: string;
   size: number;
-  width: number;
-  height: number;
   /** Of its bytes, in hexadecimal. */
   sha256: string;
   /** When it came to be here. */

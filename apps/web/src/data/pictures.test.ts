@@ -11,7 +11,7 @@ let name = 0;
 const bytesOf = (size: number, seed = 1) => Uint8Array.from({ length: size }, (_, i) => (i * 31 + seed) % 251);
 const made = async (size: number, seed = 1) => {
   const bytes = bytesOf(size, seed);
-  return { bytes, width: 40, height: 30, sha256: await sha256(bytes) };
+  return { bytes, sha256: await sha256(bytes) };
 };
 
 /** A server that keeps what it is sent, and can be away. */

@@ -6,8 +6,6 @@ import { Retry } from './retry';
 /** A picture made small, as the worker gives it. */
 export interface Reduced {
   bytes: Uint8Array;
-  width: number;
-  height: number;
   sha256: string;
 }
 
@@ -55,8 +53,8 @@ export class Pictures {
   }
 
   /** Keeps a picture; where the device is full those that the server has make room, and nothing else does. */
-  async keep(room: string, id: string, { bytes, width, height, sha256 }: Reduced): Promise<void> {
-    const head = { ...this.headOf(room, id, bytes.length), width, height, sha256 };
+  async keep(room: string, id: string, { bytes, sha256 }: Reduced): Promise<void> {
+    const head = { ...this.headOf(room, id, bytes.length), sha256 };
     await this.put(head, bytes);
     this.parts.changed();
     this.flush();
@@ -110,8 +108,6 @@ export class Pictures {
     const at = this.parts.now().toISOString();
     return {
       ...{ key: pictureKey(room, id), room, id, size, at },
-      width: 0,
-      height: 0,
       sha256: '',
       sent: 0,
       whole: false,

@@ -28,8 +28,9 @@ describe('every field', () => {
         const opener = () => screen.getByTestId(dataset.testid!);
         fireEvent.click(opener());
         await settled();
-        // every kind of nonsense on some, another and the last on each
-        for (const text of at % 8 === 0 ? NONSENSE : [NONSENSE[at % 7]!, NONSENSE.at(-1)!]) {
+        // every kind of nonsense on some, one kind on each
+        const texts = at % 8 === 0 ? NONSENSE : [NONSENSE[at % 8]!];
+        for (const text of texts) {
           fireEvent.change(screen.getByTestId('pad-text'), { target: { value: text } });
           fireEvent.click(screen.getByTestId('key-done'));
           expect(screen.getByTestId('pad-error').textContent).toMatch(/[Tt]akes|Write|write|go up to|cannot be less/);
@@ -38,7 +39,7 @@ describe('every field', () => {
         fireEvent.click(screen.getByLabelText(/close the pad/));
         fireEvent.click(opener());
         await settled();
-        expect(screen.getByTestId<HTMLInputElement>('pad-text').value).toBe(NONSENSE.at(-1));
+        expect(screen.getByTestId<HTMLInputElement>('pad-text').value).toBe(texts.at(-1));
         fireEvent.click(screen.getByLabelText(/close the pad/));
         expect(screen.queryByTestId('pad')).toBeNull();
       }

@@ -29,13 +29,24 @@ export async function picturesHere(id: string, { photos = [] }: Job): Promise<Ma
   return found;
 }
 
-/** Rooms of an archive as new rooms with their pictures; how many pictures could not be kept. */
+/** A room as a new one, with its pictures; how many of them could not be kept. */
+async function createWith(job: Job, own: ReadonlyMap<string, Uint8Array>): Promise<{ id: string; unkept: number }> {
+  const id = await rooms.create(job);
+  let unkept = 0;
+  for (const [picture, bytes] of own) {
+    const made = { bytes, sha256: await sha256(bytes) };
+    await pictures.keep(id, picture, made).catch(() => (unkept += 1));
+  }
+  return { id, unkept };
+}
+
+/** Rooms of an archive as new rooms; how many pictures could not be kept. */
 export async function takeIn(all: readonly UnpackedRoom[]): Promise<{ unkept: number }> {
   let unkept = 0;
-  for (const { job, pictures: own } of all) {
-    const id = await rooms.create(job);
-    for (const { id: picture, ...made } of own)
-      await pictures.keep(id, picture, { ...made, sha256: await sha256(made.bytes) }).catch(() => (unkept += 1));
-  }
+  for (const { job, pictures: own } of all) unkept += (await createWith(job, own)).unkept;
   return { unkept };
 }
+
+/** A room once more under another name, with the pictures that can be had; its id. */
+export const copyRoom = async (id: string, job: Job, title: string): Promise<string> =>
+  (await createWith({ ...job, title }, await picturesHere(id, job))).id;

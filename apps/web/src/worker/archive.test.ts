@@ -40,11 +40,8 @@ describe('rooms with pictures', () => {
     const read = unpackRooms('rooms.zip', whole);
     if (!read.ok) throw new Error('was refused');
     const den = read.jobs.find((j) => j.file === 'den.steddo.json')!;
-    expect(den.pictures.map((p) => [p.id, p.width, p.height])).toEqual([
-      ['p-1', 40, 30],
-      ['p-2', 50, 30],
-    ]);
-    for (const p of den.pictures) expect(Buffer.compare(p.bytes, own.get(p.id)!)).toBe(0);
+    expect([...den.pictures.keys()]).toEqual(['p-1', 'p-2']);
+    for (const [id, bytes] of den.pictures) expect(Buffer.compare(bytes, own.get(id)!)).toBe(0);
     const zip = await JSZip.loadAsync(whole);
     expect(Object.keys(zip.files).filter((f) => f.endsWith('.jpg'))).toEqual([
       'den.pictures/p-1.jpg',

@@ -1,4 +1,4 @@
-import { checkFile, faultOfPicture, job as jobFormat, jpegHead, type Fault, type Job } from '@steddo/contract';
+import { checkFile, faultOfPicture, job as jobFormat, type Fault, type Job } from '@steddo/contract';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 
 /** A room as it goes into an archive: its job, and of its pictures those that are there. */
@@ -9,18 +9,11 @@ export interface PackedRoom {
   pictures: ReadonlyMap<string, Uint8Array>;
 }
 
-/** A picture of an archive, checked. */
-export interface UnpackedPicture {
-  id: string;
-  bytes: Uint8Array;
-  width: number;
-  height: number;
-}
-
 export interface UnpackedRoom {
   file: string;
   job: Job;
-  pictures: UnpackedPicture[];
+  /** Those that lie beside it, checked, by their ids. */
+  pictures: Map<string, Uint8Array>;
 }
 
 const JOB_END = '.steddo.json';
@@ -72,16 +65,15 @@ export function unpackRooms(name: string, bytes: Uint8Array): Unpacked {
 
 /** The pictures that a job names, as they lie beside it. */
 function picturesOf(file: string, { photos = [] }: Job, files: ReadonlyMap<string, Uint8Array>) {
-  const pictures: UnpackedPicture[] = [];
+  const pictures = new Map<string, Uint8Array>();
   const faults: FileFault[] = [];
   for (const { id } of photos) {
     const path = `${folderOf(file)}/${id}.jpg`;
     const bytes = files.get(path);
     if (!bytes) continue;
     const fault = faultOfPicture(bytes);
-    const head = jpegHead(bytes);
     if (fault) faults.push({ file: path, ...fault });
-    else if (head) pictures.push({ id, bytes, width: head.width, height: head.height });
+    else pictures.set(id, bytes);
   }
   return { pictures, faults };
 }

@@ -34,7 +34,7 @@ const api = {
     const bytes = await encoded(canvas);
     const fault = faultOfPicture(bytes);
     if (fault) return { ok: false, why: fault.reason };
-    const reduced = { ok: true as const, bytes, width: width!, height: height!, sha256: await sha256(bytes) };
+    const reduced = { ok: true as const, bytes, sha256: await sha256(bytes) };
     return Comlink.transfer(reduced, [bytes.buffer]);
   },
 };

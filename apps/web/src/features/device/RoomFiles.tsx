@@ -141,6 +141,6 @@ const countText = (rooms: number): string => (rooms === 1 ? 'one room' : `${room
 const picturesText = (pictures: number): string => (pictures === 1 ? 'One picture is' : `${pictures} pictures are`);
 
 function withPictures(jobs: readonly UnpackedRoom[]): string {
-  const all = jobs.reduce((sum, j) => sum + j.pictures.length, 0);
+  const all = jobs.reduce((sum, j) => sum + j.pictures.size, 0);
   return all === 0 ? '' : all === 1 ? ' with one picture' : ` with ${all} pictures`;
 }

@@ -6,6 +6,7 @@ import type { Job } from '@steddo/contract';
 import { isVehicle } from '@steddo/core';
 import { freeTitle, newRoomFrom } from '../../data/newRoom';
 import { rooms } from '../../data/shared';
+import { copyRoom } from '../../state/roomArchive';
 import type { ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
@@ -32,9 +33,7 @@ export function RoomMenu({ room, job, titles, onClose, onRemoved }: Props) {
     void mutate('local-rooms');
     onClose();
   };
-  const create = async (made: Job) => {
-    await after(rooms.create(made).then((made) => router.push(`/room/${made}/room`)));
-  };
+  const create = (made: Promise<string>) => after(made.then((id) => router.push(`/room/${id}/room`)));
   const rename = async (wished: string) => {
     await rooms.open(id);
     rooms.dispatch(id, { do: 'put', path: 'title', value: wished });
@@ -62,7 +61,7 @@ export function RoomMenu({ room, job, titles, onClose, onRemoved }: Props) {
           label={isVehicle(job) ? 'a second place for this set' : 'new room from this one'}
           testID="room-from"
           disabled={busy}
-          onPress={() => void create(newRoomFrom(job, freeTitle(title, titles)))}
+          onPress={() => void create(rooms.create(newRoomFrom(job, freeTitle(title, titles))))}
         />
         <Txt kind="small" soft>
           {isVehicle(job)
@@ -75,7 +74,7 @@ export function RoomMenu({ room, job, titles, onClose, onRemoved }: Props) {
           label="copy of all of it"
           testID="copy-room"
           disabled={busy}
-          onPress={() => void create({ ...job, title: freeTitle(`${title}, copy`, titles) })}
+          onPress={() => void create(copyRoom(id, job, freeTitle(`${title}, copy`, titles)))}
         />
         <Action
           quiet
