@@ -88,7 +88,9 @@ function Ladder({ state, posture }: { state: RoomState; posture: Posture }) {
         <IconTap icon="back" label="back to the holes" onPress={() => router.replace(`/room/${id}/holes`)} />
         <View style={{ flex: 1 }}>
           <Txt kind="title" level={1} lines={2}>
-            {disputed ? 'Wood, or nothing?' : `${wall && here.at !== 'finished' ? `${wallTitle(wall)}: ` : ''}${headingOf(here)}`}
+            {disputed
+              ? 'Wood, or nothing?'
+              : `${wall && here.at !== 'finished' ? `${wallTitle(wall)}: ` : ''}${headingOf(here)}`}
           </Txt>
           <Txt kind="small" soft>
             {awake ? 'screen kept awake' : 'the screen may sleep'}
