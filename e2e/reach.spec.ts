@@ -96,7 +96,22 @@ test('keys move and turn it, the wall stops it, and it is said what did', async 
 
 test('a tap on the floor: stand there, bring the set, sit somebody down, undo', async ({ page, demo }) => {
   await openRoom(page, demo, 'stand', breakfastBar, 'reach');
-  const floor = (await page.getByTestId('floor').boundingBox())!;
+  // as the drawing stands when the finger comes: it may still have moved while the page came
+  const drawn = async () => {
+    const scale = Number(await page.getByTestId('above').getAttribute('data-scale'));
+    const wall = (await page.locator('[data-shape="wall-cut"]').boundingBox())!;
+    return { scale, wall, floor: (await page.getByTestId('floor').boundingBox())! };
+  };
+  let last = '';
+  await expect
+    .poll(async () => {
+      const now = JSON.stringify(await drawn());
+      const same = now === last;
+      last = now;
+      return same;
+    })
+    .toBe(true);
+  const { scale, wall, floor } = await drawn();
   await page.getByTestId('floor').click({ position: { x: 60, y: floor.height - 60 } });
   const card = page.getByTestId('stand-card');
   await expect(card).toBeVisible();
@@ -109,8 +124,6 @@ test('a tap on the floor: stand there, bring the set, sit somebody down, undo', 
   const seat = (await sentJob(page, demo, 'stand')).room.viewers!.at(-1)!;
   expect(seat).toMatchObject({ id: 'v3', posture: 'seated' });
   // where the finger was, by the drawing's own scale
-  const scale = Number(await page.getByTestId('above').getAttribute('data-scale'));
-  const wall = (await page.locator('[data-shape="wall-cut"]').boundingBox())!;
   expect(Math.abs(seat.x! - (floor.x + 60 - wall.x) / scale)).toBeLessThan(12 / scale);
   await page.getByRole('button', { name: 'undo', exact: true }).click();
   await expect(page.getByTestId('seat-v3')).toHaveCount(0);

@@ -150,7 +150,7 @@ test('a device that is full says so at once, sends from memory, offers the file,
   expect((await savedJob(page, demo, 'full')).job.choices!.centreY).toBeCloseTo(60 * IN, 6);
   const download = page.waitForEvent('download');
   await page.getByTestId('save-file').click();
-  expect((await download).suggestedFilename()).toBe('full.steddo.json');
+  expect((await download).suggestedFilename()).toMatch(/^full-\d{4}-\d\d-\d\d\.steddo\.json$/);
   await page.evaluate(() => ((window as unknown as { full: boolean }).full = false));
   await isSent(page);
   await expect(page.getByTestId('device-trouble')).toHaveCount(0);

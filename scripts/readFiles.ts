@@ -7,6 +7,7 @@ import {
   catalogueFromRows,
   checkFile,
   jpegHead,
+  picturePath,
   type Catalogue,
   type Checked,
   type Job,
@@ -28,8 +29,12 @@ const onOneLine = (line: string): string =>
 export const fromWhereTheUserStands = (file: string): string => resolve(process.env.STEDDO_FROM ?? process.cwd(), file);
 
 export function readText(file: string): string {
+  return readBytes(file).toString('utf8');
+}
+
+function readBytes(file: string): Buffer {
   try {
-    return readFileSync(fromWhereTheUserStands(file), 'utf8');
+    return readFileSync(fromWhereTheUserStands(file));
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     const why = code === 'ENOENT' ? 'there is no such file' : `cannot be read (${code})`;
@@ -65,18 +70,13 @@ function readCsv(file: string): Checked<Catalogue> {
   }
 }
 
-/** Where a job's pictures are kept: beside its file, in a folder of its name. */
-export const picturesFolder = (file: string): string => `${file.replace(/(\.steddo)?\.json$/i, '')}.pictures`;
-
 /** The pictures of a job that are beside its file, by their ids; one that is there and is no JPEG is a fault. */
 export function readPictures(file: string, { photos = [] }: Job): Map<string, Uint8Array> {
   const found = new Map<string, Uint8Array>();
   for (const { id } of photos) {
-    // an id may hold anything; a name of a file may not
-    if (!/^[\w.-]+$/.test(id)) continue;
-    const path = `${picturesFolder(file)}/${id}.jpg`;
+    const path = picturePath(file, id);
     if (!existsSync(fromWhereTheUserStands(path))) continue;
-    const bytes = new Uint8Array(readFileSync(fromWhereTheUserStands(path)));
+    const bytes = new Uint8Array(readBytes(path));
     if (!jpegHead(bytes)) refuse([`${path}: is no JPEG`]);
     found.set(id, bytes);
   }

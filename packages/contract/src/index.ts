@@ -13,7 +13,7 @@ export {
 } from './catalogueCsv';
 export { catalogueFromJson } from './catalogueJson';
 export { checkFile } from './faults';
-export { faultOfPicture, jpegHead, type JpegHead } from './pictureFile';
+export { faultOfPicture, jpegHead, picturePath, type JpegHead } from './pictureFile';
 export { PICTURE } from './photo';
 export { CATALOGUE_BOUNDS, JOB_BOUNDS, MOST_FAULTS, beyondBounds, pathText, shortened, type Bounds } from './bounds';
 

@@ -1,6 +1,10 @@
 import type { Fault } from './api';
 import { PICTURE } from './photo';
 
+/** Where a picture lies beside its job file: `den.steddo.json` and p-1 give `den.pictures/p-1.jpg`; what no name of a file may hold is written as its number. */
+export const picturePath = (jobFile: string, id: string): string =>
+  `${jobFile.replace(/(\.steddo)?\.json$/i, '')}.pictures/${id.replace(/[^\w.-]/g, (c) => `%${c.charCodeAt(0).toString(16)}`)}.jpg`;
+
 /** What a JPEG says before its picture begins. */
 export interface JpegHead {
   width: number;

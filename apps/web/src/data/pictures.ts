@@ -54,8 +54,7 @@ export class Pictures {
 
   /** Keeps a picture; where the device is full those that the server has make room, and nothing else does. */
   async keep(room: string, id: string, { bytes, sha256 }: Reduced): Promise<void> {
-    const head = { ...this.headOf(room, id, bytes.length), sha256 };
-    await this.put(head, bytes);
+    await this.put(this.headOf(room, id, bytes.length, sha256), bytes);
     this.parts.changed();
     this.flush();
   }
@@ -67,8 +66,8 @@ export class Pictures {
     if (kept) return kept;
     const fetched = await fetchPicture(room, id);
     if (!fetched) return undefined;
-    const sha256 = await sum(fetched);
-    const head = { ...this.headOf(room, id, fetched.length), sha256, sent: fetched.length, whole: true };
+    const own = this.headOf(room, id, fetched.length, await sum(fetched));
+    const head = { ...own, sent: fetched.length, whole: true };
     // what cannot be kept is shown all the same
     await this.put(head, fetched).catch(() => undefined);
     return fetched;
@@ -104,14 +103,10 @@ export class Pictures {
       });
   };
 
-  private headOf(room: string, id: string, size: number): PictureHead {
+  /** A picture that has just come to be here, and of which nothing is sent. */
+  private headOf(room: string, id: string, size: number, sha256: string): PictureHead {
     const at = this.parts.now().toISOString();
-    return {
-      ...{ key: pictureKey(room, id), room, id, size, at },
-      sha256: '',
-      sent: 0,
-      whole: false,
-    };
+    return { key: pictureKey(room, id), room, id, size, sha256, at, sent: 0, whole: false };
   }
 
   private async put(head: PictureHead, bytes: Uint8Array): Promise<void> {

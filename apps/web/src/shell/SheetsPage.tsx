@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import { format } from 'date-fns/format';
 import { tapeOf } from '@steddo/core';
 import type { Asked } from '@steddo/export';
 import { planFile } from '@steddo/text';
@@ -12,6 +11,7 @@ import { useRoomContext } from '../state/roomState';
 import { Action } from '../ui/Action';
 import { Choice } from '../ui/Choice';
 import { fileName, shareOrDownload } from '../ui/download';
+import { today } from '../ui/moment';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { TemplateCheck } from '../work/TemplateCheck';
@@ -48,8 +48,6 @@ const TYPES = {
   csv: 'text/csv',
   ics: 'text/calendar',
 } as const;
-
-const today = (): string => format(new Date(), 'yyyy-MM-dd');
 
 /** What a file is called: the room, what it is, the day. */
 function nameOf(title: string, asked: Asked): string {
@@ -100,7 +98,7 @@ function Sheets({ state }: { state: RoomState }) {
   );
   const planJson = () =>
     void shareOrDownload(
-      fileName(`${job.title} plan`, 'json'),
+      fileName(`${job.title} plan ${today()}`, 'json'),
       `${JSON.stringify(planFile(plan, job), null, 2)}\n`,
       'application/json',
     );

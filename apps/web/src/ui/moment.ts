@@ -7,3 +7,6 @@ export function momentText(iso: string): string {
   const at = parseISO(iso);
   return isValid(at) ? format(at, 'd MMM yyyy, HH:mm') : iso;
 }
+
+/** The day as it is written in the name of a file: `2026-03-14`. */
+export const today = (): string => format(new Date(), 'yyyy-MM-dd');

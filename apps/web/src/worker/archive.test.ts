@@ -50,6 +50,16 @@ describe('rooms with pictures', () => {
     expect(await zip.files['den.pictures/p-2.jpg']!.async('uint8array')).toEqual(own.get('p-2'));
   });
 
+  it('whose ids no name of a file may hold stay in their folder, and come back', async () => {
+    const id = '../../p/é';
+    const whole = packRooms([room('den', withPhotos(id), new Map([[id, await picture(40)]]))]);
+    expect(Object.keys((await JSZip.loadAsync(whole)).files)).toContain('den.pictures/..%2f..%2fp%2f%e9.jpg');
+    expect(unpackRooms('rooms.zip', whole)).toMatchObject({
+      ok: true,
+      jobs: [{ pictures: new Map([[id, expect.anything()]]) }],
+    });
+  });
+
   it('are refused whole where one of them says where it was taken, or is no picture; others beside them are left', async () => {
     const job = bytes(withPhotos('p-1', 'p-2'));
     const zip = zipSync({

@@ -1,4 +1,4 @@
-import { checkFile, faultOfPicture, job as jobFormat, type Fault, type Job } from '@steddo/contract';
+import { checkFile, faultOfPicture, job as jobFormat, picturePath, type Fault, type Job } from '@steddo/contract';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 
 /** A room as it goes into an archive: its job, and of its pictures those that are there. */
@@ -16,16 +16,14 @@ export interface UnpackedRoom {
   pictures: Map<string, Uint8Array>;
 }
 
-const JOB_END = '.steddo.json';
-const folderOf = (file: string): string => `${file.replace(/(\.steddo)?\.json$/i, '')}.pictures`;
-
 /** Rooms as one archive: a job file for each, as the command line reads them, and beside it a folder of its pictures. */
 export function packRooms(rooms: readonly PackedRoom[]): Uint8Array {
   const files: Zippable = {};
   for (const { name, job, pictures } of rooms) {
-    files[`${name}${JOB_END}`] = strToU8(`${JSON.stringify(job, null, 2)}\n`);
+    const file = `${name}.steddo.json`;
+    files[file] = strToU8(`${JSON.stringify(job, null, 2)}\n`);
     // a JPEG does not become smaller
-    for (const [id, bytes] of pictures) files[`${name}.pictures/${id}.jpg`] = [bytes, { level: 0 }];
+    for (const [id, bytes] of pictures) files[picturePath(file, id)] = [bytes, { level: 0 }];
   }
   return zipSync(files, { level: 6 });
 }
@@ -68,7 +66,7 @@ function picturesOf(file: string, { photos = [] }: Job, files: ReadonlyMap<strin
   const pictures = new Map<string, Uint8Array>();
   const faults: FileFault[] = [];
   for (const { id } of photos) {
-    const path = `${folderOf(file)}/${id}.jpg`;
+    const path = picturePath(file, id);
     const bytes = files.get(path);
     if (!bytes) continue;
     const fault = faultOfPicture(bytes);

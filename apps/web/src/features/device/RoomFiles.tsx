@@ -1,5 +1,4 @@
 import { useRef, useState } from 'react';
-import { format } from 'date-fns/format';
 import { useDropzone } from 'react-dropzone';
 import { allRooms } from '../../data/allRooms';
 import { packed, takeIn } from '../../state/roomArchive';
@@ -7,6 +6,7 @@ import { Action } from '../../ui/Action';
 import { download } from '../../ui/download';
 import { Notice } from '../../ui/Notice';
 import { isTapped } from '../../ui/pointer';
+import { today } from '../../ui/moment';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import type { Unpacked, UnpackedRoom } from '../../worker/archive';
@@ -39,7 +39,7 @@ export function RoomFiles() {
     const { rooms: all, missing, noServer } = await allRooms();
     if (all.length === 0) return setState({ kind: 'said', text: 'There are no rooms on this device.' });
     const { bytes, lacking } = await packed(all);
-    download(`rooms-${format(new Date(), 'yyyy-MM-dd')}.zip`, bytes as BlobPart, 'application/zip');
+    download(`rooms-${today()}.zip`, bytes as BlobPart, 'application/zip');
     const left = [
       ...(noServer ? ['The server cannot be reached: what only it has is not in it.'] : []),
       ...(missing.length > 0 ? [`Not in it, because it could not be fetched: ${missing.join(', ')}.`] : []),
