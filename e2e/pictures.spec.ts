@@ -165,7 +165,7 @@ test('of a hole, at the ladder; taken away and back by undo; out with the archiv
   await expect(page.getByTestId('rooms-said')).toContainText('one room taken in');
   await expect(page.getByTestId('pictures-here')).toContainText('2 pictures here');
   // the copy has it on the server by itself
-  await expect(page.getByTestId('pictures-here')).toContainText('all of them are on the server');
+  await expect(page.getByTestId('pictures-here')).toContainText('all on the server');
   const { rooms } = (await (await page.request.get(`${demo.url}/api/rooms`)).json()) as {
     rooms: { id: string; title: string }[];
   };

@@ -37,7 +37,8 @@ function PictureList({ state, start }: { state: RoomState; start: string }) {
   const known = new Map(heads?.map((h) => [h.id, h]));
   const photos = [...(job.photos ?? [])].reverse();
   const name = (what: string) => pictureOf(what, { job, plan }, say);
-  const subjects = ['room', ...(plan.holes ?? []).map((h) => h.id), ...(job.looks ?? []).map((k) => k.id)];
+  // what was asked for stands first, where it is seen
+  const subjects = [start, 'room', ...(plan.holes ?? []).map((h) => h.id), ...(job.looks ?? []).map((k) => k.id)];
   const shown = photos.find((p) => p.id === open);
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }} testID="pictures">
@@ -53,7 +54,7 @@ function PictureList({ state, start }: { state: RoomState; start: string }) {
       >
         <Choice
           label="of"
-          options={[...new Set([...subjects, start])].map((s) => ({ value: s, name: name(s) }))}
+          options={[...new Set(subjects)].map((s) => ({ value: s, name: name(s) }))}
           value={of}
           onChoose={setOf}
         />

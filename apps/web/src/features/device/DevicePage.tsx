@@ -97,7 +97,7 @@ function KeepingPart({ lists }: { lists: RoomLists }) {
     <View style={{ padding: 16, paddingTop: 0, gap: 6 }} testID="keeping">
       <Txt>{`${lists.rooms.filter((r) => r.job).length} rooms here; ${waiting === 0 ? 'all of them are on the server' : `${waiting} not sent yet`}.`}</Txt>
       {pictures.length > 0 ? (
-        <Txt testID="pictures-here">{`${pictures.length} picture${pictures.length === 1 ? '' : 's'} here, ${sizeText(pictures.reduce((n, p) => n + p.size, 0))}; ${unsent === 0 ? 'all of them are on the server' : `${unsent} not sent yet, which are never dropped`}.`}</Txt>
+        <Txt testID="pictures-here">{`${pictures.length} picture${pictures.length === 1 ? '' : 's'} here, ${sizeText(pictures.reduce((n, p) => n + p.size, 0))}; ${unsent === 0 ? 'all on the server' : `not sent yet and never dropped: ${unsent}`}.`}</Txt>
       ) : null}
       {used !== undefined && most !== undefined ? (
         <Txt>{`${sizeText(used)} used of about ${sizeText(most)} that the browser allows.`}</Txt>
