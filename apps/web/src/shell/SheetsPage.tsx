@@ -74,7 +74,8 @@ function Sheets({ state }: { state: RoomState }) {
     setBusy(what);
     setSaid(undefined);
     try {
-      const pictures = asked.to === 'pdf' && asked.part !== 'customer' ? await picturesHere(id, job) : undefined;
+      const pictures =
+        asked.to === 'pdf' && (asked.part ?? 'record') === 'record' ? await picturesHere(id, job) : undefined;
       const made = await exportWorker().make({ job, plan, pictures }, asked);
       if (made.ok) await shareOrDownload(nameOf(job.title, asked), made.content as BlobPart, TYPES[asked.to]);
       setSaid(made.ok ? { ok: true, text: `${what}: made.` } : { ok: false, text: `${what}: ${made.why}.` });

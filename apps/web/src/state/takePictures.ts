@@ -2,7 +2,7 @@ import type { Fault } from '@steddo/contract';
 import type { Command } from '@steddo/core';
 import { troubleOfStore } from '../data/localStore';
 import { pictures } from '../data/shared';
-import { pictureWorker } from '../worker/pictures';
+import { reducePicture } from '../worker/pictures';
 
 export interface TakenPictures {
   taken: number;
@@ -37,7 +37,7 @@ async function takeOne(
   file: File,
   dispatch: (command: Command) => readonly Fault[],
 ): Promise<string | undefined> {
-  const made = await pictureWorker().reduce(file);
+  const made = await reducePicture(file);
   if (!made.ok) return made.why;
   const id = newId();
   try {

@@ -1,10 +1,28 @@
 import * as Comlink from 'comlink';
-import type { PictureApi } from './picture.worker';
+import type { PictureApi, ReducedPicture } from './picture.worker';
 
-let worker: Comlink.Remote<PictureApi> | undefined;
+interface Running {
+  api: Comlink.Remote<PictureApi>;
+  /** Fails when the worker does: a call on one that never came up would wait for ever. */
+  broken: Promise<never>;
+}
 
-/** The worker that makes pictures small, started when one is first taken. */
-export function pictureWorker(): Comlink.Remote<PictureApi> {
-  worker ??= Comlink.wrap<PictureApi>(new Worker(new URL('./picture.worker.ts', window.location.href)));
-  return worker;
+let running: Running | undefined;
+
+function start(): Running {
+  const worker = new Worker(new URL('./picture.worker.ts', window.location.href));
+  const broken = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => {
+      running = undefined;
+      reject(new Error('what makes it small is not on this device yet: open the app once with a signal'));
+    });
+  });
+  broken.catch(() => undefined);
+  return { api: Comlink.wrap<PictureApi>(worker), broken };
+}
+
+/** Makes a picture small, apart from the page; the worker is started when the first is taken. */
+export function reducePicture(file: Blob): Promise<ReducedPicture> {
+  const { api, broken } = (running ??= start());
+  return Promise.race([api.reduce(file), broken]);
 }
