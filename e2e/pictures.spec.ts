@@ -103,7 +103,7 @@ test('without a signal pictures are kept, over a restart too, and sent in pieces
   }
 });
 
-test('what is no picture that can be read says why, and holds up nothing beside it', async ({ page, demo }) => {
+test('what is no picture that can be read says why, and holds up nothing beside it', async ({ page, demo, watch }) => {
   await openRoom(page, demo, 'odd-pictures', guestRoom, 'holes');
   await openPictures(page);
   const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(300)]);
@@ -126,6 +126,18 @@ test('what is no picture that can be read says why, and holds up nothing beside 
   await expect(refused).toContainText('notes.jpg is no picture that can be read');
   await expect(refused).toContainText('vast.png is 50000 x 50000 pixels');
   expect((await sentJob(page, demo, 'odd-pictures')).photos).toHaveLength(1);
+  // the part of the app that makes them small is not there
+  watch.allow(/ERR_FAILED .*picture-/);
+  const worker = /\/picture-[0-9a-f]+\.js/;
+  await page.route(worker, (route) => route.abort());
+  await page.reload();
+  const good = await shot('later.jpg', cameraPicture({ width: 300, height: 200, held: 1 }));
+  await page.getByTestId('picture-files').setInputFiles(good);
+  await expect(refused).toContainText('later.jpg could not be taken (what makes it small is not on this device yet');
+  await page.unroute(worker);
+  await page.getByTestId('picture-files').setInputFiles(good);
+  await expect(page.getByTestId('picture-said')).toContainText('One picture');
+  expect((await sentJob(page, demo, 'odd-pictures')).photos).toHaveLength(2);
 });
 
 test('of a hole, at the ladder; taken away and back by undo; out with the archive and in again', async ({
