@@ -205,7 +205,7 @@ export async function sendPiece(room: string, id: string, piece: Piece): Promise
       return { kind: 'at', received, whole };
     }
     const obstacle = await obstacleOf(response);
-    return obstacle.why === 'not-valid' ? { kind: 'refused', why: obstacle.message } : { kind: 'no-server' };
+    return { kind: obstacle.why === 'not-valid' ? 'refused' : 'no-server' };
   } catch {
     return { kind: 'no-server' };
   }

@@ -147,7 +147,7 @@ describe('pictures', () => {
   });
 
   it('that the server will not have begin anew, and stay on the device', async () => {
-    const { pictures, store } = open({ send: async () => ({ kind: 'refused', why: 'is no JPEG' }) });
+    const { pictures, store } = open({ send: async () => ({ kind: 'refused' }) });
     await pictures.keep('den', 'p-1', await made(20));
     await rest();
     expect(await store.heads()).toMatchObject([{ sent: 0, whole: false }]);

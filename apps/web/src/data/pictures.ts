@@ -18,10 +18,7 @@ export interface Piece {
 
 /** How sending a piece ended: how far the server is, the room is not there yet, no server, or it will not have the picture. */
 export type PieceResult =
-  | { kind: 'at'; received: number; whole: boolean }
-  | { kind: 'no-room' }
-  | { kind: 'no-server' }
-  | { kind: 'refused'; why: string };
+  { kind: 'at'; received: number; whole: boolean } | { kind: 'no-room' } | { kind: 'no-server' } | { kind: 'refused' };
 
 export interface PicturesParts {
   store: PictureStore;

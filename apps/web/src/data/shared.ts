@@ -12,7 +12,7 @@ import { Pictures } from './pictures';
 import { openPictureStore } from './pictureStore';
 import { Rooms } from './rooms';
 import { sha256 } from './sha256';
-import { Turns, tabChannel, type TabNews } from './tabs';
+import { Turns, aloneUnder, tabChannel, type TabNews } from './tabs';
 
 /** The one store and the one set of rooms of this tab, wired to the browser. */
 export const localStore = openLocalStore();
@@ -75,16 +75,7 @@ export const pictures = new Pictures({
   sum: sha256,
   now: () => new Date(),
   later,
-  alone: async (work) => {
-    if (!navigator.locks) {
-      await work();
-      return true;
-    }
-    return navigator.locks.request('steddo-pictures', { ifAvailable: true }, async (lock) => {
-      if (lock) await work();
-      return lock !== null;
-    });
-  },
+  alone: (work) => aloneUnder('steddo-pictures', navigator.locks, work),
   changed: () => {
     picturesChanged();
     tell('pictures');

@@ -35,15 +35,24 @@ export class Turns {
 
   /** Does something that nobody else may do to the room meanwhile; false where another tab has it. */
   readonly alone = async (id: string, work: () => Promise<void>): Promise<boolean> => {
-    if (!this.locks || this.held.has(id)) {
-      await work();
-      return true;
-    }
-    return this.locks.request(nameOf(id), { ifAvailable: true }, async (lock) => {
-      if (lock) await work();
-      return lock !== null;
-    });
+    return aloneUnder(nameOf(id), this.held.has(id) ? undefined : this.locks, work);
   };
+}
+
+/** Does something that no other tab does meanwhile; false where one does it. Without locks it is done at once. */
+export async function aloneUnder(
+  name: string,
+  locks: LockManager | undefined,
+  work: () => Promise<void>,
+): Promise<boolean> {
+  if (!locks) {
+    await work();
+    return true;
+  }
+  return locks.request(name, { ifAvailable: true }, async (lock) => {
+    if (lock) await work();
+    return lock !== null;
+  });
 }
 
 const nameOf = (id: string): string => `steddo-room-${id}`;
