@@ -184,17 +184,15 @@ test('asked to stop, the server ends what it is doing and leaves with 0', async 
   let log = '';
   server.stderr.on('data', (d) => (log += String(d)));
   await new Promise((resolve) => server.stdout.once('data', resolve));
-  const health = await fetch(`http://localhost:${env.STEDDO_PORT}/api/health`);
-  expect(await health.json()).toEqual({ ok: true });
+  const health = await fetch(`http://localhost:${env.STEDDO_PORT}/health`);
+  expect(await health.json()).toMatchObject({ ok: true });
+  expect((await fetch(`http://localhost:${env.STEDDO_PORT}/api/rooms`)).status).toBe(200);
   const ended = new Promise((resolve) => server.once('exit', resolve));
   server.kill('SIGTERM');
   expect(await ended).toBe(0);
   const lines = log
     .trim()
     .split('\n')
-    .map((l) => JSON.parse(l) as { msg: string; path?: string; status?: number });
-  expect(lines.find((l) => l.msg === 'request')).toMatchObject({
-    path: '/api/health',
-    status: 200,
-  });
+    .map((l) => JSON.parse(l) as { msg: string; route?: string; status?: number });
+  expect(lines.find((l) => l.msg === 'request')).toMatchObject({ route: '/api/rooms', status: 200 });
 });

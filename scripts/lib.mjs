@@ -112,6 +112,7 @@ export function ensureServer() {
     '--outfile=apps/server/dist/main.mjs',
     '--external:@libsql/*',
     '--external:libsql',
+    '--external:@node-rs/*',
     '--external:pino',
     '--log-level=warning',
     `--banner:js=import{createRequire}from'node:module';const require=createRequire(import.meta.url);`,

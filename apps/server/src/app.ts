@@ -3,26 +3,38 @@ import helmet from 'koa-helmet';
 import type { Logger } from 'pino';
 import type { Store } from './db/client';
 import { errorBoundary } from './middleware/errors';
-import { localOnly } from './middleware/localOnly';
+import { callers } from './middleware/callers';
+import { crewOnly } from './middleware/crewOnly';
+import { noStore } from './middleware/noStore';
+import { ownPages } from './middleware/ownPages';
+import { requestLimits } from './middleware/requestLimits';
 import { requestLog } from './middleware/requestLog';
 import { staticApp } from './middleware/staticApp';
 import type { RoomList } from '@steddo/contract';
-import { Changes } from './changes';
 import { jsonBodies } from './middleware/jsonBodies';
 import { plainBodies } from './middleware/plainBodies';
 import { catalogueRoutes } from './routes/catalogue';
-import { healthRoutes } from './routes/health';
+import { changeRoutes } from './routes/changes';
+import { crewRoutes } from './routes/crew';
 import { importRoutes } from './routes/importCatalogue';
+import { linkRoutes } from './routes/links';
 import { pictureRoutes } from './routes/pictures';
 import { roomRoutes } from './routes/rooms';
+import { shownRoutes } from './routes/shown';
+import { watchRoutes } from './routes/watch';
+import { HERE_ONLY, isBeyond, type Reach } from './reach';
+import { Watch } from './watch';
 
 export interface AppParts {
   store: Store;
   log: Logger;
   now: () => Date;
   newId: () => string;
-  /** Records that could not be read at the start. */
-  aside?: RoomList['aside'];
+  /** Records that cannot be read, as far as they have been looked through. */
+  aside?: () => RoomList['aside'];
+  /** How far it can be reached; this machine only unless it is said. */
+  reach?: Reach;
+  watch?: Watch;
   /** Folder of the exported web app. */
   web: string;
 }
@@ -52,22 +64,33 @@ const POLICY = {
   },
 };
 
+/** A year; said only where every name of the server is reached over encrypted ways. */
+const HSTS = { maxAge: 31_536_000, includeSubDomains: false };
+
 /** The application, given its database, clock and log. */
-export async function makeApp({ store, log, now, newId, aside = [], web }: AppParts): Promise<Koa> {
+export async function makeApp(parts: AppParts): Promise<Koa> {
+  const { store, log, now, newId, aside = () => [], reach = HERE_ONLY, watch = new Watch(false), web } = parts;
   const app = new Koa();
-  const changes = new Changes(newId());
   const routes = [
-    healthRoutes(store, changes, now),
-    roomRoutes({ store, changes, now, newId, aside: () => aside }),
-    catalogueRoutes(store, changes, now),
+    changeRoutes(store),
+    roomRoutes({ store, now, newId, aside }),
+    linkRoutes({ store, now, newId, reach }),
+    catalogueRoutes(store, now),
+    crewRoutes({ store, now, newId, reach, refused: watch.refused }),
+    shownRoutes(store, now),
   ];
-  app.use(requestLog(log, now));
+  app.use(requestLog(log, now, watch.timed));
   app.use(errorBoundary(log));
-  app.use(localOnly);
-  app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: false }));
+  app.use(callers(reach));
+  app.use(helmet({ contentSecurityPolicy: POLICY, strictTransportSecurity: isBeyond(reach) ? HSTS : false }));
+  app.use(noStore);
+  app.use(ownPages);
+  app.use(watchRoutes({ store, now, reach, watch }).routes());
   app.use(await staticApp(web));
+  app.use(crewOnly({ store, now, reach }));
+  app.use(requestLimits(reach));
   app.use(plainBodies);
-  app.use(importRoutes({ store, changes, now, newId }).routes());
+  app.use(importRoutes({ store, now, newId }).routes());
   app.use(pictureRoutes(store, now).routes());
   app.use(jsonBodies);
   for (const router of routes) app.use(router.routes());

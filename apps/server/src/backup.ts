@@ -3,7 +3,7 @@ import { dirname } from 'node:path';
 import { checkSound, connect, openStore, type OpenParts } from './db/client';
 import { copyInto } from './db/copies';
 import { DatabaseError, named, plainReason } from './db/databaseErrors';
-import { listRooms, unreadableRooms } from './db/rooms';
+import { countRooms, unreadableRooms } from './db/rooms';
 import { holdDatabase } from './lock';
 
 /** A sound copy of the database into a file, whether a server is running or not. */
@@ -57,14 +57,14 @@ async function examined(incoming: string, file: string, parts: OpenParts): Promi
     await isOurs(incoming, file);
     const store = await openStore(incoming, { ...parts, copies: false });
     const broken = await store.read(unreadableRooms);
-    const { rooms } = await store.read(listRooms);
+    const rooms = await store.read(countRooms);
     await store.close();
     const [first] = broken;
     if (first)
       throw new DatabaseError(
         `${file} has ${broken.length} record${broken.length === 1 ? '' : 's'} that cannot be read (room ${first.id}: ${first.reason}); nothing was put back`,
       );
-    return rooms.length;
+    return rooms;
   } catch (error) {
     const said = plainReason(error).replaceAll(incoming, file);
     throw new DatabaseError(error instanceof DatabaseError ? said : `${file} is no backup of Steddo: ${said}`);

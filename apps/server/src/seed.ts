@@ -1,7 +1,8 @@
 import { demoCatalogue, demoRooms } from '@steddo/samples';
 import { seedCatalogue } from './db/catalogue';
 import type { Store } from './db/client';
-import { rawRoom, saveRoom } from './db/rooms';
+import { rawRoom } from './db/rooms';
+import { saveRoom } from './db/saving';
 
 /** Idempotent: adds what is missing, and never touches a room that is there. */
 export async function seed(
@@ -16,6 +17,6 @@ export async function seed(
     await store.run(async (db) => {
       if ((await rawRoom(db, id)) !== undefined) return;
       const save = { editId: `seed-${id}`, baseVersion: 0, touched: [], job };
-      await saveRoom(db, id, save, { now: now().toISOString(), revision: newId() });
+      await saveRoom(db, id, save, { now: now().toISOString(), revision: newId(), person: '', device: '' });
     });
 }

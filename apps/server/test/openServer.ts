@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import pino from 'pino';
 import request from 'supertest';
 import { guestRoom } from '@steddo/samples';
-import { makeApp } from '../src/app';
+import { makeApp, type AppParts } from '../src/app';
 import { openStore, type OpenParts, type Store } from '../src/db/client';
 
 const now = () => new Date('2026-03-14T09:30:00Z');
@@ -19,7 +19,7 @@ export async function closeAll(): Promise<void> {
 }
 
 /** The application over a database of its own, asked without a network. */
-export async function openServer(path = aFile(), parts: Partial<OpenParts> = {}) {
+export async function openServer(path = aFile(), parts: Partial<OpenParts> = {}, app: Partial<AppParts> = {}) {
   const store = await openStore(path, { ...PARTS, ...parts });
   stores.push(store);
   const web = mkdtempSync(join(tmpdir(), 'steddo-web-'));
@@ -27,8 +27,14 @@ export async function openServer(path = aFile(), parts: Partial<OpenParts> = {})
   writeFileSync(join(web, 'index.html'), '<!doctype html><title>Steddo</title>');
   writeFileSync(join(web, '_expo/entry-0123456789abcdef.js'), 'plain');
   writeFileSync(join(web, '_expo/entry-0123456789abcdef.js.br'), 'packed');
-  const app = await makeApp({ store, log: pino({ level: 'silent' }), now, newId, web });
-  return { store, path, app, http: request(app.callback()), forget: () => stores.splice(stores.indexOf(store), 1) };
+  const koa = await makeApp({ store, log: pino({ level: 'silent' }), now, newId, web, ...app });
+  return {
+    store,
+    path,
+    app: koa,
+    http: request(koa.callback()),
+    forget: () => stores.splice(stores.indexOf(store), 1),
+  };
 }
 
 /** An edit as it leaves a device. */

@@ -39,20 +39,30 @@ const revisionHead = z.strictObject({
   version,
   revision: mark,
   savedAt: z.string(),
+  /** Whoever saved it, as the crew's server knows them; empty where it has no crew. */
+  person: z.string(),
   /** Empty where nobody said. */
   device: z.string(),
 });
 
 const roomHead = revisionHead.extend({ id: roomId, title: z.string() });
 export const roomSummary = roomHead.extend({ job });
+/** A page of the list: what is on top of all, or what comes after a room that was told before. */
 export const roomList = z.strictObject({
   database: mark,
   rooms: z.array(roomHead),
+  /** Whether there are more after the last one. */
+  more: z.boolean(),
   /** Taken away less than thirty days ago. */
   deleted: z.array(roomHead.extend({ deletedAt: z.string() })),
   /** Records that cannot be read, set aside. */
   aside: z.array(z.strictObject({ id: z.string(), reason: z.string() })),
 });
+
+/** How certain rooms stand; those that are not there are not among them. */
+export const roomHeads = z.strictObject({ database: mark, rooms: z.array(roomHead) });
+/** Rooms that may be asked about at once. */
+export const MOST_ASKED = 200;
 
 export const roomReply = roomSummary.extend({
   database: mark,
@@ -65,12 +75,18 @@ export const revisionList = z.strictObject({
   revisions: z.array(revision),
   /** Saves that came too late: the server kept them, and the device put them on top or asked. */
   refused: z.array(
-    z.strictObject({ editId: z.string(), baseVersion: version, savedAt: z.string(), device: z.string() }),
+    z.strictObject({
+      editId: z.string(),
+      baseVersion: version,
+      savedAt: z.string(),
+      person: z.string(),
+      device: z.string(),
+    }),
   ),
 });
 
 /** A document from the record, whole. */
-export const revisionReply = z.strictObject({ savedAt: z.string(), device: z.string(), job });
+export const revisionReply = z.strictObject({ savedAt: z.string(), person: z.string(), device: z.string(), job });
 
 /** A refused save: both versions, so that nothing is lost. */
 export const staleReply = z.strictObject({
@@ -90,6 +106,8 @@ export const changesReply = z.strictObject({
   cursor: mark,
   rooms: z.array(z.strictObject({ id: roomId, revision: mark })),
   catalogue: z.boolean(),
+  /** Too much, or too long ago, to be told one by one: everything may have changed. */
+  everything: z.boolean(),
 });
 
 export const fault = z.strictObject({ path: z.string(), reason: z.string() });
@@ -131,6 +149,7 @@ export const pictureList = z.strictObject({ whole: z.array(id) });
 /** A piece that does not begin where the server is: it goes on from there. */
 export const pieceGapReply = pieceReply.extend({ error: z.literal('gap'), message: z.string() });
 
+export type RoomHeads = z.infer<typeof roomHeads>;
 export type RoomHead = z.infer<typeof roomHead>;
 export type RoomList = z.infer<typeof roomList>;
 export type RoomReply = z.infer<typeof roomReply>;

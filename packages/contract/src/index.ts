@@ -3,6 +3,18 @@ export { job, screen } from './job';
 export { catalogue, mount, anchor } from './catalogue';
 export { plan } from './plan';
 export * as api from './api';
+export * as crew from './crew';
+export { PAIRING_LENGTH, PAIRING_LETTERS, PASSCODE } from './crew';
+export type {
+  CrewDevice,
+  CrewMember,
+  CrewReply,
+  CustomerLink,
+  EnterRequest,
+  MadeLink,
+  PairingReply,
+  ShownRoom,
+} from './crew';
 export {
   CATALOGUE_COLUMNS,
   catalogueFromRows,
@@ -28,6 +40,7 @@ export type {
   RevisionHead,
   RevisionList,
   RoomHead,
+  RoomHeads,
   RoomList,
   RoomReply,
   RoomSummary,

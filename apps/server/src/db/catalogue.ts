@@ -1,8 +1,10 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
 import type { Catalogue, Mount } from '@steddo/contract';
+import { noteCatalogue } from './changes';
 import type { Db } from './client';
 import { catalogueEntries, catalogueHistory } from './schema';
 
+const KIT = ['anchors', 'lags', 'bits'] as const;
 const KINDS = ['mounts', 'anchors', 'screens', 'lags', 'bits'] as const;
 
 export interface CatalogueFile {
@@ -24,6 +26,17 @@ export async function readCatalogue(db: Db): Promise<CatalogueFile> {
     etag: `"${rows.length}-${revision}"`,
     text: `{"format":"steddo-catalogue","version":1,${lists.join(',')}}`,
   };
+}
+
+/** What the crew sets things with. */
+export async function readKit(db: Db): Promise<Pick<Catalogue, (typeof KIT)[number]>> {
+  const rows = await db
+    .select()
+    .from(catalogueEntries)
+    .where(inArray(catalogueEntries.kind, [...KIT]))
+    .orderBy(asc(catalogueEntries.position));
+  const of = (kind: string) => rows.filter((r) => r.kind === kind).map((r) => JSON.parse(r.entry) as never);
+  return { anchors: of('anchors'), lags: of('lags'), bits: of('bits') };
 }
 
 /** Adds what is not there yet; an entry that somebody has changed stays as it is. */
@@ -76,6 +89,7 @@ export async function saveMounts(db: Db, mounts: readonly Mount[], editId: strin
       await breathe();
     }
     await remember(tx);
+    await noteCatalogue(tx);
   });
   return 'saved';
 }

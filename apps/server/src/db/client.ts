@@ -5,25 +5,24 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { createClient, type Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { copyInto, keepCopy } from './copies';
+import { keepCopy } from './copies';
 import { DatabaseError, isLocked, named } from './databaseErrors';
 import { newerThanProgram, pendingMigrations } from './migrations';
+import { placeText, type Place } from './place';
 import * as schema from './schema';
 
 export type Db = LibSQLDatabase<typeof schema>;
 
-/** The one way to the database: writes one after the other, reads beside them. */
+/** The one way to the database. Writes to a file of ours go one after the other, reads beside them. */
 export interface Store {
-  /** Runs one piece of writing after all earlier ones have ended; while another program has the lock it waits. */
+  /** Runs one piece of writing; while another program has the lock it waits. */
   run: <T>(work: (db: Db) => Promise<T>) => Promise<T>;
   /** Reads; no writing holds it up. */
   read: <T>(work: (db: Db) => Promise<T>) => Promise<T>;
-  /** What this database is known by, wherever its file lies. */
+  /** What this database is known by, wherever it lies. */
   database: string;
-  path: string;
-  /** A sound copy into a file, while everything goes on. */
-  copyTo: (file: string) => Promise<void>;
-  /** Everything into the one file, so that it can be taken along by itself. */
+  place: Place;
+  /** A file is put in order, so that it can be taken along by itself. */
   close: () => Promise<void>;
 }
 
@@ -107,6 +106,59 @@ async function setPragmas(client: Client): Promise<void> {
     throw new Error('write-ahead logging with full durability could not be set');
 }
 
+/**
+ * Opens a database that has a server of its own. Other processes may be at it: nothing is kept in memory here, and
+ * what two of them write at once is judged by the database. Copies are that server's own business.
+ */
+export async function openOnServer(place: Extract<Place, { kind: 'server' }>, parts: OpenParts): Promise<Store> {
+  const client = createClient({ url: place.url, ...(place.token === undefined ? {} : { authToken: place.token }) });
+  try {
+    if (await newerThanProgram(client, parts.migrations))
+      throw new DatabaseError(`the database at ${placeText(place)} was written by a newer Steddo; start the newer one`);
+    const db = drizzle(client, { schema });
+    await migrateAmongOthers(client, db, parts.migrations);
+    const database = await databaseMark(client, parts.newId);
+    const patience = parts.patience ?? PATIENCE_MS;
+    return {
+      run: (work) => patiently(() => work(db), patience),
+      read: (work) => patiently(() => work(db), patience),
+      database,
+      place,
+      close: () => Promise.resolve(client.close()),
+    };
+  } catch (error) {
+    client.close();
+    throw error instanceof DatabaseError ? error : named(placeText(place), error);
+  }
+}
+
+/** Two processes that start at once both want to migrate; who comes second finds it done. */
+async function migrateAmongOthers(client: Client, db: Db, folder: string): Promise<void> {
+  try {
+    await migrate(db, { migrationsFolder: folder });
+  } catch (error) {
+    for (let waited = 0; waited < PATIENCE_MS; waited += AGAIN_MS) {
+      if ((await pendingMigrations(client, folder)) === 0) return;
+      await wait(AGAIN_MS);
+    }
+    throw error;
+  }
+}
+
+/** Tries again while another program has the lock. */
+async function patiently<T>(work: () => Promise<T>, patience: number, between?: () => Promise<void>): Promise<T> {
+  for (let waited = 0; ; waited += AGAIN_MS) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!isLocked(error)) throw error;
+      await between?.();
+      if (waited >= patience) throw error;
+      await wait(AGAIN_MS);
+    }
+  }
+}
+
 async function databaseMark(client: Client, newId: () => string): Promise<string> {
   await client.execute({
     sql: `insert or ignore into meta (name, value) values ('database', ?)`,
@@ -128,22 +180,13 @@ interface Parts {
 function queued({ path, client, db, reader, database, patience }: Parts): Store {
   let tail: Promise<unknown> = Promise.resolve();
   const readDb = drizzle(reader, { schema });
-  const patiently = async <T>(work: (db: Db) => Promise<T>): Promise<T> => {
-    for (let waited = 0; ; waited += AGAIN_MS) {
-      try {
-        return await work(db);
-      } catch (error) {
-        if (!isLocked(error)) throw error;
-        // what a refused statement leaves behind would go on seeing the database as it was
-        await client.reconnect();
-        await setPragmas(client).catch(() => undefined);
-        if (waited >= patience) throw error;
-        await wait(AGAIN_MS);
-      }
-    }
+  const afresh = async () => {
+    // what a refused statement leaves behind would go on seeing the database as it was
+    await client.reconnect();
+    await setPragmas(client).catch(() => undefined);
   };
   const run: Store['run'] = (work) => {
-    const next = tail.then(() => patiently(work));
+    const next = tail.then(() => patiently(() => work(db), patience, afresh));
     tail = next.catch(() => undefined);
     return next;
   };
@@ -151,8 +194,7 @@ function queued({ path, client, db, reader, database, patience }: Parts): Store 
     run,
     read: (work) => work(readDb),
     database,
-    path,
-    copyTo: (file) => copyInto(reader, file),
+    place: { kind: 'file', path },
     close: () =>
       tail.then(async () => {
         reader.close();

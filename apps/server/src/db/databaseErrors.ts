@@ -26,11 +26,22 @@ export function troubleOf(error: unknown): Trouble | undefined {
   if (has(error, /SQLITE_FULL|ENOSPC|EDQUOT|SQLITE_IOERR_(WRITE|SHM|FSYNC)/)) return 'full';
   if (has(error, /SQLITE_READONLY|EROFS/)) return 'read-only';
   if (isLocked(error)) return 'locked';
-  return has(error, /SQLITE_CANTOPEN|SQLITE_IOERR/) ? 'gone' : undefined;
+  return has(error, /SQLITE_CANTOPEN|SQLITE_IOERR/) || has(error, UNREACHABLE) || has(error, NO_TOKEN)
+    ? 'gone'
+    : undefined;
 }
+
+/** A database that has a server of its own, and that server is away; or does not let us in. */
+const UNREACHABLE = /fetch failed|ECONNREFUSED|ECONNRESET|ENOTFOUND|ETIMEDOUT|EAI_AGAIN|HTTP status 5\d\d/;
+const NO_TOKEN = /HTTP status 40[13]/;
+
+/** Two wrote the same at once, and the other one was first. */
+export const isConflict = (error: unknown): boolean => has(error, /SQLITE_CONSTRAINT/);
 
 /** In words for whoever starts the server; the first that fits. */
 const AT_START: readonly [RegExp, string][] = [
+  [NO_TOKEN, 'does not let us in: STEDDO_DB_TOKEN is missing or not its token'],
+  [UNREACHABLE, 'cannot be reached: is its server running, and the address right?'],
   [/ENOTDIR|EEXIST/, 'cannot be made: a part of its path is a file and not a folder'],
   [/ENOENT/, 'cannot be found: its folder cannot be made'],
   [/EACCES|EPERM|SQLITE_PERM|SQLITE_AUTH/, 'may not be opened by this user: give the rights to its file and folder'],

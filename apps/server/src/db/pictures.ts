@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { and, asc, count, eq } from 'drizzle-orm';
 import { faultOfPicture, type Fault, type PieceReply, type PieceRequest } from '@steddo/contract';
 import type { Db } from './client';
+import { isConflict } from './databaseErrors';
 import { picturePieces, pictures } from './schema';
 
 /** Far beyond what anybody takes of one room; those that were taken away again count too. */
@@ -19,12 +20,26 @@ const piecesOf = (room: string, id: string) => and(eq(picturePieces.roomId, room
  * Takes the next piece of a picture. One that does not begin where the last ended is told where that is; with the last
  * one the whole is checked, and what is no picture, or another than was said, goes again.
  */
-export async function takePiece(
+export async function takePiece(db: Db, room: string, piece: Piece): Promise<PieceResult> {
+  try {
+    return await tryPiece(db, room, piece);
+  } catch (error) {
+    // the same piece came twice at once: it goes on after the one that was first
+    if (isConflict(error)) return tryPiece(db, room, piece);
+    throw error;
+  }
+}
+
+/** A piece as it came, and when. */
+export interface Piece extends PieceRequest {
+  bytes: Buffer;
+  now: string;
+}
+
+async function tryPiece(
   db: Db,
   room: string,
-  { picture, from, size, sha256 }: PieceRequest,
-  bytes: Buffer,
-  now: string,
+  { picture, from, size, sha256, bytes, now }: Piece,
 ): Promise<PieceResult> {
   const [known] = await db.select().from(pictures).where(ofPicture(room, picture));
   if (!known && (await countOf(db, room)) >= MOST_OF_A_ROOM)

@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, isNotNull, isNull } from 'drizzle-orm';
+import { and, count, desc, eq, gt, inArray, isNotNull, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import {
   checkFile,
   job as jobFormat,
@@ -7,20 +7,11 @@ import {
   type RevisionHead,
   type RoomHead,
   type RoomSummary,
-  type SaveRequest,
 } from '@steddo/contract';
+import { noteRoom } from './changes';
 import type { Db } from './client';
 import { unmark } from './forgetting';
 import { refused, revisions, rooms } from './schema';
-
-export type SaveResult =
-  | { kind: 'saved'; version: number; revision: string; savedAt: string }
-  | { kind: 'stale'; theirs: RoomSummary; known: boolean; since: RevisionHead[] }
-  /** The server does not have the room that the save was made on: another database, or an emptied one. */
-  | { kind: 'unknown' }
-  | { kind: 'deleted'; deletedAt: string }
-  /** An edit that was saved under this id said something else. */
-  | { kind: 'reused' };
 
 /** A record that cannot be read: named and kept, never handed out and never in the way of others. */
 export class Unreadable extends Error {
@@ -32,7 +23,7 @@ export class Unreadable extends Error {
   }
 }
 
-type Row = typeof rooms.$inferSelect;
+export type Row = typeof rooms.$inferSelect;
 
 /** The document of a record, or what is wrong with it. */
 function readJob(text: string): Checked<Job> {
@@ -46,16 +37,25 @@ function readJob(text: string): Checked<Job> {
   }
 }
 
-const headOf = ({ id, version, revision, title, savedAt, device }: Omit<Row, 'job' | 'deletedAt'>): RoomHead => ({
+const headOf = ({
   id,
   version,
   revision,
   title,
   savedAt,
+  person,
+  device,
+}: Omit<Row, 'job' | 'deletedAt'>): RoomHead => ({
+  id,
+  version,
+  revision,
+  title,
+  savedAt,
+  person,
   device,
 });
 
-function summary(row: Row): RoomSummary {
+export function summary(row: Row): RoomSummary {
   const checked = readJob(row.job);
   if (!checked.ok) throw new Unreadable(row.id, `${checked.faults[0]!.path} ${checked.faults[0]!.reason}`);
   return { ...headOf(row), job: checked.value };
@@ -67,33 +67,84 @@ const HEAD = {
   revision: rooms.revision,
   title: rooms.title,
   savedAt: rooms.savedAt,
+  person: rooms.person,
   device: rooms.device,
 };
 
-/** Every room without its document, the latest first; and those that can still be taken back. */
-export async function listRooms(db: Db) {
-  const there = await db.select(HEAD).from(rooms).where(isNull(rooms.deletedAt)).orderBy(desc(rooms.savedAt), rooms.id);
+/** Rooms that a list tells at once. */
+export const PAGE = 200;
+
+/** Which part of the list is asked for. */
+export interface Listing {
+  /** The place of the last room that was told; from the beginning without. */
+  after?: { savedAt: string; id: string };
+  /** Words that a room is looked for by. */
+  words?: string;
+}
+
+/** Rooms without their documents, the latest first, a page of them; and whether there are more. */
+export async function listRooms(db: Db, { after, words }: Listing = {}): Promise<{ rooms: RoomHead[]; more: boolean }> {
+  const later =
+    after && or(lt(rooms.savedAt, after.savedAt), and(eq(rooms.savedAt, after.savedAt), gt(rooms.id, after.id)));
+  const found = await db
+    .select(HEAD)
+    .from(rooms)
+    .where(and(isNull(rooms.deletedAt), later, words ? like(rooms.words, words) : undefined))
+    .orderBy(desc(rooms.savedAt), rooms.id)
+    .limit(PAGE + 1);
+  return { rooms: found.slice(0, PAGE), more: found.length > PAGE };
+}
+
+const like = (column: typeof rooms.words, words: string): SQL => sql`instr(${column}, ${words.toLowerCase()}) > 0`;
+
+export async function countRooms(db: Db): Promise<number> {
+  const [row] = await db.select({ n: count() }).from(rooms).where(isNull(rooms.deletedAt));
+  return row?.n ?? 0;
+}
+
+/** Rooms that were taken away and can still be taken back, the latest first. */
+export async function listDeleted(db: Db) {
   const gone = await db
     .select({ ...HEAD, deletedAt: rooms.deletedAt })
     .from(rooms)
     .where(isNotNull(rooms.deletedAt))
-    .orderBy(desc(rooms.deletedAt));
-  return { rooms: there, deleted: gone.map((r) => ({ ...r, deletedAt: r.deletedAt ?? '' })) };
+    .orderBy(desc(rooms.deletedAt))
+    .limit(PAGE);
+  return gone.map((r) => ({ ...r, deletedAt: r.deletedAt ?? '' }));
 }
 
-/** Rooms whose record cannot be read, each with the reason. Reads every document: for the start, not for requests. */
+/** How these rooms stand here; those that are not here, or taken away, are not among them. */
+export async function headsOf(db: Db, ids: readonly string[]): Promise<RoomHead[]> {
+  return db
+    .select(HEAD)
+    .from(rooms)
+    .where(and(isNull(rooms.deletedAt), inArray(rooms.id, [...ids])));
+}
+
+/** Documents that are read at once while all of them are looked through. */
+const READ_AT_ONCE = 50;
+
+/** Rooms whose record cannot be read, each with the reason. Reads every document, letting others have their turn. */
 export async function unreadableRooms(db: Db): Promise<{ id: string; reason: string }[]> {
-  const ids = await db.select({ id: rooms.id }).from(rooms);
   const found: { id: string; reason: string }[] = [];
-  for (const { id } of ids) {
-    const [row] = await db.select().from(rooms).where(eq(rooms.id, id));
-    const checked = row && readJob(row.job);
-    if (checked && !checked.ok) found.push({ id, reason: `${checked.faults[0]!.path} ${checked.faults[0]!.reason}` });
+  for (let last = ''; ;) {
+    const some = await db
+      .select({ id: rooms.id, job: rooms.job })
+      .from(rooms)
+      .where(gt(rooms.id, last))
+      .orderBy(rooms.id)
+      .limit(READ_AT_ONCE);
+    for (const { id, job } of some) {
+      const checked = readJob(job);
+      if (!checked.ok) found.push({ id, reason: `${checked.faults[0]!.path} ${checked.faults[0]!.reason}` });
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+    if (some.length < READ_AT_ONCE) return found;
+    last = some.at(-1)!.id;
   }
-  return found;
 }
 
-const rowOf = async (db: Db, id: string): Promise<Row | undefined> =>
+export const rowOf = async (db: Db, id: string): Promise<Row | undefined> =>
   (await db.select().from(rooms).where(eq(rooms.id, id)))[0];
 
 /** The room, unless it was taken away. */
@@ -113,12 +164,13 @@ const REVISION_HEAD = {
   version: revisions.version,
   revision: revisions.revision,
   savedAt: revisions.savedAt,
+  person: revisions.person,
   device: revisions.device,
   editId: revisions.editId,
   touched: revisions.touched,
 };
 
-async function revisionsSince(db: Db, roomId: string, version: number): Promise<RevisionHead[]> {
+export async function revisionsSince(db: Db, roomId: string, version: number): Promise<RevisionHead[]> {
   const rows = await db
     .select(REVISION_HEAD)
     .from(revisions)
@@ -129,7 +181,13 @@ async function revisionsSince(db: Db, roomId: string, version: number): Promise<
 
 export async function listRevisions(db: Db, roomId: string) {
   const late = await db
-    .select({ editId: refused.editId, baseVersion: refused.baseVersion, savedAt: refused.at, device: refused.device })
+    .select({
+      editId: refused.editId,
+      baseVersion: refused.baseVersion,
+      savedAt: refused.at,
+      person: refused.person,
+      device: refused.device,
+    })
     .from(refused)
     .where(eq(refused.roomId, roomId))
     .orderBy(desc(refused.at));
@@ -141,7 +199,7 @@ export async function findRevision(db: Db, roomId: string, version: number) {
     .select()
     .from(revisions)
     .where(and(eq(revisions.roomId, roomId), eq(revisions.version, version)));
-  return row && recorded(roomId, row.savedAt, row.device, row.job);
+  return row && recorded(roomId, row.savedAt, row);
 }
 
 export async function findRefused(db: Db, roomId: string, editId: string) {
@@ -149,13 +207,13 @@ export async function findRefused(db: Db, roomId: string, editId: string) {
     .select()
     .from(refused)
     .where(and(eq(refused.roomId, roomId), eq(refused.editId, editId)));
-  return row && recorded(roomId, row.at, row.device, row.job);
+  return row && recorded(roomId, row.at, row);
 }
 
-function recorded(roomId: string, savedAt: string, device: string, text: string) {
-  const checked = readJob(text);
+function recorded(roomId: string, savedAt: string, { person, device, job }: Pick<Row, 'person' | 'device' | 'job'>) {
+  const checked = readJob(job);
   if (!checked.ok) throw new Unreadable(roomId, `${checked.faults[0]!.path} ${checked.faults[0]!.reason}`);
-  return { savedAt, device, job: checked.value };
+  return { savedAt, person, device, job: checked.value };
 }
 
 /** Whether a mark is one of the room's revisions; with none given its latest version number is judged. */
@@ -167,76 +225,27 @@ export async function knowsRevision(db: Db, roomId: string, mark: string): Promi
   return row !== undefined;
 }
 
-export interface Saving {
-  now: string;
-  revision: string;
-}
-
-/**
- * Saves an edit made on `baseVersion` and `baseRevision`: a new revision, the earlier ones stay. The same edit
- * sent twice is saved once. Made on anything but the latest it is refused, kept among the refused, and the latest
- * is given back with what was saved since. A room whose record cannot be read is not written over. Runs inside the
- * store's queue, so reading and writing are one step.
- */
-export async function saveRoom(db: Db, id: string, save: SaveRequest, { now, revision }: Saving): Promise<SaveResult> {
-  const text = JSON.stringify(save.job);
-  const [again] = await db
-    .select()
-    .from(revisions)
-    .where(and(eq(revisions.roomId, id), eq(revisions.editId, save.editId)));
-  if (again)
-    return again.job === text
-      ? { kind: 'saved', version: again.version, revision: again.revision, savedAt: again.savedAt }
-      : { kind: 'reused' };
-  const row = await rowOf(db, id);
-  if (row && row.deletedAt !== null) return { kind: 'deleted', deletedAt: row.deletedAt };
-  if (!row && save.baseRevision !== undefined) return { kind: 'unknown' };
-  if (row && !isOnTop(row, save)) return refuse(db, row, save, text, now);
-  const version = save.baseVersion + 1;
-  const device = save.device ?? '';
-  const next = { id, version, revision, device, title: save.job.title, savedAt: now, job: text, deletedAt: null };
-  await db.batch([
-    db.insert(rooms).values(next).onConflictDoUpdate({ target: rooms.id, set: next }),
-    db.insert(revisions).values({
-      roomId: id,
-      version,
-      revision,
-      device,
-      editId: save.editId,
-      savedAt: now,
-      touched: JSON.stringify(save.touched),
-      job: text,
-    }),
-  ]);
-  return { kind: 'saved', version, revision, savedAt: now };
-}
-
-const isOnTop = (row: Row, save: SaveRequest): boolean =>
-  save.baseVersion === row.version && (save.baseRevision === undefined || save.baseRevision === row.revision);
-
-async function refuse(db: Db, row: Row, save: SaveRequest, text: string, now: string): Promise<SaveResult> {
-  const { editId, baseVersion, baseRevision, device = '' } = save;
-  await db
-    .insert(refused)
-    .values({ editId, roomId: row.id, baseVersion, at: now, job: text, device })
-    .onConflictDoNothing();
-  const theirs = summary(row);
-  const known = baseRevision === undefined || (await knowsRevision(db, row.id, baseRevision));
-  return { kind: 'stale', theirs, known, since: await revisionsSince(db, row.id, known ? baseVersion : 0) };
-}
-
 /** Takes a room away; it can be taken back for thirty days. False where there is none. */
 export async function deleteRoom(db: Db, id: string, now: string): Promise<boolean> {
-  const row = await rowOf(db, id);
-  if (!row || row.deletedAt !== null) return false;
-  await db.update(rooms).set({ deletedAt: now }).where(eq(rooms.id, id));
-  return true;
+  const [away] = await db.batch([
+    db
+      .update(rooms)
+      .set({ deletedAt: now })
+      .where(and(eq(rooms.id, id), isNull(rooms.deletedAt))),
+    noteRoom(db, id, 'deleted'),
+  ]);
+  return away.rowsAffected > 0;
 }
 
 /** Takes a room back that was taken away. False where there is none. */
 export async function takeBack(db: Db, id: string): Promise<boolean> {
-  const row = await rowOf(db, id);
-  if (!row || row.deletedAt === null) return false;
-  await db.batch([db.update(rooms).set({ deletedAt: null }).where(eq(rooms.id, id)), unmark(db, id)]);
-  return true;
+  const [back] = await db.batch([
+    db
+      .update(rooms)
+      .set({ deletedAt: null })
+      .where(and(eq(rooms.id, id), isNotNull(rooms.deletedAt))),
+    unmark(db, id),
+    noteRoom(db, id, 'back'),
+  ]);
+  return back.rowsAffected > 0;
 }

@@ -1,18 +1,33 @@
 import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
-/** A room is one validated document with a version; every earlier revision is kept. */
-export const rooms = sqliteTable('rooms', {
-  id: text('id').primaryKey(),
-  version: integer('version').notNull(),
-  title: text('title').notNull(),
-  savedAt: text('saved_at').notNull(),
-  job: text('job').notNull(),
-  /** The mark of the revision that this is. */
-  revision: text('revision').notNull().default(''),
+/** Who saved it and on what; a crew's server knows both itself, another one takes the device's word for its name. */
+const savedBy = {
+  person: text('person').notNull().default(''),
   device: text('device').notNull().default(''),
-  /** Taken away, and still to be taken back for thirty days. */
-  deletedAt: text('deleted_at'),
-});
+};
+
+/** A room is one validated document with a version; every earlier revision is kept. */
+export const rooms = sqliteTable(
+  'rooms',
+  {
+    id: text('id').primaryKey(),
+    version: integer('version').notNull(),
+    title: text('title').notNull(),
+    savedAt: text('saved_at').notNull(),
+    job: text('job').notNull(),
+    /** The mark of the revision that this is. */
+    revision: text('revision').notNull().default(''),
+    ...savedBy,
+    /** Taken away, and still to be taken back for thirty days. */
+    deletedAt: text('deleted_at'),
+    /** What a room is looked for by, in small letters: its name, and what its set and mount are called. */
+    words: text('words').notNull().default(''),
+  },
+  // all that a list needs, so that no document is read for it
+  (t) => [
+    index('rooms_heads').on(t.savedAt, t.id, t.title, t.words, t.version, t.revision, t.person, t.device, t.deletedAt),
+  ],
+);
 
 /** What the database says of itself. */
 export const meta = sqliteTable('meta', { name: text('name').primaryKey(), value: text('value').notNull() });
@@ -27,7 +42,7 @@ export const revisions = sqliteTable(
     touched: text('touched').notNull(),
     job: text('job').notNull(),
     revision: text('revision').notNull().default(''),
-    device: text('device').notNull().default(''),
+    ...savedBy,
   },
   (t) => [primaryKey({ columns: [t.roomId, t.version] }), index('revisions_edit').on(t.roomId, t.editId)],
 );
@@ -39,7 +54,15 @@ export const refused = sqliteTable('refused', {
   baseVersion: integer('base_version').notNull(),
   at: text('at').notNull(),
   job: text('job').notNull(),
-  device: text('device').notNull().default(''),
+  ...savedBy,
+});
+
+/** What changed, in the order in which it did, whichever process wrote it. */
+export const changes = sqliteTable('changes', {
+  n: integer('n').primaryKey({ autoIncrement: true }),
+  /** Empty for the catalogue. */
+  roomId: text('room_id').notNull().default(''),
+  revision: text('revision').notNull().default(''),
 });
 
 const catalogueColumns = {
@@ -88,4 +111,50 @@ export const picturePieces = sqliteTable(
     bytes: blob('bytes', { mode: 'buffer' }).notNull(),
   },
   (t) => [primaryKey({ columns: [t.roomId, t.picture, t.start] })],
+);
+
+/** Phones and computers of the crew. What a device proves itself by is kept as its digest only. */
+export const devices = sqliteTable('devices', {
+  id: text('id').primaryKey(),
+  proof: text('proof').notNull().unique(),
+  person: text('person').notNull(),
+  name: text('name').notNull(),
+  pairedAt: text('paired_at').notNull(),
+  /** The device that let it in; empty where the passcode did. */
+  pairedBy: text('paired_by').notNull().default(''),
+  /** The day on which it was last heard of. */
+  seenOn: text('seen_on').notNull().default(''),
+  takenOutAt: text('taken_out_at'),
+  takenOutBy: text('taken_out_by').notNull().default(''),
+});
+
+/** Codes with which a device of the crew lets another one in, once and for a few minutes. */
+export const pairings = sqliteTable('pairings', {
+  proof: text('proof').primaryKey(),
+  madeBy: text('made_by').notNull(),
+  endsAt: text('ends_at').notNull(),
+});
+
+/** Wrong passcodes and codes, by where they came from. */
+export const attempts = sqliteTable('attempts', {
+  source: text('source').primaryKey(),
+  wrong: integer('wrong').notNull(),
+  at: text('at').notNull(),
+  lockedUntil: text('locked_until').notNull().default(''),
+});
+
+/** Links with which a customer sees one room. */
+export const links = sqliteTable(
+  'links',
+  {
+    id: text('id').primaryKey(),
+    roomId: text('room_id').notNull(),
+    proof: text('proof').notNull().unique(),
+    madeAt: text('made_at').notNull(),
+    madeBy: text('made_by').notNull().default(''),
+    withdrawnAt: text('withdrawn_at'),
+    opened: integer('opened').notNull().default(0),
+    openedAt: text('opened_at').notNull().default(''),
+  },
+  (t) => [index('links_room').on(t.roomId)],
 );

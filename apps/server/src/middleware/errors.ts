@@ -2,6 +2,7 @@ import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
 import { troubleOf, type Trouble } from '../db/databaseErrors';
 import { Unreadable } from '../db/rooms';
+import { requestIdIn } from './requestLog';
 
 interface Answer {
   status: number;
@@ -34,19 +35,27 @@ export function errorBoundary(log: Logger): Middleware {
       ctx.status = status;
       ctx.body = { ...said, ...(faults ? { faults } : {}) };
       if (status === 503) ctx.set('Retry-After', '2');
-      if (status >= 500) log.error({ err: error, path: ctx.path }, 'request failed');
+      const { retryAfter } = error as { retryAfter?: unknown };
+      if (typeof retryAfter === 'number') ctx.set('Retry-After', String(retryAfter));
+      if (status >= 500) log.error({ err: error, request: requestIdIn(ctx) }, 'request failed');
     }
   };
 }
 
 function answerTo(error: unknown): Answer {
-  const { status = 500, message = '' } = error as { status?: number; message?: string };
+  const { status = 500, message = '', code } = error as { status?: number; message?: string; code?: unknown };
   if (error instanceof Unreadable) return { status: 500, error: 'unreadable', message: error.message };
-  if (status < 500)
-    return { status, error: status === 413 ? 'too-large' : 'refused', message: messageOf(status, message) };
+  if (status < 500) return { status, error: nameOf(status, code), message: messageOf(status, message) };
+  if (status === 503) return { status, error: 'busy', message };
   const trouble = troubleOf(error);
   if (trouble) return TROUBLES[trouble];
   return { status: 500, error: 'internal', message: 'something went wrong here; nothing was saved' };
+}
+
+/** What a refusal is called, for programs: its own name where whoever refused gave it one. */
+function nameOf(status: number, code: unknown): string {
+  if (typeof code === 'string') return code;
+  return status === 413 ? 'too-large' : 'refused';
 }
 
 function messageOf(status: number, message: string): string {

@@ -2,13 +2,12 @@ import Router from '@koa/router';
 import createError from 'http-errors';
 import { api, checkFile } from '@steddo/contract';
 import { mountVersions, readCatalogue, saveMounts } from '../db/catalogue';
-import type { Changes } from '../changes';
 import type { Store } from '../db/client';
 
 export const REUSED = 'an edit of this id was saved before and said something else; nothing was saved';
 
 /** The catalogue: read whole, changed mount by mount, every version kept. */
-export function catalogueRoutes(store: Store, changes: Changes, now: () => Date): Router {
+export function catalogueRoutes(store: Store, now: () => Date): Router {
   const router = new Router({ prefix: '/api/catalogue' });
   router.get('/', async (ctx) => {
     const { etag, text } = await store.read(readCatalogue);
@@ -29,7 +28,6 @@ export function catalogueRoutes(store: Store, changes: Changes, now: () => Date)
       throw createError(422, 'the address and the mount have different ids; nothing was saved');
     const saved = await store.run((db) => saveMounts(db, [mount], editId, now().toISOString()));
     if (saved === 'reused') throw createError(422, REUSED);
-    if (saved === 'saved') changes.catalogue();
     const [latest] = await store.read((db) => mountVersions(db, mount.id));
     ctx.body = { id: mount.id, version: latest?.version ?? 1 };
   });

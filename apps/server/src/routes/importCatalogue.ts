@@ -11,7 +11,6 @@ import {
   type Checked,
 } from '@steddo/contract';
 import { saveMounts } from '../db/catalogue';
-import type { Changes } from '../changes';
 import type { Store } from '../db/client';
 import { JsonBrackets } from '../jsonBrackets';
 import { REUSED } from './catalogue';
@@ -25,7 +24,6 @@ const MOST_BYTES = 80 * 1024 * 1024;
 
 export interface ImportParts {
   store: Store;
-  changes: Changes;
   now: () => Date;
   newId: () => string;
 }
@@ -34,7 +32,7 @@ export interface ImportParts {
  * Takes a whole catalogue, CSV as it streams in or JSON; all of it or nothing. It stands before the
  * body parser, which would refuse files of this size.
  */
-export function importRoutes({ store, changes, now, newId }: ImportParts): Router {
+export function importRoutes({ store, now, newId }: ImportParts): Router {
   const router = new Router({ prefix: '/api/catalogue' });
   router.post('/import', async (ctx) => {
     const editId = ctx.get('x-edit-id').slice(0, 80) || `import-${newId()}`;
@@ -48,7 +46,6 @@ export function importRoutes({ store, changes, now, newId }: ImportParts): Route
     const { mounts } = checked.value;
     const saved = await store.run((db) => saveMounts(db, mounts, editId, now().toISOString()));
     if (saved === 'reused') throw createError(422, REUSED);
-    if (saved === 'saved') changes.catalogue();
     ctx.body = { mounts: mounts.length };
   });
   return router;

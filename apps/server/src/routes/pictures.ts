@@ -20,7 +20,7 @@ export function pictureRoutes(store: Store, now: () => Date): Router {
     if (!ctx.is('application/octet-stream')) throw createError(415, 'takes application/octet-stream');
     const bytes = await bodyOf(ctx);
     const result = await store.run(async (db) =>
-      (await findRoom(db, id)) ? takePiece(db, id, checked.value, bytes, now().toISOString()) : undefined,
+      (await findRoom(db, id)) ? takePiece(db, id, { ...checked.value, bytes, now: now().toISOString() }) : undefined,
     );
     if (!result) throw createError(404, 'there is no such room');
     if (result.kind === 'refused')
@@ -39,8 +39,6 @@ export function pictureRoutes(store: Store, now: () => Date): Router {
     const bytes = await store.read((db) => findPicture(db, roomId(ctx.params.id), ctx.params.picture ?? ''));
     if (!bytes) throw createError(404, 'there is no such picture');
     ctx.type = 'image/jpeg';
-    // a picture of this name never changes
-    ctx.set('Cache-Control', 'private, max-age=31536000, immutable');
     ctx.body = bytes;
   });
   return router;

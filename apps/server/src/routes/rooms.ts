@@ -1,7 +1,6 @@
 import Router from '@koa/router';
 import createError from 'http-errors';
-import { api, checkFile, type RoomList } from '@steddo/contract';
-import type { Changes } from '../changes';
+import { api, checkFile, type RoomHeads, type RoomList } from '@steddo/contract';
 import type { Store } from '../db/client';
 import { DAYS_TO_TAKE_BACK } from '../db/forgetting';
 import {
@@ -11,18 +10,20 @@ import {
   findRevision,
   findRoom,
   knowsRevision,
+  headsOf,
+  listDeleted,
   listRevisions,
   listRooms,
   rawRoom,
-  saveRoom,
   takeBack,
-  type SaveResult,
+  type Listing,
 } from '../db/rooms';
+import { saveRoom, type SaveResult } from '../db/saving';
+import { deviceIn } from '../middleware/callers';
 import { roomId } from './roomId';
 
 export interface RoomsParts {
   store: Store;
-  changes: Changes;
   now: () => Date;
   newId: () => string;
   /** Records that could not be read when the server started. */
@@ -30,12 +31,21 @@ export interface RoomsParts {
 }
 
 /** Rooms as whole documents, their revisions, and what was refused. */
-export function roomRoutes({ store, changes, now, newId, aside }: RoomsParts): Router {
+export function roomRoutes({ store, now, newId, aside }: RoomsParts): Router {
   const router = new Router({ prefix: '/api/rooms' });
   const { database } = store;
   router.get('/', async (ctx) => {
-    const lists = await store.read(listRooms);
-    const body: RoomList = { database, ...lists, aside: aside() };
+    const listing = listingOf(ctx.query);
+    const page = await store.read((db) => listRooms(db, listing));
+    // what was taken away or set aside is told once, with the top of the list
+    const top = listing.after === undefined && listing.words === undefined;
+    const deleted = top ? await store.read(listDeleted) : [];
+    const body: RoomList = { database, ...page, deleted, aside: top ? aside() : [] };
+    ctx.body = body;
+  });
+  router.get('/heads', async (ctx) => {
+    const ids = idsOf(ctx.query.ids);
+    const body: RoomHeads = { database, rooms: await store.read((db) => headsOf(db, ids)) };
     ctx.body = body;
   });
   router.get('/:id', async (ctx) => {
@@ -77,23 +87,22 @@ export function roomRoutes({ store, changes, now, newId, aside }: RoomsParts): R
       throw createError(422, 'this room is not valid; nothing was saved', {
         faults: checked.faults,
       });
-    const saving = { now: now().toISOString(), revision: newId() };
+    const own = deviceIn(ctx);
+    const by = own ? { person: own.person, device: own.name } : { person: '', device: checked.value.device ?? '' };
+    const saving = { now: now().toISOString(), revision: newId(), ...by };
     const result = await store.run((db) => saveRoom(db, id, checked.value, saving));
-    if (result.kind === 'saved' && result.revision === saving.revision) changes.room(id, result.revision);
     answer(ctx, id, result);
   });
   router.delete('/:id', async (ctx) => {
     const id = roomId(ctx.params.id);
     const done = await store.run((db) => deleteRoom(db, id, now().toISOString()));
     if (!done) throw createError(404, 'there is no such room');
-    changes.room(id, 'deleted');
     ctx.body = { id, days: DAYS_TO_TAKE_BACK };
   });
   router.post('/:id/take-back', async (ctx) => {
     const id = roomId(ctx.params.id);
     const done = await store.run((db) => takeBack(db, id));
     if (!done) throw createError(404, 'there is no such room among those that were taken away');
-    changes.room(id, 'back');
     ctx.body = { id };
   });
   return router;
@@ -144,3 +153,25 @@ type Answering = { status: number; body?: unknown };
 
 /** Revisions that a refusal tells; the whole list has its own address. */
 const MOST_SINCE = 50;
+
+/** Which part of the list an address asks for. */
+function listingOf({ after, words }: Record<string, string | string[] | undefined>): Listing {
+  const [, savedAt, id] = (typeof after === 'string' && /^([^ ]{1,40}) ([a-z0-9-]{1,40})$/.exec(after)) || [];
+  if (after !== undefined && (savedAt === undefined || id === undefined))
+    throw createError(400, 'after: takes the moment and the id of a room of the list, with a space between them');
+  if (words !== undefined && (typeof words !== 'string' || words.trim() === '' || words.length > MOST_WORDS))
+    throw createError(400, `words: takes up to ${MOST_WORDS} letters to look for`);
+  return {
+    ...(savedAt !== undefined && id !== undefined ? { after: { savedAt, id } } : {}),
+    ...(typeof words === 'string' ? { words: words.trim() } : {}),
+  };
+}
+
+function idsOf(ids: string | string[] | undefined): string[] {
+  const all = typeof ids === 'string' && ids !== '' ? ids.split(',') : [];
+  if (all.length === 0 || all.length > api.MOST_ASKED)
+    throw createError(400, `ids: takes 1 to ${api.MOST_ASKED} ids of rooms, with commas between them`);
+  return all.map(roomId);
+}
+
+const MOST_WORDS = 80;

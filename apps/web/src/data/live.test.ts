@@ -17,7 +17,13 @@ function bench() {
     fetchChanges: (since) => {
       asked.push(since);
       if (!state.up) return Promise.reject(new Error('down'));
-      return Promise.resolve({ database: 'd', cursor: `c${++n}`, rooms: state.rooms, catalogue: false });
+      return Promise.resolve({
+        database: 'd',
+        cursor: `c${++n}`,
+        rooms: state.rooms,
+        catalogue: false,
+        everything: false,
+      });
     },
     onChanges: (changes) => told.push(changes),
     visible: () => state.visible,

@@ -22,8 +22,8 @@ export class MemoryServer {
     const room = this.rooms.get(id);
     const last = room?.revisions.at(-1);
     if (!room || !last || room.deletedAt !== undefined) return undefined;
-    const { version, revision, savedAt, device, job } = last;
-    return { id, version, revision, savedAt, device, title: job.title, job };
+    const { version, revision, savedAt, person, device, job } = last;
+    return { id, version, revision, savedAt, person, device, title: job.title, job };
   }
 
   titles = (id: string): string[] => this.rooms.get(id)?.revisions.map((r) => r.job.title) ?? [];
@@ -92,6 +92,7 @@ export class MemoryServer {
       revision: `rev-${++this.n}`,
       editId,
       savedAt: '2026-03-14T09:30:00Z',
+      person: '',
       device,
       touched,
       job,
