@@ -91,6 +91,7 @@ const WEB_FOLDERS = {
 const BELOW_FEATURES = Object.keys(WEB_FOLDERS);
 const FEATURES = [
   'catalogue',
+  'crew',
   'day',
   'fit',
   'hang',

@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, ensureInstalled, ensureServer, hold } from './lib.mjs';
 
-/** npm run backup -- FILE, npm run restore -- FILE: of the database that STEDDO_DB names, else of start's or demo's. */
+/** npm run passcode, npm run backup -- FILE, npm run restore -- FILE: of the database that STEDDO_DB names, else of start's or demo's. */
 ensureInstalled();
 const server = ensureServer();
 const own = ['data/steddo.db', 'data/demo.db'].map((file) => join(ROOT, file));

@@ -4,6 +4,7 @@ import { createServer as createPlain, type RequestListener, type Server } from '
 import { createServer as createEncrypted } from 'node:https';
 import { resolve } from 'node:path';
 import { text } from 'node:stream/consumers';
+import { createSecureContext } from 'node:tls';
 import { fileURLToPath } from 'node:url';
 import pino, { type Logger } from 'pino';
 import { PASSCODE, checkFile, crew, type RoomList } from '@steddo/contract';
@@ -58,6 +59,7 @@ async function open(place: Place): Promise<Opened> {
 async function serve(settings: Settings): Promise<void> {
   const { reach, tls, place } = settings;
   const log = pino({ level: settings.log }, pino.destination(2));
+  const pem = tls && pemOf(tls);
   const { store, release } = await open(place);
   if (isBeyond(reach) && (await store.read(passcodeHash)) === undefined)
     giveUp(['there is no crew passcode, and the rooms would be open to everybody: set one with "passcode" first']);
@@ -77,7 +79,7 @@ async function serve(settings: Settings): Promise<void> {
   const hourly: NodeJS.Timeout = globalThis.setInterval(() => void tidy(store, log), HOUR_MS) as never;
   hourly.unref();
   await tidy(store, log);
-  const server = listener(tls, app.callback());
+  const server = listener(pem, app.callback());
   server.on('error', (error: NodeJS.ErrnoException) => {
     const { host, port } = settings;
     if (error.code === 'EADDRINUSE')
@@ -114,8 +116,13 @@ async function serve(settings: Settings): Promise<void> {
   process.once('SIGTERM', stop);
 }
 
-function listener(tls: Settings['tls'], answer: RequestListener): Server {
-  const server = tls ? createEncrypted({ ...pemOf(tls), minVersion: 'TLSv1.2' }, answer) : createPlain(answer);
+interface Pem {
+  cert: Buffer;
+  key: Buffer;
+}
+
+function listener(pem: Pem | undefined, answer: RequestListener): Server {
+  const server = pem ? createEncrypted({ ...pem, minVersion: 'TLSv1.2' }, answer) : createPlain(answer);
   server.keepAliveTimeout = IDLE_MS;
   server.headersTimeout = HEAD_MS;
   server.requestTimeout = BODY_MS;
@@ -123,7 +130,8 @@ function listener(tls: Settings['tls'], answer: RequestListener): Server {
   return server;
 }
 
-function pemOf({ cert, key }: NonNullable<Settings['tls']>): { cert: Buffer; key: Buffer } {
+/** The certificate and its key, read and tried before anything else is done. */
+function pemOf({ cert, key }: NonNullable<Settings['tls']>): Pem {
   const read = (name: string, file: string): Buffer => {
     try {
       return readFileSync(file);
@@ -133,7 +141,13 @@ function pemOf({ cert, key }: NonNullable<Settings['tls']>): { cert: Buffer; key
       ]);
     }
   };
-  return { cert: read('STEDDO_TLS_CERT', cert), key: read('STEDDO_TLS_KEY', key) };
+  const pem = { cert: read('STEDDO_TLS_CERT', cert), key: read('STEDDO_TLS_KEY', key) };
+  try {
+    createSecureContext(pem);
+  } catch (error) {
+    giveUp([`STEDDO_TLS_CERT, STEDDO_TLS_KEY: are no certificate with its key (${(error as Error).message})`]);
+  }
+  return pem;
 }
 
 function addressOf({ host, port, tls, reach }: Settings): string {

@@ -1,5 +1,6 @@
 /** @jest-environment node */
-import { Unanswered, fetchRoom, fetchRooms, sendRoom } from './api';
+import { fetchRoom, fetchRooms, sendRoom } from './api';
+import { Unanswered } from './request';
 import { newRoom } from './newRoom';
 import { OBSTACLE_SHORT, obstacleText, type Obstacle } from './sendResult';
 
@@ -28,7 +29,9 @@ describe('sending a room', () => {
     ]);
   });
   it('a save that came too late brings theirs, and what was saved since', async () => {
-    const since = [{ version: 3, revision: 'm3', savedAt: 'now', device: 'x', editId: 'e0', touched: ['title'] }];
+    const since = [
+      { version: 3, revision: 'm3', savedAt: 'now', person: 'p', device: 'x', editId: 'e0', touched: ['title'] },
+    ];
     answer(409, { error: 'stale', message: 'm', database: 'd', theirs: room, known: true, since });
     expect(await sendRoom('r-1', save)).toMatchObject({ kind: 'stale', theirs: { version: 3 }, known: true, since });
   });
@@ -51,7 +54,14 @@ describe('sending a room', () => {
     ['a redirect', () => answer(302, '', { location: 'https://elsewhere.example/' }), 'in-between', /sign-in page/],
     ['JSON that is not ours', () => answer(200, { hello: 'world' }), 'in-between', /sign-in page/],
     ['half an answer', () => answer(200, '{"id":'), 'in-between', /sign-in page/],
-    ['401', () => answer(401, said('who are you')), 'passcode', /passcode/],
+    ['401', () => answer(401, said('who are you')), 'passcode', /asks who you are/],
+    [
+      '401 of one taken out',
+      () => answer(401, { error: 'taken-out', message: 'm' }),
+      'taken-out',
+      /taken out of the crew/,
+    ],
+    ['403', () => answer(403, said('use https')), 'not-secure', /use https/],
     ['404 of another program', () => answer(404, said('nothing here')), 'not-there', /another program/],
     ['413', () => answer(413, said('too large')), 'too-large', /2 MB/],
     [
@@ -78,9 +88,9 @@ describe('sending a room', () => {
 
 describe('fetching', () => {
   it('rooms come validated', async () => {
-    answer(200, { database: 'd', rooms: [head], deleted: [], aside: [] });
+    answer(200, { database: 'd', rooms: [head], more: false, deleted: [], aside: [] });
     expect((await fetchRooms()).rooms[0]).toMatchObject({ id: 'r-1', version: 3 });
-    answer(200, { database: 'd', rooms: [{ ...head, version: -1 }], deleted: [], aside: [] });
+    answer(200, { database: 'd', rooms: [{ ...head, version: -1 }], more: false, deleted: [], aside: [] });
     await expect(fetchRooms()).rejects.toThrow(Unanswered);
   });
   it('a room that the server does not know is no fault; a server that fails is one', async () => {

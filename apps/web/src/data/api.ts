@@ -1,6 +1,5 @@
 import {
   CATALOGUE_BOUNDS,
-  JOB_BOUNDS,
   api,
   catalogue,
   checkFile,
@@ -10,80 +9,42 @@ import {
   type Job,
   type MountHistory,
   type RevisionList,
+  type RoomHead,
   type RoomList,
   type RoomReply,
   type SaveMount,
   type SaveRequest,
 } from '@steddo/contract';
 import type { Piece, PieceResult } from './pictures';
+import { PATIENCE_MS, ask, asJson, attempt, bodyOf, fail, obstacleOf, read, valid } from './request';
 import type { Obstacle, SendResult } from './sendResult';
 
-const PATIENCE_MS = 8000;
-
-/** What stood between here and an answer of the server. */
-export class Unanswered extends Error {
-  constructor(readonly obstacle: Obstacle) {
-    super(obstacle.why);
-  }
-}
-
-const fail = (obstacle: Obstacle): never => {
-  throw new Unanswered(obstacle);
-};
-
-/** Asks the server; an answer that is not its own is none. */
-async function ask(path: string, init?: RequestInit, patience = PATIENCE_MS): Promise<Response> {
-  let response: Response;
-  try {
-    response = await fetch(path, { ...init, redirect: 'manual', signal: AbortSignal.timeout(patience) });
-  } catch {
-    return fail({ why: 'no-server' });
-  }
-  const type = response.headers.get('content-type') ?? '';
-  if (response.type === 'opaqueredirect' || (response.status >= 300 && response.status < 400) || !type.includes('json'))
-    return fail(
-      response.status >= 500
-        ? { why: 'server-failed', message: `it answered ${response.status}` }
-        : { why: 'in-between' },
-    );
-  return response;
-}
-
-async function bodyOf(response: Response): Promise<unknown> {
-  try {
-    return await response.json();
-  } catch {
-    return fail({ why: 'in-between' });
-  }
-}
-
-function valid<T>(schema: Parameters<typeof checkFile<T>>[0], value: unknown, bounds = JOB_BOUNDS): T {
-  const checked = checkFile(schema, value, bounds);
-  return checked.ok ? checked.value : fail({ why: 'in-between' });
-}
-
-/** What a refusal says; the server's own words where it gave them. */
-async function obstacleOf(response: Response): Promise<Obstacle> {
-  const { status } = response;
-  const body = checkFile(api.errorReply, await bodyOf(response));
-  const message = body.ok ? body.value.message : `it answered ${status}`;
-  if (status === 401 || status === 403) return { why: 'passcode' };
-  if (status === 413) return { why: 'too-large' };
-  if (status === 429) return { why: 'too-many' };
-  if (status === 507) return { why: 'server-full', message };
-  if (status >= 500) return { why: 'server-failed', message };
-  if (status === 404 || status === 405 || status === 421) return { why: 'not-there' };
-  return { why: 'not-valid', message, faults: body.ok ? (body.value.faults ?? []) : [] };
-}
-
-async function read<T>(path: string, schema: Parameters<typeof checkFile<T>>[0], bounds = JOB_BOUNDS): Promise<T> {
-  const response = await ask(path);
-  if (!response.ok) fail(await obstacleOf(response));
-  return valid(schema, await bodyOf(response), bounds);
-}
-
 const LIST_BOUNDS = { depth: 8, entries: 100_000 };
-export const fetchRooms = (): Promise<RoomList> => read('/api/rooms', api.roomList, LIST_BOUNDS);
+
+/** Which part of the server's list is asked for; its top without anything. */
+export interface ListPart {
+  after?: Pick<RoomHead, 'savedAt' | 'id'>;
+  words?: string;
+}
+
+export function fetchRooms({ after, words }: ListPart = {}): Promise<RoomList> {
+  const query = new URLSearchParams({
+    ...(after ? { after: `${after.savedAt} ${after.id}` } : {}),
+    ...(words === undefined ? {} : { words }),
+  });
+  return read(query.size === 0 ? '/api/rooms' : `/api/rooms?${query.toString()}`, api.roomList, LIST_BOUNDS);
+}
+
+/** How rooms stand on the server, however many; those that it does not have are not among them. */
+export async function fetchHeads(ids: readonly string[]): Promise<RoomHead[]> {
+  const heads: RoomHead[] = [];
+  for (let from = 0; from < ids.length; from += api.MOST_ASKED) {
+    const some = ids.slice(from, from + api.MOST_ASKED).join(',');
+    heads.push(...(await read(`/api/rooms/heads?ids=${some}`, api.roomHeads, LIST_BOUNDS)).rooms);
+  }
+  return heads;
+}
+
 export const fetchCatalogue = (): Promise<Catalogue> => read('/api/catalogue', catalogue, CATALOGUE_BOUNDS);
 export const fetchChanges = (since: string): Promise<ChangesReply> =>
   read(`/api/changes?since=${encodeURIComponent(since)}`, api.changesReply, LIST_BOUNDS);
@@ -115,19 +76,6 @@ async function absent(response: Response): Promise<Exclude<Fetched, { kind: 'fou
   if (!said.ok) return undefined;
   const { error, database, deletedAt = '' } = said.value;
   return error === 'deleted' ? { kind: 'deleted', deletedAt, database } : { kind: 'unknown', database };
-}
-
-const asJson = (method: 'PUT' | 'POST' | 'DELETE', body?: unknown): RequestInit => ({
-  method,
-  ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-});
-
-async function attempt<T>(work: () => Promise<T>): Promise<T | { kind: 'obstacle'; obstacle: Obstacle }> {
-  try {
-    return await work();
-  } catch (error) {
-    return { kind: 'obstacle', obstacle: error instanceof Unanswered ? error.obstacle : { why: 'no-server' } };
-  }
 }
 
 export const sendRoom = (id: string, save: SaveRequest): Promise<SendResult> =>

@@ -1,4 +1,3 @@
-import { useSyncExternalStore } from 'react';
 import type { StoreTrouble } from './localStore';
 
 const NAME = 'steddo:device';
@@ -74,20 +73,3 @@ export const TROUBLE_TEXT: Record<StoreTrouble, string> = {
   refused:
     'The browser does not let Steddo keep anything on this device. Leave private browsing, allow storage for this site, or save the room as a file.',
 };
-
-/** A value that screens can follow. */
-export class Followed<T> {
-  private readonly listeners = new Set<() => void>();
-  constructor(private value: T) {}
-  readonly get = (): T => this.value;
-  readonly subscribe = (listener: () => void): (() => void) => {
-    this.listeners.add(listener);
-    return () => this.listeners.delete(listener);
-  };
-  set(value: T): void {
-    this.value = value;
-    for (const listener of this.listeners) listener();
-  }
-}
-
-export const useFollowed = <T>(followed: Followed<T>): T => useSyncExternalStore(followed.subscribe, followed.get);

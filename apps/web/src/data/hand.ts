@@ -1,4 +1,4 @@
-import { Followed } from './device';
+import { Followed } from './followed';
 import { browserStorage } from './journal';
 import { LocalChoice } from './localChoice';
 

@@ -39,7 +39,7 @@ export class Live {
       const first = this.cursor === '';
       this.cursor = changes.cursor;
       this.waitMs = EVERY_MS;
-      if (first || changes.rooms.length > 0 || changes.catalogue) this.parts.onChanges(changes);
+      if (first || changes.rooms.length > 0 || changes.catalogue || changes.everything) this.parts.onChanges(changes);
     } catch {
       this.waitMs = Math.min(this.waitMs * 2, LONGEST_MS);
     } finally {

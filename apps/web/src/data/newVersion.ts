@@ -1,4 +1,4 @@
-import { Followed } from './device';
+import { Followed } from './followed';
 
 /** A newer app that has been fetched and waits; taking it loads the page again. */
 export const newVersion = new Followed<(() => void) | undefined>(undefined);

@@ -229,6 +229,9 @@ function withWho(
     paths.some((p) => `${touched}.`.startsWith(`${p}.`) || `${p}.`.startsWith(`${touched}.`));
   const by = since.find((r) => r.touched.some(meets)) ?? (since.length > 0 ? theirs : undefined);
   const before = earlier.find((d) => d.thing === dispute.thing);
-  if (by) return { ...dispute, who: by.device, when: by.savedAt };
-  return { ...dispute, who: before?.who ?? theirs.device, when: before?.when ?? theirs.savedAt };
+  if (by) return { ...dispute, who: whoOf(by), when: by.savedAt };
+  return { ...dispute, who: before?.who ?? whoOf(theirs), when: before?.when ?? theirs.savedAt };
 }
+
+const whoOf = ({ person, device }: { person: string; device: string }): string =>
+  person === '' ? device : `${person}, ${device}`;

@@ -107,6 +107,11 @@ export class Rooms {
     else if (state) this.flush();
   }
 
+  /** Everything may have changed on the server: every room that is open is looked at. */
+  refetchOpen(): void {
+    for (const id of this.states.keys()) void this.refetch(id).catch(() => undefined);
+  }
+
   async create(job: Job): Promise<string> {
     const id = `r-${this.parts.newId().replaceAll('-', '').slice(0, 20)}`;
     this.start(id, job);

@@ -6,6 +6,9 @@ export type Obstacle =
   /** Something between here and the server answers in its place. */
   | { why: 'in-between' }
   | { why: 'passcode' }
+  /** Somebody has taken this device out of the crew. */
+  | { why: 'taken-out' }
+  | { why: 'not-secure'; message: string }
   | { why: 'not-there' }
   | { why: 'too-large' }
   | { why: 'not-valid'; message: string; faults: Fault[] }
@@ -29,7 +32,11 @@ export function obstacleText(obstacle: Obstacle): string {
     case 'in-between':
       return 'Something else answers in the server’s place, such as the sign-in page of a network. Open it in the browser, or wait for another network.';
     case 'passcode':
-      return 'The server asks who you are before it takes anything. Open the rooms again and give the crew’s passcode.';
+      return 'The server asks who you are before it takes anything. What you do is kept here and sent once you have said it.';
+    case 'taken-out':
+      return 'This device was taken out of the crew: nothing is sent or fetched. What you do is kept here, and sent if it is let in again; a room can be saved as a file.';
+    case 'not-secure':
+      return `The server takes nothing this way: ${obstacle.message}.`;
     case 'not-there':
       return 'What answers at this address does not know rooms: it is another program, or another version of the server.';
     case 'too-large':
@@ -57,6 +64,8 @@ export const OBSTACLE_SHORT: Record<Obstacle['why'], string> = {
   'no-server': 'no server',
   'in-between': 'another page answers',
   passcode: 'passcode asked',
+  'taken-out': 'not in the crew',
+  'not-secure': 'way not secure',
   'not-there': 'no rooms there',
   'too-large': 'too large to send',
   'not-valid': 'not taken by the server',

@@ -1,7 +1,10 @@
 import { mutate } from 'swr';
 import type { ChangesReply } from '@steddo/contract';
 import { fetchChanges, fetchPicture, fetchPictureIds, fetchRoom, sendAct, sendMount, sendPiece, sendRoom } from './api';
-import { Followed, askToKeep, deviceName, nameDevice } from './device';
+import { askCrew } from './crewApi';
+import { crewState, isStranger } from './crewState';
+import { askToKeep, deviceName, nameDevice } from './device';
+import { Followed } from './followed';
 import { Journal, browserStorage } from './journal';
 import { Live } from './live';
 import { LocalChoice } from './localChoice';
@@ -109,7 +112,8 @@ function hear(news: TabNews): void {
   listAgain();
 }
 
-function onChanges({ rooms: changed, catalogue }: ChangesReply): void {
+function onChanges({ rooms: changed, catalogue, everything }: ChangesReply): void {
+  if (everything) rooms.refetchOpen();
   for (const { id, revision } of changed)
     if (rooms.get(id)?.base?.revision !== revision) void rooms.refetch(id).catch(() => undefined);
   if (catalogue) void mutate('catalogue');
@@ -128,7 +132,8 @@ export function keepSending(): () => void {
   const live = new Live({
     fetchChanges,
     onChanges,
-    visible: () => document.visibilityState === 'visible',
+    // a server that asks who this is, is not asked again and again
+    visible: () => document.visibilityState === 'visible' && !isStranger(crewState.get()),
     later,
   });
   const again = () => {
@@ -138,6 +143,18 @@ export function keepSending(): () => void {
   const onShow = () => document.visibilityState === 'visible' && again();
   window.addEventListener('online', again);
   document.addEventListener('visibilitychange', onShow);
+  let known = crewState.get().kind;
+  // what waited while the server asked who this is goes as soon as it knows
+  const heard = crewState.subscribe(() => {
+    const { kind } = crewState.get();
+    if (kind === 'in' && known !== 'in' && known !== 'unasked') {
+      void mutate('catalogue');
+      void mutate('rooms');
+      again();
+    }
+    known = kind;
+  });
+  void askCrew();
   void rooms
     .recover()
     .then(again)
@@ -146,6 +163,7 @@ export function keepSending(): () => void {
   keepApp(later);
   return () => {
     live.stop();
+    heard();
     window.removeEventListener('online', again);
     document.removeEventListener('visibilitychange', onShow);
   };

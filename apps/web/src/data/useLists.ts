@@ -1,8 +1,9 @@
 import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
 import type { Job, RoomHead } from '@steddo/contract';
-import { fetchRooms } from './api';
+import { fetchHeads, fetchRooms } from './api';
 import type { AsideRecord, LocalRoom } from './records';
+import { Unanswered } from './request';
 import { localStore, rooms } from './shared';
 
 /** A room as the list shows it: with its document where this device has it, else by its name alone. */
@@ -26,6 +27,8 @@ export interface RoomLists {
   /** And on this device. */
   asideHere: AsideRecord[];
   loading: boolean;
+  /** The last of those that the server told, where it has more. */
+  moreAfter?: RoomHead;
   /** The server has been asked and has not answered yet. */
   asking: boolean;
   noServer: boolean;
@@ -39,10 +42,12 @@ export const bringSeen = (id: string): void => void rooms.bring(id).catch(() => 
 
 /** Every room known here or on the server; what this device has is shown at once. */
 export function useRoomList(): RoomLists {
-  const remote = useSWR('rooms', fetchRooms, { shouldRetryOnError: true, errorRetryInterval: 4000 });
+  const remote = useSWR('rooms', () => fetchRooms(), { shouldRetryOnError: isAway, errorRetryInterval: 4000 });
   const local = useSWR('local-rooms', readLocal);
   const heads = remote.data;
   const here = local.data;
+  const beyond = useMemo(() => (heads?.more && here ? idsBeyond(heads.rooms, here.rooms) : []), [heads, here]);
+  const others = useSWR(beyond.length > 0 ? ['heads', ...beyond] : null, () => fetchHeads(beyond)).data;
   useEffect(() => {
     if (heads && here) void bringLatest(heads.rooms, here.rooms).catch(() => undefined);
   }, [heads, here]);
@@ -50,7 +55,8 @@ export function useRoomList(): RoomLists {
     const gone = new Set(heads?.deleted.map((r) => r.id));
     const all = here?.rooms ?? [];
     const own = all.filter((r) => r.deletedAt === undefined && !(gone.has(r.id) && !here?.waiting.has(r.id)));
-    const known = new Map(heads?.rooms.map((r) => [r.id, r]));
+    const known = new Map([...(heads?.rooms ?? []), ...(others ?? [])].map((r) => [r.id, r]));
+    const compared = heads !== undefined && (beyond.length === 0 || others !== undefined);
     const listed = own.map((r): ListedRoom => ({
       id: r.id,
       title: r.job.title,
@@ -59,8 +65,7 @@ export function useRoomList(): RoomLists {
       waiting: here?.waiting.has(r.id) ?? false,
     }));
     const hidden = new Set(all.map((r) => r.id));
-    const others = (heads?.rooms ?? []).filter((r) => !hidden.has(r.id));
-    const elsewhere = others.map(({ id, title, savedAt }): ListedRoom => ({ id, title, savedAt, waiting: false }));
+    const elsewhere = (heads?.rooms ?? []).filter((r) => !hidden.has(r.id)).map(listedHead);
     const deleted = [
       ...all.flatMap((r) =>
         r.deletedAt === undefined ? [] : [{ id: r.id, title: r.job.title, deletedAt: r.deletedAt }],
@@ -70,14 +75,28 @@ export function useRoomList(): RoomLists {
     return {
       rooms: [...listed, ...elsewhere].sort((a, b) => orderOf(b).localeCompare(orderOf(a)) || a.id.localeCompare(b.id)),
       deleted: [...new Map(deleted.map((r) => [r.id, r])).values()],
-      lost: heads ? own.filter((r) => isLost(r, known)).map((r) => r.id) : [],
+      lost: compared ? own.filter((r) => isLost(r, known)).map((r) => r.id) : [],
       aside: heads?.aside ?? [],
       asideHere: here?.aside ?? NONE,
       loading: !here || (heads === undefined && !remote.error && all.length === 0),
+      ...(heads?.more ? { moreAfter: heads.rooms.at(-1) } : {}),
       asking: heads === undefined && !remote.error,
-      noServer: Boolean(remote.error),
+      noServer: isAway(remote.error),
     };
-  }, [heads, here, remote.error]);
+  }, [heads, here, beyond, others, remote.error]);
+}
+
+/** A room that this device does not have, by its name alone. */
+export const listedHead = ({ id, title, savedAt }: RoomHead): ListedRoom => ({ id, title, savedAt, waiting: false });
+
+/** A server that asks who this is, is there. */
+const isAway = (error: unknown): boolean =>
+  error !== undefined && !(error instanceof Unanswered && ['passcode', 'taken-out'].includes(error.obstacle.why));
+
+/** Rooms of this device that the top of the server's list says nothing of. */
+function idsBeyond(heads: readonly RoomHead[], here: readonly LocalRoom[]): string[] {
+  const told = new Set(heads.map((r) => r.id));
+  return here.filter((r) => r.base?.revision && !told.has(r.id)).map((r) => r.id);
 }
 
 /** What is not on the server yet comes first. */

@@ -1,6 +1,6 @@
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { View, type TextInput } from 'react-native';
-import { useFollowed } from '../data/device';
+import { useFollowed } from '../data/followed';
 import { hand } from '../data/hand';
 import { journal } from '../data/shared';
 import { useRoomContext } from '../state/roomState';

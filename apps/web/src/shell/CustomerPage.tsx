@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, Plan, HeightRule } from '@steddo/contract';
@@ -6,7 +6,10 @@ import { followHeightRule, offeredHeights, type Offer } from '@steddo/core';
 import { roomFace, sideScene } from '@steddo/drawing';
 import { comfortText, customerNotes, offerTitle } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
-import { Action, IconTap } from '../ui/Action';
+import { crewState } from '../data/crewState';
+import { useFollowed } from '../data/followed';
+import { LinksSheet } from '../features/crew/LinksSheet';
+import { Action } from '../ui/Action';
 import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
@@ -14,32 +17,61 @@ import { Figure } from '../work/Figure';
 import { isBeside } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { useRoomContext } from '../state/roomState';
+import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomScreen';
 
 /** For the customer, held out over the sofa: two or three heights, with the people in the drawing. */
 export function CustomerPage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{({ posture }) => <Offers id={id} wide={isBeside(posture)} />}</RoomFrame>;
+  return <RoomFrame id={id}>{({ posture }) => <Choosing id={id} wide={isBeside(posture)} />}</RoomFrame>;
 }
 
-function Offers({ id, wide }: { id: string; wide: boolean }) {
-  const palette = usePalette();
+function Choosing({ id, wide }: { id: string; wide: boolean }) {
   const { job, dispatch, readOnly } = useRoomContext();
-  const offers = useMemo(() => offeredHeights(job), [job]);
-  const [at, setAt] = useState(0);
+  const crew = useFollowed(crewState);
+  const [sending, setSending] = useState(false);
   const back = () => router.replace(`/room/${id}/height`);
-  const take = (school: HeightRule | undefined) => {
-    if (school) dispatch(followHeightRule(job, school));
+  const take = (rule: HeightRule | undefined) => {
+    if (rule) dispatch(followHeightRule(job, rule));
     back();
   };
+  return (
+    <>
+      <Offers
+        wide={wide}
+        head={
+          <PageHead title="How high would you like it?" back="back to the heights" onBack={back}>
+            {crew.kind === 'in' ? (
+              <Tap label="send it to the customer" testID="send-link" onPress={() => setSending(true)}>
+                <Txt style={{ textDecorationLine: 'underline', paddingHorizontal: 12 }}>send a link</Txt>
+              </Tap>
+            ) : null}
+          </PageHead>
+        }
+        choose={{ disabled: readOnly, take }}
+      />
+      <WorkingSheet />
+      {sending ? <LinksSheet room={id} title={job.title} onClose={() => setSending(false)} /> : null}
+    </>
+  );
+}
+
+interface OffersProps {
+  wide: boolean;
+  head: ReactNode;
+  /** Choosing one; nothing is chosen where it is only shown. */
+  choose?: { disabled: boolean; take: (rule: HeightRule | undefined) => void };
+}
+
+/** Two or three heights, beside each other or one at a time. */
+export function Offers({ wide, head, choose }: OffersProps) {
+  const palette = usePalette();
+  const { job } = useRoomContext();
+  const offers = useMemo(() => offeredHeights(job), [job]);
+  const [at, setAt] = useState(0);
   const shown = wide ? offers : offers.slice(Math.min(at, offers.length - 1)).slice(0, 1);
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }} testID="customer">
-      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-        <IconTap icon="back" label="back to the heights" onPress={back} />
-        <Txt kind="title" level={1}>
-          How high would you like it?
-        </Txt>
-      </View>
+      {head}
       {offers.length === 0 ? (
         <View style={{ padding: 24 }}>
           <Txt>There is no height to choose from yet: the room needs an eye height, and a place that is free.</Txt>
@@ -76,31 +108,15 @@ function Offers({ id, wide }: { id: string; wide: boolean }) {
             key={o.key}
             style={{ flex: 1, borderLeftWidth: wide && i > 0 ? 1 : 0, borderLeftColor: palette.hairline }}
           >
-            <OfferView
-              offer={o}
-              title={offerTitle(offers.indexOf(o), o.heading)}
-              onTake={() => take(o.school)}
-              readOnly={readOnly}
-            />
+            <OfferView offer={o} title={offerTitle(offers.indexOf(o), o.heading)} choose={choose} />
           </View>
         ))}
       </View>
-      <WorkingSheet />
     </View>
   );
 }
 
-function OfferView({
-  offer,
-  title,
-  onTake,
-  readOnly,
-}: {
-  offer: Offer;
-  title: string;
-  onTake: () => void;
-  readOnly: boolean;
-}) {
+function OfferView({ offer, title, choose }: { offer: Offer; title: string; choose: OffersProps['choose'] }) {
   const { say } = useRoomContext();
   const palette = usePalette();
   const [numbers, setNumbers] = useState(false);
@@ -128,14 +144,18 @@ function OfferView({
         </View>
       </ScrollView>
       <View style={{ padding: 8, backgroundColor: palette.raised }}>
-        <Action
-          label={offer.chosen ? 'keep this one' : 'this one'}
-          testID={`take-${offer.key}`}
-          disabled={readOnly}
-          onPress={onTake}
-        />
+        {choose ? (
+          <Action
+            label={offer.chosen ? 'keep this one' : 'this one'}
+            testID={`take-${offer.key}`}
+            disabled={choose.disabled}
+            onPress={() => choose.take(offer.school)}
+          />
+        ) : null}
         <Txt kind="small" soft>
-          {plan.placement ? `centre ${say.length(plan.placement.centre.y)} from the floor` : ''}
+          {plan.placement
+            ? `${!choose && offer.chosen ? 'chosen: ' : ''}centre ${say.length(plan.placement.centre.y)} from the floor`
+            : ''}
         </Txt>
       </View>
     </View>

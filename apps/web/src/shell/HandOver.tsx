@@ -12,8 +12,8 @@ import { Txt } from '../ui/Txt';
 import { TravelList } from '../work/VehiclePart';
 import { StepList } from '../work/StepList';
 
-/** What the customer is told: what holds it, its leads, what stays open, what stays with them, how to treat it. */
-export function HandOver() {
+/** What the customer is told: what holds it, its leads, what stays open, what stays with them, how to treat it; `onlyShown` to the customer themselves. */
+export function HandOver({ onlyShown = false }: { onlyShown?: boolean }) {
   const { id, job, plan, say } = useRoomContext();
   const { day, leads = [] } = plan;
   const holds = holdLine(plan, say);
@@ -38,7 +38,7 @@ export function HandOver() {
           <Txt testID="steps-left">
             {left === 0 ? 'every step is ticked' : `${steps.length - left} of ${steps.length} ticked`}
           </Txt>
-          {left > 0 ? (
+          {left > 0 && !onlyShown ? (
             <View style={{ alignItems: 'flex-start', paddingTop: 6 }}>
               <Action quiet label="the whole day" testID="to-day" onPress={() => router.push(`/room/${id}/day`)} />
             </View>
@@ -61,9 +61,11 @@ export function HandOver() {
           <Txt key={line}>{line}</Txt>
         ))}
       </Part>
-      <Fold name="last steps" start={left > 0}>
-        <StepList part="over" all="all of it is done" />
-      </Fold>
+      {onlyShown ? null : (
+        <Fold name="last steps" start={left > 0}>
+          <StepList part="over" all="all of it is done" />
+        </Fold>
+      )}
     </>
   );
 }

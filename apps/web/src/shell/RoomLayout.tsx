@@ -1,7 +1,7 @@
 import { memo, useEffect, useRef, type RefObject } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Canvas } from '../canvas/Canvas';
-import { useFollowed } from '../data/device';
+import { useFollowed } from '../data/followed';
 import { hand } from '../data/hand';
 import type { RoomState } from '../data/rooms';
 import type { EditTurn } from '../data/useRoom';

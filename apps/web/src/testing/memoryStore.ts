@@ -1,4 +1,4 @@
-import { Followed } from '../data/device';
+import { Followed } from '../data/followed';
 import { Journal } from '../data/journal';
 
 /** What of the device's store parts of a room use, in memory: jsdom has no IndexedDB. */

@@ -14,6 +14,8 @@ export interface LineInputProps extends Pick<
   invalid?: boolean;
   /** Takes words, not figures: in the text's face, from the left. */
   words?: boolean;
+  /** Shown as dots, and remembered by no browser. */
+  secret?: boolean;
   toRight?: boolean;
   fontSize?: number;
   height?: number;
@@ -24,7 +26,18 @@ export interface LineInputProps extends Pick<
 
 /** A line to write on, as on paper: nothing round it, red under it when what it says cannot be taken. */
 export function LineInput(props: LineInputProps) {
-  const { label, invalid, words, toRight, fontSize = size.text + 2, height = 48, width, inputRef, ...rest } = props;
+  const {
+    label,
+    invalid,
+    words,
+    secret,
+    toRight,
+    fontSize = size.text + 2,
+    height = 48,
+    width,
+    inputRef,
+    ...rest
+  } = props;
   const palette = usePalette();
   return (
     <TextInput
@@ -36,7 +49,8 @@ export function LineInput(props: LineInputProps) {
       dense
       aria-label={label}
       aria-invalid={Boolean(invalid)}
-      autoComplete="off"
+      autoComplete={secret ? 'new-password' : 'off'}
+      secureTextEntry={Boolean(secret)}
       error={Boolean(invalid)}
       textColor={palette.ink}
       placeholderTextColor={palette.soft}

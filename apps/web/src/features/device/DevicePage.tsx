@@ -2,7 +2,9 @@ import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
-import { askStoring, useFollowed, type Storing } from '../../data/device';
+import { askStoring, type Storing } from '../../data/device';
+import { crewState } from '../../data/crewState';
+import { useFollowed } from '../../data/followed';
 import { device, localStore, renameDevice, rooms } from '../../data/shared';
 import { useRoomList, type RoomLists } from '../../data/useLists';
 import { chooseHand, hand, type Hand } from '../../data/hand';
@@ -34,6 +36,7 @@ export function DevicePage() {
         </View>
         <ScrollView style={{ flex: 1 }} tabIndex={0} testID="device">
           <NamePart />
+          <CrewPart />
           <HandPart />
           <KeepingPart lists={lists} />
           <Fold name="rooms as files" start>
@@ -53,6 +56,23 @@ export function DevicePage() {
   );
 }
 
+/** Who this device is to a crew's server; nothing of it where this machine alone is asked. */
+function CrewPart() {
+  const crew = useFollowed(crewState);
+  if (crew.kind === 'none' || crew.kind === 'unasked') return null;
+  return (
+    <View style={{ paddingHorizontal: 16, paddingBottom: 8, gap: 8 }}>
+      {crew.kind === 'in' ? <Txt>{`In the crew as ${crew.me.person}.`}</Txt> : null}
+      <Action
+        quiet
+        testID="to-crew"
+        label={crew.kind === 'in' ? 'the crew and its devices' : 'say who you are'}
+        onPress={() => router.push('/crew')}
+      />
+    </View>
+  );
+}
+
 const HANDS: readonly { value: Hand; name: string }[] = [
   { value: 'right', name: 'right' },
   { value: 'left', name: 'left' },
@@ -66,6 +86,8 @@ function HandPart() {
 function NamePart() {
   const name = useFollowed(device);
   const [naming, setNaming] = useState(false);
+  // the crew's server has its own word for it, which is changed there
+  if (useFollowed(crewState).kind === 'in') return null;
   return (
     <View style={{ padding: 16, gap: 8 }}>
       <Txt>{`Called “${name}”: that is who others see when you change what they change.`}</Txt>

@@ -67,19 +67,20 @@ export function HistoryPage({ state, editable }: { state: RoomState; editable: b
 }
 
 function entriesOf(data: Awaited<ReturnType<typeof fetchRevisions>>, say: Wording): Entry[] {
-  const by = (device: string) => (device === '' ? '' : ` on ${device}`);
+  const by = ({ person, device }: { person: string; device: string }) =>
+    `${person === '' ? '' : ` by ${person}`}${device === '' ? '' : ` on ${device}`}`;
   const saved = data.revisions.map((r) => ({
     at: r.savedAt,
     key: `v${r.version}`,
     which: r.version,
-    title: `Version ${r.version}, ${momentText(r.savedAt)}${by(r.device)}`,
+    title: `Version ${r.version}, ${momentText(r.savedAt)}${by(r)}`,
     line: r.version === 1 ? 'The first one' : touchedWords(r.touched, say),
   }));
   const late = data.refused.map((r) => ({
     at: r.savedAt,
     key: r.editId,
     which: r.editId,
-    title: `Came too late, ${momentText(r.savedAt)}${by(r.device)}`,
+    title: `Came too late, ${momentText(r.savedAt)}${by(r)}`,
     line: `Made on version ${r.baseVersion} when there was a later one; put on top of it, or asked about`,
   }));
   return [...saved, ...late].sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0));

@@ -1,3 +1,4 @@
+import { router } from 'expo-router';
 import { changedThing } from '@steddo/text';
 import { TROUBLE_TEXT } from '../../data/device';
 import type { RoomState } from '../../data/rooms';
@@ -39,7 +40,11 @@ export function KeptNotices({ state, editable }: { state: RoomState; editable: b
         <DisputeNote key={d.thing} id={id} dispute={d} editable={editable} />
       ))}
       {obstacle && obstacle.why !== 'no-server' && waiting.length > 0 ? (
-        <Notice testID="obstacle" text={obstacleText(obstacle)} />
+        <Notice testID="obstacle" text={obstacleText(obstacle)}>
+          {obstacle.why === 'passcode' || obstacle.why === 'taken-out' ? (
+            <Action quiet testID="say-who" label="say who you are" onPress={() => router.push('/crew')} />
+          ) : null}
+        </Notice>
       ) : null}
       {notUndone ? (
         <Notice

@@ -15,7 +15,7 @@ import { VerdictShape } from '../../ui/Verdict';
 import { Figure } from '../../work/Figure';
 import { Findings } from '../../work/Findings';
 import { useRoomContext } from '../../state/roomState';
-import { useFollowed } from '../../data/device';
+import { useFollowed } from '../../data/followed';
 import { device } from '../../data/shared';
 import { phoneLevel, type NoLevel } from './phoneLevel';
 import { PhoneLevelSheet } from './PhoneLevelSheet';

@@ -3,12 +3,14 @@ import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
 import { Snackbar } from 'react-native-paper';
-import type { Units } from '@steddo/contract';
-import { useFollowed } from '../../data/device';
+import type { RoomHead, Units } from '@steddo/contract';
+import { crewState, isStranger } from '../../data/crewState';
+import { useFollowed } from '../../data/followed';
 import { lastUnits } from '../../data/lastUnits';
 import { freeTitle, newRoom } from '../../data/newRoom';
 import { newVersion } from '../../data/newVersion';
 import { localChoice, rooms } from '../../data/shared';
+import { useFarRooms } from '../../data/useFarRooms';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
@@ -52,7 +54,13 @@ export function RoomsScreen() {
         <Heading />
         <ScrollView style={{ flex: 1 }} tabIndex={0}>
           <Notices noServer={list.noServer} lost={list.lost} />
-          <List rooms={list.rooms} loading={list.loading} onLook={setLooked} onRemoved={setRemoved} />
+          <List
+            rooms={list.rooms}
+            moreAfter={list.moreAfter}
+            loading={list.loading}
+            onLook={setLooked}
+            onRemoved={setRemoved}
+          />
         </ScrollView>
         <NewRoomBar titles={list.rooms.map((r) => r.title)} />
       </View>
@@ -107,8 +115,10 @@ function Heading() {
 
 function Notices({ noServer, lost }: { noServer: boolean; lost: readonly string[] }) {
   const take = useFollowed(newVersion);
+  const crew = useFollowed(crewState);
   return (
     <>
+      {isStranger(crew) ? <AskedWho takenOut={crew.kind === 'taken-out'} /> : null}
       {noServer ? (
         <Said text="No server at the moment. What is on this device works; it is sent when the server is back." />
       ) : null}
@@ -124,6 +134,20 @@ function Notices({ noServer, lost }: { noServer: boolean; lost: readonly string[
       {lost.length > 0 ? <LostRooms ids={lost} /> : null}
       <Welcome />
     </>
+  );
+}
+
+/** The server does not know this device: what is here works, and nothing goes to it or comes from it. */
+function AskedWho({ takenOut }: { takenOut: boolean }) {
+  return (
+    <Notice
+      tone={takenOut ? 'stop' : 'caution'}
+      testID="asked-who"
+      title={takenOut ? 'This device was taken out of the crew' : 'This server asks who you are'}
+      text="What is on this device works and is kept. Nothing is sent or fetched until the crew lets it in."
+    >
+      <Action label="say who you are" testID="to-crew" onPress={() => router.push('/crew')} />
+    </Notice>
   );
 }
 
@@ -155,17 +179,20 @@ const WELCOME = [
 
 interface ListProps {
   rooms: readonly ListedRoom[];
+  moreAfter: RoomHead | undefined;
   loading: boolean;
   onLook: (id: string) => void;
   onRemoved: (room: ListedRoom) => void;
 }
 
 /** What is open, the latest first, then what is done. */
-function List({ rooms: all, loading, onLook, onRemoved }: ListProps) {
+function List({ rooms: all, moreAfter, loading, onLook, onRemoved }: ListProps) {
   const [sought, setSought] = useState('');
   const [most, setMost] = useState(AT_ONCE);
   const words = sought.trim().toLowerCase();
-  const found = words === '' ? all : all.filter((r) => wordsOf(r).includes(words));
+  const far = useFarRooms(words, all, moreAfter);
+  const near = words === '' ? all : all.filter((r) => wordsOf(r).includes(words));
+  const found = [...near, ...far.rooms];
   const isDone = (r: ListedRoom) => r.job?.record?.done !== undefined;
   const open = found.filter((r) => !isDone(r));
   const done = found.filter(isDone);
@@ -187,6 +214,20 @@ function List({ rooms: all, loading, onLook, onRemoved }: ListProps) {
           />
         </View>
       ) : null}
+      {open.length <= most && far.more ? (
+        <View style={{ padding: 16 }}>
+          <Action
+            quiet
+            disabled={far.asking}
+            testID="far-rooms"
+            label={far.asking ? 'fetching…' : 'older rooms from the server'}
+            onPress={() => {
+              setMost(most + AT_ONCE);
+              far.loadMore();
+            }}
+          />
+        </View>
+      ) : null}
       {done.length > 0 ? (
         // what is looked for is shown, done or not
         <Fold name={`done, ${done.length}`} start={open.length === 0} hold={words !== ''}>
@@ -194,7 +235,7 @@ function List({ rooms: all, loading, onLook, onRemoved }: ListProps) {
         </Fold>
       ) : null}
       {all.length === 0 ? <Said text={loading ? 'Fetching the rooms…' : FIRST} /> : null}
-      {all.length > 0 && found.length === 0 ? (
+      {all.length > 0 && found.length === 0 && !far.asking ? (
         <Said text={`No room has “${sought.trim()}” in its name, set or mount.`} />
       ) : null}
     </>

@@ -1,0 +1,1 @@
+export { CrewPage as default } from '../src/features/crew/CrewPage';

@@ -1,0 +1,1 @@
+export { ShownPage as default } from '../src/shell/ShownPage';
