@@ -200,6 +200,8 @@ test('it listens beyond this machine only with encryption, a name and a passcode
   }
   const short = await setPasscode({ STEDDO_DB: database }, 'short');
   expect([short.code, short.err]).toEqual([1, expect.stringContaining('takes 12 letters or more')]);
+  const guessed = await setPasscode({ STEDDO_DB: database }, 'passwordpassword');
+  expect([guessed.code, guessed.err]).toEqual([1, expect.stringContaining('guessed first')]);
   // what lies on the disk is for this user alone
   await setPasscode({ STEDDO_DB: database });
   expect((statSync(database).mode & 0o777).toString(8)).toBe('600');

@@ -48,4 +48,5 @@ ALTER TABLE `revisions` ADD `person` text DEFAULT '' NOT NULL;--> statement-brea
 ALTER TABLE `rooms` ADD `person` text DEFAULT '' NOT NULL;--> statement-breakpoint
 ALTER TABLE `rooms` ADD `words` text DEFAULT '' NOT NULL;--> statement-breakpoint
 CREATE INDEX `rooms_heads` ON `rooms` (`saved_at`,`id`,`title`,`words`,`version`,`revision`,`person`,`device`,`deleted_at`);--> statement-breakpoint
+CREATE INDEX `rooms_deleted` ON `rooms` (`deleted_at`) WHERE deleted_at is not null;--> statement-breakpoint
 UPDATE `rooms` SET `words` = lower(`title`);

@@ -10,7 +10,7 @@ import pino, { type Logger } from 'pino';
 import { PASSCODE, checkFile, crew, type RoomList } from '@steddo/contract';
 import { makeApp } from './app';
 import { backUp, restore } from './backup';
-import { passcodeHash, setPasscode } from './crew/passcode';
+import { passcodeHash, setPasscode, weaknessOf } from './crew/passcode';
 import { forgetChanges } from './db/changes';
 import { connect, openOnServer, openStore, type Store } from './db/client';
 import { keepCopy } from './db/copies';
@@ -177,6 +177,8 @@ async function takePasscode(place: Place): Promise<string> {
   const given = (await text(process.stdin)).replace(/\r?\n$/, '');
   const checked = checkFile(crew.passcode, given);
   if (!checked.ok) giveUp([`the passcode ${checked.faults[0]?.reason ?? 'cannot be taken'}; the earlier one stays`]);
+  const weakness = weaknessOf(checked.value);
+  if (weakness) giveUp([`the passcode ${weakness}; the earlier one stays`]);
   // beside a server that runs: what it holds is the right to write rooms, and this is one row
   const store = place.kind === 'server' ? await openOnServer(place, parts) : await openStore(place.path, parts);
   await store.run((db) => setPasscode(db, checked.value));

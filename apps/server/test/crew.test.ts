@@ -315,6 +315,58 @@ describe('a customer’s link', () => {
   });
 });
 
+describe('every answer', () => {
+  it('is told apart from a page, framed by nobody, kept by nobody, and names no program', async () => {
+    const { ask, pair } = await crewServer();
+    const phone = await pair();
+    for (const path of ['/', '/api/rooms', '/api/nothing', '/health']) {
+      const { headers } = await ask('get', path, phone);
+      expect(headers['x-content-type-options']).toBe('nosniff');
+      expect(headers['content-security-policy']).toContain("frame-ancestors 'none'");
+      expect(headers['content-security-policy']).not.toMatch(/unsafe-inline|unsafe-eval|https?:/);
+      expect(headers['strict-transport-security']).toMatch(/max-age=31536000/);
+      expect(headers['referrer-policy']).toBe('no-referrer');
+      expect(headers['content-type']).toMatch(/charset=utf-8/i);
+      expect([headers.server, headers['x-powered-by'], headers['access-control-allow-origin']]).toEqual([
+        undefined,
+        undefined,
+        undefined,
+      ]);
+      if (path.startsWith('/api/')) expect(headers['cache-control']).toBe('no-store');
+    }
+  });
+  it.each([
+    '/../package.json',
+    '/%2e%2e/package.json',
+    '/_expo/../../package.json',
+    '/_expo/%2e%2e%2f%2e%2e%2fpackage.json',
+    '/_expo',
+  ])('to %s gives nothing of the disk', async (path) => {
+    const { ask } = await crewServer();
+    const { text = '', status } = await ask('get', path);
+    expect(text).not.toContain('"name"');
+    expect([200, 400, 404]).toContain(status);
+    if (status === 200) expect(text).toContain('<!doctype html>');
+  });
+  it('to a method that is none of its route’s says so', async () => {
+    const { ask, pair } = await crewServer();
+    const phone = await pair();
+    await ask('delete', '/api/catalogue', phone).expect(405);
+    await ask('post', '/api/rooms/r', phone).send({}).expect(405);
+  });
+  it('from a failure inside says nothing of the inside', async () => {
+    const { ask, pair, store } = await crewServer();
+    const phone = await pair();
+    const read = store.read;
+    let calls = 0;
+    // the device is known by then
+    store.read = (work) => (calls++ === 0 ? read(work) : Promise.reject(new Error('select secret from inside')));
+    const { status, body } = await ask('get', '/api/rooms', phone);
+    expect(status).toBe(500);
+    expect(body).toEqual({ error: 'internal', message: 'something went wrong here; nothing was saved' });
+  });
+});
+
 describe('requests', () => {
   it('of a stranger are counted: more than 120 a minute are told to wait, and no device of the crew is', async () => {
     const { ask, pair } = await crewServer();

@@ -1,5 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
 import createError from 'http-errors';
+import zxcvbn from 'zxcvbn';
 import { eq } from 'drizzle-orm';
 import type { Db } from '../db/client';
 import { meta } from '../db/schema';
@@ -13,6 +14,16 @@ const MOST_WAITING = 20;
 /** What is kept of the crew's passcode; undefined where this server has no crew. */
 export async function passcodeHash(db: Db): Promise<string | undefined> {
   return (await db.select({ value: meta.value }).from(meta).where(eq(meta.name, NAME)))[0]?.value;
+}
+
+/** Guesses that zxcvbn counts to it, as a power of ten from 0 to 4; three is ten to the eighth. */
+const LEAST_SCORE = 3;
+
+/** Why a passcode is one of those that are tried first; undefined where it is not. */
+export function weaknessOf(passcode: string): string | undefined {
+  const { score, feedback } = zxcvbn(passcode);
+  if (score >= LEAST_SCORE) return undefined;
+  return `is one of those that are guessed first${feedback.warning ? ` (${feedback.warning})` : ''}: take a few words that do not belong together`;
 }
 
 /** Another passcode from now on; devices that are in stay in. */

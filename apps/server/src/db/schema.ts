@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** Who saved it and on what; a crew's server knows both itself, another one takes the device's word for its name. */
@@ -26,6 +27,9 @@ export const rooms = sqliteTable(
   // all that a list needs, so that no document is read for it
   (t) => [
     index('rooms_heads').on(t.savedAt, t.id, t.title, t.words, t.version, t.revision, t.person, t.device, t.deletedAt),
+    index('rooms_deleted')
+      .on(t.deletedAt)
+      .where(sql`deleted_at is not null`),
   ],
 );
 
