@@ -8,6 +8,7 @@ import sharp from 'sharp';
 import { chromium } from '@playwright/test';
 import { guestRoom } from '@steddo/samples';
 import { standIn } from '../apps/server/test/standIn';
+import { seriousFaults } from './axe';
 import { HOST, PASSCODE, certificate, crewServer, freePort, letIn, phone, setPasscode } from './crewServer';
 import { expect, isSent, test, type } from './fixtures';
 import { MAIN, runToEnd, testServer } from './server';
@@ -27,6 +28,8 @@ test('two phones over TLS: one is let in by the passcode, one by the picture of 
   // a wrong passcode is said at its place, and what was typed stays
   await kim.goto(server.url);
   await kim.getByTestId('asked-who').getByTestId('to-crew').click();
+  await kim.getByTestId('enter').waitFor();
+  expect(await seriousFaults(kim, 'light', true)).toEqual([]);
   await kim.getByTestId('choice-passcode').click();
   await kim.getByTestId('enter-passcode').fill('another ladder');
   await kim.getByTestId('enter-go').click();
@@ -37,6 +40,10 @@ test('two phones over TLS: one is let in by the passcode, one by the picture of 
   await expect(kim.getByTestId('not-let-in')).toHaveText('Not let in: this is not the crew’s passcode.');
   await expect(kim.getByTestId('enter-person')).toHaveValue('Kim');
   await kim.getByTestId('enter-passcode').fill(PASSCODE);
+  await expect(kim.getByTestId('enter-passcode')).toHaveAttribute('type', 'password');
+  await kim.getByTestId('enter-passcode-see').click();
+  await expect(kim.getByTestId('enter-passcode')).not.toHaveAttribute('type', 'password');
+  await expect(kim.getByTestId('enter-passcode')).toHaveAttribute('autocapitalize', 'none');
   await kim.getByTestId('enter-go').click();
   await expect(kim.getByTestId('room-guest-room')).toBeVisible();
   // no script of the page can read what the phone proves itself by
@@ -46,6 +53,7 @@ test('two phones over TLS: one is let in by the passcode, one by the picture of 
   await kim.goto(`${server.url}/crew`);
   await kim.getByTestId('offer-code').click();
   const code = (await kim.getByTestId('code').textContent())!.replace(' ', '');
+  expect(await seriousFaults(kim, 'dark', true)).toEqual([]);
   const shot = await kim.getByRole('img', { name: /picture of the code/ }).screenshot();
   const { data, info } = await sharp(shot).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
   const read = jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data;
@@ -106,6 +114,7 @@ test('a customer’s link shows one room, asks for nothing else, keeps nothing, 
   await kim.goto(`${server.url}/room/guest-room/customer`);
   await kim.getByTestId('send-link').click();
   await kim.getByTestId('make-link').click();
+  expect(await seriousFaults(kim, 'light', false)).toEqual([]);
   const link = (await kim.getByTestId('link-address').textContent())!;
   const asked: string[] = [];
   customer.on('request', (r) => {
@@ -115,6 +124,7 @@ test('a customer’s link shows one room, asks for nothing else, keeps nothing, 
   await customer.goto(link);
   await expect(customer.getByTestId('customer')).toContainText(guestRoom.title);
   await expect(customer.getByRole('button', { name: /this one$/ })).toHaveCount(0);
+  expect(await seriousFaults(customer, 'light', false)).toEqual([]);
   await customer.getByTestId('choice-record').click();
   await expect(customer.getByTestId('shown-record')).toContainText('held by');
   const [file] = await Promise.all([customer.waitForEvent('download'), customer.getByTestId('shown-pdf').click()]);
@@ -159,6 +169,7 @@ test('behind a proxy that encrypts it works; reached past the proxy, over plain 
   await page.goto(`http://${HOST}:${port}/`);
   await expect(page.getByTestId('insecure')).toContainText('This address is not secure');
   await expect(page.getByTestId('new-room')).toHaveCount(0);
+  expect(await seriousFaults(page, 'light', true)).toEqual([]);
   const plain = await page.request.get(`http://127.0.0.1:${port}/api/rooms`, {
     headers: { host: HOST, 'x-forwarded-proto': 'http' },
   });

@@ -14,7 +14,7 @@ const page200 = (route: Route) =>
   route.fulfill({ status: 200, headers: { 'content-type': 'text/html' }, body: '<h1>Guest network: sign in</h1>' });
 
 const REFUSALS: [name: string, answer: (route: Route) => Promise<void>, short: string, sentence: string][] = [
-  ['401', json(401, said('who')), 'passcode asked', 'give the crew’s passcode'],
+  ['401', json(401, said('who')), 'passcode asked', 'asks who you are'],
   ['404', json(404, said('nothing here')), 'no rooms there', 'it is another program'],
   ['413', json(413, said('large')), 'too large to send', 'larger than the server takes (2 MB)'],
   [
@@ -107,6 +107,7 @@ test('a backup that was put back is noticed, and the server’s can be taken', a
     version: 1,
     revision: 'of-the-backup',
     savedAt: '2026-03-01T08:00:00Z',
+    person: '',
     device: '',
     title: 'Older',
     job: { ...guestRoom, title: 'Older' },

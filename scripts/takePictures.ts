@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -53,10 +53,27 @@ const SHOTS: Shot[] = [
   { name: 'phone-level', path: '/room/guest-room/level', dark: true },
   { name: 'phone-box', path: '/room/hallway-niche/box' },
   { name: 'phone-hang', path: '/room/attic-snug/hang' },
-  { name: 'phone-day', path: '/room/guest-room/day' },
   { name: 'wide-wall', path: '/room/guest-room/wall', wide: true },
   { name: 'phone-sheets', path: '/room/guest-room/sheets' },
+  // last: from here on the server asks who somebody is
+  { name: 'phone-crew', path: '/', first: (page) => showCode(page) },
 ];
+
+/** Lets the phone in and has it show a code for another one. */
+async function showCode(page: Page): Promise<void> {
+  const passcode = 'a ladder, a tape and a level';
+  spawnSync('node', ['apps/server/dist/main.mjs', 'passcode'], { env, input: passcode });
+  await page.goto(`http://localhost:${PORT}/crew`);
+  await tap('choice-passcode')(page);
+  await page.getByTestId('enter-passcode').fill(passcode);
+  await page.getByTestId('enter-person').fill('Kim');
+  await page.getByTestId('enter-device').fill('blue phone');
+  await tap('enter-go')(page);
+  await page.getByTestId('new-room').waitFor();
+  await page.goto(`http://localhost:${PORT}/crew`);
+  await tap('offer-code')(page);
+  await page.getByTestId('code').waitFor();
+}
 
 const PORT = '4872';
 const OUT = 'docs/screenshots';

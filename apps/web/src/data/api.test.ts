@@ -5,7 +5,15 @@ import { newRoom } from './newRoom';
 import { OBSTACLE_SHORT, obstacleText, type Obstacle } from './sendResult';
 
 const job = newRoom('Test', 'metric');
-const head = { id: 'r-1', version: 3, revision: 'm3', title: 'Test', savedAt: '2026-03-14T09:30:00Z', person: '', device: '' };
+const head = {
+  id: 'r-1',
+  version: 3,
+  revision: 'm3',
+  title: 'Test',
+  savedAt: '2026-03-14T09:30:00Z',
+  person: '',
+  device: '',
+};
 const room = { ...head, job };
 const save = { editId: 'e1', baseVersion: 2, touched: ['title'], job };
 const JSON_TYPE = { 'content-type': 'application/json; charset=utf-8' };

@@ -1,8 +1,10 @@
 import { JOB_BOUNDS, api, checkFile } from '@steddo/contract';
-import { crewState } from './crewState';
+import { crewState, isStranger } from './crewState';
 import type { Obstacle } from './sendResult';
 
 export const PATIENCE_MS = 8000;
+/** What only a device that is in gets an answer to. */
+const ROOMS = /^\/api\/(rooms|changes)/;
 
 /** What stood between here and an answer of the server. */
 export class Unanswered extends Error {
@@ -23,6 +25,8 @@ export async function ask(path: string, init?: RequestInit, patience = PATIENCE_
   } catch {
     return fail({ why: 'no-server' });
   }
+  // it was let in meanwhile, in another tab, or nobody is asked any more
+  if (response.ok && ROOMS.test(path) && isStranger(crewState.get())) crewState.set({ kind: 'unasked' });
   const type = response.headers.get('content-type') ?? '';
   if (response.type === 'opaqueredirect' || (response.status >= 300 && response.status < 400) || !type.includes('json'))
     return fail(

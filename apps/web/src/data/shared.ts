@@ -140,19 +140,26 @@ export function keepSending(): () => void {
     flushAll();
     live.ask();
   };
-  const onShow = () => document.visibilityState === 'visible' && again();
+  const onShow = () => {
+    if (document.visibilityState !== 'visible') return;
+    // another tab may have said who this is
+    if (isStranger(crewState.get())) void askCrew();
+    again();
+  };
   window.addEventListener('online', again);
   document.addEventListener('visibilitychange', onShow);
   let known = crewState.get().kind;
   // what waited while the server asked who this is goes as soon as it knows
   const heard = crewState.subscribe(() => {
     const { kind } = crewState.get();
-    if (kind === 'in' && known !== 'in' && known !== 'unasked') {
-      void mutate('catalogue');
-      void mutate('rooms');
-      again();
-    }
+    const [was, wasStranger] = [known, known === 'passcode' || known === 'taken-out'];
     known = kind;
+    if (kind === was || !wasStranger) return;
+    if (kind === 'unasked') void askCrew();
+    if (isStranger(crewState.get())) return;
+    void mutate('catalogue');
+    void mutate('rooms');
+    again();
   });
   void askCrew();
   void rooms

@@ -16,6 +16,8 @@ export interface LineInputProps extends Pick<
   words?: boolean;
   /** Shown as dots, and remembered by no browser. */
   secret?: boolean;
+  /** Letter for letter: nothing of it is corrected or made a capital. */
+  exact?: boolean;
   toRight?: boolean;
   fontSize?: number;
   height?: number;
@@ -31,6 +33,7 @@ export function LineInput(props: LineInputProps) {
     invalid,
     words,
     secret,
+    exact,
     toRight,
     fontSize = size.text + 2,
     height = 48,
@@ -51,6 +54,7 @@ export function LineInput(props: LineInputProps) {
       aria-invalid={Boolean(invalid)}
       autoComplete={secret ? 'new-password' : 'off'}
       secureTextEntry={Boolean(secret)}
+      {...(exact ? { autoCapitalize: 'none' as const, autoCorrect: false, spellCheck: false } : {})}
       error={Boolean(invalid)}
       textColor={palette.ink}
       placeholderTextColor={palette.soft}

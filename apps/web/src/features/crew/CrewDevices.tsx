@@ -73,7 +73,13 @@ function DeviceRow({ device, mine, onTakeOut }: { device: CrewDevice; mine: bool
   return (
     <View
       testID={`device-${id}`}
-      style={{ padding: 12, paddingLeft: 16, gap: 6, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+      style={{
+        paddingVertical: 12,
+        paddingHorizontal: 16,
+        gap: 6,
+        borderBottomWidth: 1,
+        borderBottomColor: palette.hairline,
+      }}
     >
       <Txt kind="bold">{`${person}, ${name}${mine ? ' (this one)' : ''}`}</Txt>
       <Txt kind="small" soft>

@@ -62,6 +62,7 @@ export function EnterForm({ onIn }: { onIn: () => void }) {
           value={typed.code}
           onChange={(code) => set({ code })}
           fault={faults.code}
+          exact
           testID="enter-code"
         />
       ) : (

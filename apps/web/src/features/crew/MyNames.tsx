@@ -27,7 +27,7 @@ export function MyNames({ me }: { me: CrewMember }) {
           <Action quiet label="change my name" testID="rename-person" onPress={() => setNaming('person')} />
         </Half>
         <Half>
-          <Action quiet label="change the device’s" testID="rename-device" onPress={() => setNaming('device')} />
+          <Action quiet label="change its name" testID="rename-device" onPress={() => setNaming('device')} />
         </Half>
       </Pair>
       {said ? <Notice tone="stop" text={`It keeps the name that it had: ${said}.`} /> : null}

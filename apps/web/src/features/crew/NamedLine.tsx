@@ -13,11 +13,12 @@ export interface NamedLineProps {
   /** What is wrong with it; empty where only the line is to be marked. */
   fault: string | undefined;
   secret?: boolean;
+  exact?: boolean;
   testID: string;
 }
 
 /** A line to write words on, its name above it and its fault below. */
-export function NamedLine({ label, hint, value, onChange, fault, secret, testID }: NamedLineProps) {
+export function NamedLine({ label, hint, value, onChange, fault, secret, exact, testID }: NamedLineProps) {
   const palette = usePalette();
   const [seen, setSeen] = useState(false);
   return (
@@ -36,6 +37,7 @@ export function NamedLine({ label, hint, value, onChange, fault, secret, testID 
             onChangeText={onChange}
             invalid={fault !== undefined}
             secret={secret && !seen}
+            exact={secret || exact}
             words
             testID={testID}
           />
