@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { build } from 'esbuild';
 import sharp from 'sharp';
 import { guestRoom } from '@steddo/samples';
 
@@ -13,8 +14,23 @@ const job = (name: string, value: unknown) => {
   writeFileSync(join(folder, name), JSON.stringify(value));
   return name;
 };
+/** The program as one file, beside the packages that it looks for: put together once, not before each of its runs. */
+const PROGRAM = join(ROOT, `.cache/sheet-${process.pid}.mjs`);
+beforeAll(() =>
+  build({
+    entryPoints: [join(ROOT, 'scripts/sheetFile.ts')],
+    outfile: PROGRAM,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    banner: { js: `import{createRequire as from}from'node:module';const require=from(import.meta.url);` },
+  }),
+);
+afterAll(() => rmSync(PROGRAM, { force: true }));
+
 const sheetIn = (env: Record<string, string>, ...args: string[]) =>
-  spawnSync('node', ['--import', 'tsx', join(ROOT, 'scripts/sheetFile.ts'), ...args], {
+  spawnSync('node', [PROGRAM, ...args], {
     cwd: ROOT,
     env: { ...process.env, STEDDO_FROM: folder, ...env },
   });
