@@ -14,7 +14,7 @@ import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { Figure } from '../work/Figure';
-import { isBeside } from '../ui/usePosture';
+import { usePosture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { useRoomContext } from '../state/roomState';
 import { PageHead } from './PageHead';
@@ -22,7 +22,7 @@ import { RoomFrame } from './RoomScreen';
 
 /** For the customer, held out over the sofa: two or three heights, with the people in the drawing. */
 export function CustomerPage({ id }: { id: string }) {
-  return <RoomFrame id={id}>{({ posture }) => <Choosing id={id} wide={isBeside(posture)} />}</RoomFrame>;
+  return <RoomFrame id={id}>{({ posture }) => <Choosing id={id} wide={posture === 'wide'} />}</RoomFrame>;
 }
 
 function Choosing({ id, wide }: { id: string; wide: boolean }) {
@@ -120,43 +120,48 @@ function OfferView({ offer, title, choose }: { offer: Offer; title: string; choo
   const { say } = useRoomContext();
   const palette = usePalette();
   const [numbers, setNumbers] = useState(false);
+  const onSide = usePosture() === 'side';
   const { job, plan } = offer;
   return (
-    <View style={{ flex: 1 }} testID={`offer-${offer.key}`}>
-      <OfferDrawings job={job} plan={plan} numbers={numbers} />
-      <ScrollView style={{ flexGrow: 0, maxHeight: '46%' }} tabIndex={0}>
-        <View style={{ padding: 16, gap: 8 }}>
-          <Txt kind="title" level={2}>
-            {title}
+    <View style={{ flex: 1, flexDirection: onSide ? 'row' : 'column' }} testID={`offer-${offer.key}`}>
+      <View style={{ flex: 1, flexDirection: onSide ? 'row' : 'column', minHeight: 0 }}>
+        <OfferDrawings job={job} plan={plan} numbers={numbers} />
+      </View>
+      <View style={onSide ? { flex: 0.8 } : { maxHeight: '54%' }}>
+        <ScrollView style={onSide ? { flex: 1 } : { flexGrow: 0 }} tabIndex={0}>
+          <View style={{ padding: 16, gap: 8 }}>
+            <Txt kind="title" level={2}>
+              {title}
+            </Txt>
+            <Txt>{comfortText(plan.placement?.angles ?? [], job)}</Txt>
+            {customerNotes(plan, job, say).map((note) => (
+              <Txt key={note}>{note}</Txt>
+            ))}
+            {numbers ? <Numbers plan={plan} /> : null}
+            <Tap
+              label={numbers ? 'hide the numbers' : 'show the numbers'}
+              testID="numbers"
+              onPress={() => setNumbers(!numbers)}
+            >
+              <Txt style={{ textDecorationLine: 'underline' }}>{numbers ? 'hide the numbers' : 'show the numbers'}</Txt>
+            </Tap>
+          </View>
+        </ScrollView>
+        <View style={{ padding: 8, backgroundColor: palette.raised }}>
+          {choose ? (
+            <Action
+              label={offer.chosen ? 'keep this one' : 'this one'}
+              testID={`take-${offer.key}`}
+              disabled={choose.disabled}
+              onPress={() => choose.take(offer.school)}
+            />
+          ) : null}
+          <Txt kind="small" soft>
+            {plan.placement
+              ? `${!choose && offer.chosen ? 'chosen: ' : ''}centre ${say.length(plan.placement.centre.y)} from the floor`
+              : ''}
           </Txt>
-          <Txt>{comfortText(plan.placement?.angles ?? [], job)}</Txt>
-          {customerNotes(plan, job, say).map((note) => (
-            <Txt key={note}>{note}</Txt>
-          ))}
-          {numbers ? <Numbers plan={plan} /> : null}
-          <Tap
-            label={numbers ? 'hide the numbers' : 'show the numbers'}
-            testID="numbers"
-            onPress={() => setNumbers(!numbers)}
-          >
-            <Txt style={{ textDecorationLine: 'underline' }}>{numbers ? 'hide the numbers' : 'show the numbers'}</Txt>
-          </Tap>
         </View>
-      </ScrollView>
-      <View style={{ padding: 8, backgroundColor: palette.raised }}>
-        {choose ? (
-          <Action
-            label={offer.chosen ? 'keep this one' : 'this one'}
-            testID={`take-${offer.key}`}
-            disabled={choose.disabled}
-            onPress={() => choose.take(offer.school)}
-          />
-        ) : null}
-        <Txt kind="small" soft>
-          {plan.placement
-            ? `${!choose && offer.chosen ? 'chosen: ' : ''}centre ${say.length(plan.placement.centre.y)} from the floor`
-            : ''}
-        </Txt>
       </View>
     </View>
   );

@@ -10,7 +10,7 @@ import { fileName, shareOrDownload } from '../ui/download';
 import { momentText, today } from '../ui/moment';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
-import { isBeside, usePosture } from '../ui/usePosture';
+import { usePosture } from '../ui/usePosture';
 import { exportWorker } from '../worker/exports';
 import { Offers } from './CustomerPage';
 import { HandOver } from './HandOver';
@@ -56,7 +56,7 @@ const PAGES = [
 
 function Pages({ savedAt, secret }: { savedAt: string; secret: string }) {
   const palette = usePalette();
-  const wide = isBeside(usePosture());
+  const wide = usePosture() === 'wide';
   const { job } = useRoomContext();
   const [page, setPage] = useState<(typeof PAGES)[number]['value']>(job.record?.done ? 'record' : 'heights');
   const head = (
