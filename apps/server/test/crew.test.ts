@@ -1,6 +1,8 @@
+import { createHash } from 'node:crypto';
 import { Writable } from 'node:stream';
 import pino from 'pino';
 import type Koa from 'koa';
+import sharp from 'sharp';
 import { guestRoom } from '@steddo/samples';
 import { setPasscode } from '../src/crew/passcode';
 import { Watch } from '../src/watch';
@@ -301,6 +303,29 @@ describe('a customer’s link', () => {
     await ask('delete', `/api/rooms/other/links/${made.id}`, phone).expect(404);
     await ask('delete', `/api/rooms/mine/links/${made.id}`, phone).expect(200);
     await shown(server, made.secret).expect(404);
+  });
+  it('shows the pictures that the room names, and no other one of it', async () => {
+    const server = await crewServer();
+    const { ask, pair } = server;
+    const phone = await pair();
+    const photos = [{ id: 'p-1', of: 'room' as const }];
+    await ask('put', '/api/rooms/mine', phone)
+      .send({ ...edit('e1', 0), job: { ...guestRoom, photos } })
+      .expect(200);
+    const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#a98' } })
+      .jpeg()
+      .toBuffer();
+    const sha256 = createHash('sha256').update(picture).digest('hex');
+    for (const id of ['p-1', 'p-2'])
+      await ask('put', `/api/rooms/mine/pictures/${id}?from=0&size=${picture.length}&sha256=${sha256}`, phone)
+        .type('application/octet-stream')
+        .send(picture)
+        .expect(200);
+    const { secret } = (await ask('post', '/api/rooms/mine/links', phone)).body;
+    const { body, headers } = await shown(server, secret, '/pictures/p-1').expect(200);
+    expect([headers['content-type'], headers['cache-control']]).toEqual(['image/jpeg', 'no-store']);
+    expect((body as Buffer).equals(picture)).toBe(true);
+    await shown(server, secret, '/pictures/p-2').expect(404);
   });
   it('shows nothing of a room that was taken away, and nothing for a secret that is none', async () => {
     const server = await crewServer();
