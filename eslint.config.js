@@ -23,6 +23,7 @@ const folderOf = (part) => (part === 'server' || part === 'web' ? `apps/${part}`
 const BASE = ['primitives', 'room'];
 const CORE_FOLDERS = {
   primitives: [],
+  photo: [],
   room: ['primitives'],
   edit: ['primitives'],
   instruments: ['primitives'],
@@ -100,6 +101,7 @@ const FEATURES = [
   'ladder',
   'level',
   'mount',
+  'photo',
   'practice',
   'reach',
   'room',

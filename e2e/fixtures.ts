@@ -196,6 +196,10 @@ export async function type(page: Page, field: string, text: string): Promise<voi
   await expect(page.getByTestId('pad')).toHaveCount(0);
 }
 
+/** Whatever was open over the page has closed, and its entry in the history is gone: going back takes its time. */
+export const isBack = (page: Page) =>
+  page.waitForFunction(() => !('steddoOpen' in ((history.state ?? {}) as Record<string, unknown>)));
+
 /** Opens a part of a stage by its name. */
 export const unfold = (page: Page, name: string) =>
   page.getByRole('button', { name: new RegExp(`^${name}.*, show$`) }).click();

@@ -4,7 +4,7 @@ import JSZip from 'jszip';
 import sharp from 'sharp';
 import { guestRoom } from '@steddo/samples';
 import { cameraPicture } from './camera';
-import { expect, openRoom, sentJob, test } from './fixtures';
+import { expect, openRoom, sentJob, test, isBack } from './fixtures';
 
 /* Pictures of the room, of a hole, of what was seen: taken, turned, made small, kept, sent, and in the record. */
 
@@ -159,6 +159,7 @@ test('of a hole, at the ladder; taken away and back by undo; out with the archiv
   await page.getByTestId('remove-picture').click();
   await expect(tile).toHaveCount(0);
   await expect(page.getByTestId('picture-sheet')).toHaveCount(0);
+  await isBack(page);
   await page.goto(`${demo.url}/room/hole-picture/ladder`);
   await page.getByRole('button', { name: 'undo', exact: true }).click();
   expect((await sentJob(page, demo, 'hole-picture')).photos).toEqual(before);

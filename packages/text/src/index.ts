@@ -53,6 +53,7 @@ export { roomKindName } from './cornerFindings';
 export { dayStepText, minutesText, whoName, type StepFacts } from './steps';
 export { comfortText, customerNotes, offerTitle } from './customer';
 export { pictureOf } from './pictures';
+export { CORNER_NAMES, MOST_DRAWN_DOUBT_MM, drawnDoubtText, photoFault } from './photo';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {
   changedHoles,

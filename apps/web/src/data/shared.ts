@@ -44,7 +44,12 @@ export const rooms = new Rooms({
   store: localStore,
   journal,
   send: (id, save) => sendRoom(id, { ...save, device: device.get() }),
-  act: sendAct,
+  act: async (id, act) => {
+    const result = await sendAct(id, act);
+    // the server's list first: by an earlier one a room that was just taken back would be gone again
+    if (result.kind === 'done') await mutate('rooms');
+    return result;
+  },
   fetchRoom,
   newId,
   now: () => new Date(),

@@ -30,6 +30,10 @@ function Choosing({ id, wide }: { id: string; wide: boolean }) {
   const crew = useFollowed(crewState);
   const [sending, setSending] = useState(false);
   const back = () => router.replace(`/room/${id}/height`);
+  const onPhoto = () => {
+    const latest = job.photos?.filter((p) => p.of === 'room').at(-1);
+    router.push(latest ? `/room/${id}/photo?picture=${latest.id}` : `/room/${id}/pictures`);
+  };
   const take = (rule: HeightRule | undefined) => {
     if (rule) dispatch(followHeightRule(job, rule));
     back();
@@ -47,7 +51,7 @@ function Choosing({ id, wide }: { id: string; wide: boolean }) {
             ) : null}
           </PageHead>
         }
-        choose={{ disabled: readOnly, take }}
+        choose={{ disabled: readOnly, take, onPhoto }}
       />
       <WorkingSheet />
       {sending ? <LinksSheet room={id} title={job.title} onClose={() => setSending(false)} /> : null}
@@ -59,7 +63,7 @@ interface OffersProps {
   wide: boolean;
   head: ReactNode;
   /** Choosing one; nothing is chosen where it is only shown. */
-  choose?: { disabled: boolean; take: (rule: HeightRule | undefined) => void };
+  choose?: { disabled: boolean; take: (rule: HeightRule | undefined) => void; onPhoto: () => void };
 }
 
 /** Two or three heights, beside each other or one at a time. */
@@ -145,6 +149,11 @@ function OfferView({ offer, title, choose }: { offer: Offer; title: string; choo
             >
               <Txt style={{ textDecorationLine: 'underline' }}>{numbers ? 'hide the numbers' : 'show the numbers'}</Txt>
             </Tap>
+            {choose ? (
+              <Tap label="show it on a photograph" testID="on-photo" onPress={choose.onPhoto}>
+                <Txt style={{ textDecorationLine: 'underline' }}>show it on a photograph</Txt>
+              </Tap>
+            ) : null}
           </View>
         </ScrollView>
         <View style={{ padding: 8, backgroundColor: palette.raised }}>

@@ -127,6 +127,13 @@ function PictureSheet({
             {momentText(photo.at)}
           </Txt>
         ) : null}
+        {photo.of === 'room' ? (
+          <Action
+            label="show the set on it"
+            testID="to-photo"
+            onPress={() => router.push(`/room/${room}/photo?picture=${photo.id}`)}
+          />
+        ) : null}
         <Action quiet label="save it as a file" testID="save-picture" onPress={() => void save()} />
         <Action
           quiet

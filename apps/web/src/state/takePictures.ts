@@ -1,6 +1,7 @@
 import type { Fault } from '@steddo/contract';
 import type { Command } from '@steddo/core';
 import { troubleOfStore } from '../data/localStore';
+import type { Reduced } from '../data/pictures';
 import { pictures } from '../data/shared';
 import { reducePicture } from '../worker/pictures';
 
@@ -38,7 +39,16 @@ async function takeOne(
   dispatch: (command: Command) => readonly Fault[],
 ): Promise<string | undefined> {
   const made = await reducePicture(file);
-  if (!made.ok) return made.why;
+  return made.ok ? keepPicture(room, of, made, dispatch) : made.why;
+}
+
+/** Keeps a picture beside the room and names it in the job, or says why it cannot; nothing is half kept. */
+export async function keepPicture(
+  room: string,
+  of: string,
+  made: Reduced,
+  dispatch: (command: Command) => readonly Fault[],
+): Promise<string | undefined> {
   const id = newId();
   try {
     await pictures.keep(room, id, made);

@@ -3,6 +3,7 @@ import * as Comlink from 'comlink';
 import { faultOfPicture } from '@steddo/contract';
 import type { Reduced } from '../data/pictures';
 import { sha256 } from '../data/sha256';
+import type { Paint } from './paint';
 import { HEIC_TEXT, pictureHead } from './pictureHead';
 
 /** A picture made small, or why it cannot be taken: the rest of a sentence that begins with its name. */
@@ -38,7 +39,35 @@ const api = {
     const reduced = { ok: true as const, bytes, sha256: await sha256(bytes) };
     return Comlink.transfer(reduced, [bytes.buffer]);
   },
+  paint: painted,
 };
+
+/** Draws on a picture that was made small before. */
+async function painted(bytes: Uint8Array<ArrayBuffer>, paints: readonly Paint[]): Promise<ReducedPicture> {
+  const picture = await createImageBitmap(new Blob([bytes], { type: 'image/jpeg' })).catch(() => undefined);
+  const canvas = picture && new OffscreenCanvas(picture.width, picture.height);
+  const context = canvas?.getContext('2d');
+  if (!canvas || !context) return { ok: false, why: 'cannot be drawn on by this browser' };
+  context.drawImage(picture, 0, 0);
+  picture.close();
+  for (const { points, colour, opacity, line } of paints) {
+    context.globalAlpha = opacity;
+    context.beginPath();
+    points.forEach(({ u, v }, i) => (i === 0 ? context.moveTo(u, v) : context.lineTo(u, v)));
+    if (line === undefined) {
+      context.closePath();
+      context.fillStyle = colour;
+      context.fill();
+    } else {
+      context.strokeStyle = colour;
+      context.lineWidth = line;
+      context.stroke();
+    }
+  }
+  const made = await encoded(canvas);
+  const fault = faultOfPicture(made);
+  return fault ? { ok: false, why: fault.reason } : { ok: true, bytes: made, sha256: await sha256(made) };
+}
 
 async function encoded(canvas: OffscreenCanvas): Promise<Uint8Array<ArrayBuffer>> {
   let bytes = new Uint8Array();

@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink';
+import type { Paint } from './paint';
 import type { PictureApi, ReducedPicture } from './picture.worker';
 
 interface Running {
@@ -19,6 +20,12 @@ function start(): Running {
   });
   broken.catch(() => undefined);
   return { api: Comlink.wrap<PictureApi>(worker), broken };
+}
+
+/** A picture with something drawn on it, as a new one. */
+export function paintPicture(bytes: Uint8Array, paints: readonly Paint[]): Promise<ReducedPicture> {
+  const { api, broken } = (running ??= start());
+  return Promise.race([api.paint(bytes as Uint8Array<ArrayBuffer>, paints), broken]);
 }
 
 /** Makes a picture small, apart from the page; the worker is started when the first is taken. */

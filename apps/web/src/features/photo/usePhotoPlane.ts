@@ -1,0 +1,73 @@
+import { useMemo, useState } from 'react';
+import type { Photo } from '@steddo/contract';
+import {
+  cameraBefore,
+  wallPlane,
+  type Camera,
+  type CameraFault,
+  type PlaneFault,
+  type WallPlane,
+} from '@steddo/core/photo';
+import type { Tap } from './PhotoFrame';
+
+/** What a finger under the glass is off by, one standard deviation, pixels of a picture of 1600. Ours. */
+const TAP_SD_PX = 2.5;
+
+export type Place = { x: number; y: number };
+export type SeenWall = { ok: true; plane: WallPlane; camera: Camera } | { ok: false; why: PlaneFault | CameraFault };
+
+export interface PhotoPlane {
+  taps: readonly Tap[];
+  places: readonly Place[];
+  seen: SeenWall;
+  /** Corners that are being laid, kept by nobody yet. */
+  move: (taps: readonly Tap[]) => void;
+  /** Other corners on the wall, and where they begin in the picture. */
+  refer: (places: readonly Place[]) => void;
+  /** As it is written into the job: parts of the picture's width and height, and the wall's places. */
+  written: (taps: readonly Tap[]) => NonNullable<Photo['plane']>;
+}
+
+type Size = { width: number; height: number };
+
+/** Corners begin a little inside of the picture, where a finger finds them. */
+const begun = ({ width, height }: Size): Tap[] => [
+  { u: width * 0.2, v: height * 0.2 },
+  { u: width * 0.8, v: height * 0.2 },
+  { u: width * 0.8, v: height * 0.8 },
+  { u: width * 0.2, v: height * 0.8 },
+];
+
+/** The wall's plane in a picture, from corners that are laid onto it. */
+export function usePhotoPlane(photo: Photo, size: Size, first: readonly Place[]): PhotoPlane {
+  const kept = photo.plane?.points;
+  const [moved, setMoved] = useState<readonly Tap[]>();
+  const [referred, setReferred] = useState<readonly Place[]>();
+  const keptTaps = useMemo(
+    () => (kept && kept.length >= 4 ? kept.map(({ u, v }) => ({ u: u * size.width, v: v * size.height })) : undefined),
+    [kept, size.width, size.height],
+  );
+  const start = useMemo(() => begun(size), [size]);
+  const taps = moved ?? keptTaps ?? start;
+  const places = referred ?? (keptTaps ? kept! : first);
+  const seen = useMemo((): SeenWall => {
+    const both = places.map(({ x, y }, i) => ({ x, y, u: taps[i]?.u ?? 0, v: taps[i]?.v ?? 0 }));
+    const made = wallPlane(both, TAP_SD_PX);
+    if (!made.ok) return made;
+    const found = cameraBefore(made.plane, size);
+    return found.ok ? { ok: true, plane: made.plane, camera: found.camera } : found;
+  }, [taps, places, size]);
+  const written = (at: readonly Tap[]) => ({
+    points: places.map(({ x, y }, i) => ({
+      u: (at[i]?.u ?? 0) / size.width,
+      v: (at[i]?.v ?? 0) / size.height,
+      x,
+      y,
+    })),
+  });
+  const refer = (next: readonly Place[]) => {
+    setReferred(next);
+    setMoved(start);
+  };
+  return { taps, places, seen, move: setMoved, refer, written };
+}
