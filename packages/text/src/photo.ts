@@ -5,7 +5,7 @@ import type { Wording } from './wording';
 export const CORNER_NAMES = ['upper left', 'upper right', 'lower right', 'lower left'] as const;
 
 const FAULTS: Record<PlaneFault | CameraFault, string> = {
-  'too-few': 'Four corners are needed: lay each of the four crosses onto its own.',
+  'too-few': 'Lay each of the four crosses onto its own corner; then the set hangs there.',
   'in-a-line': 'Three of the corners lie in a line, and say nothing of the wall. Lay each cross onto its own corner.',
   crossed: 'Two corners have changed places. Each cross goes onto the corner that it is named after.',
   mirrored: 'Left and right have changed places: is the picture a mirror’s, or of the wall from behind?',

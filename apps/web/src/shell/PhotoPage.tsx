@@ -90,9 +90,10 @@ function Shown({ room, photo, url, size }: ShownProps) {
     () => paintsAt({ offer, seen: plane.seen, doubt, pose: arm === 'out' ? pose : undefined, marks: over === 'marks' }),
     [offer, plane.seen, doubt, arm, pose, over],
   );
-  const move = (taps: readonly Tap[], done: boolean) => {
-    plane.move(taps);
-    if (done && !readOnly) dispatch({ do: 'put', path: `photos.${photo.id}.plane`, value: plane.written(taps) });
+  const move = (taps: readonly Tap[], done: number | undefined) => {
+    const all = plane.move(taps, done);
+    if (done !== undefined && all && !readOnly)
+      dispatch({ do: 'put', path: `photos.${photo.id}.plane`, value: plane.written(taps) });
   };
   const names = CORNER_NAMES.map((corner) => `${corner} corner`);
   return (
@@ -106,7 +107,7 @@ function Shown({ room, photo, url, size }: ShownProps) {
           names={names}
           paints={paints}
           movable={!readOnly}
-          startLaid={photo.plane !== undefined}
+          laid={plane.laid}
           onMove={move}
         />
       </View>

@@ -18,27 +18,25 @@ export interface FrameProps {
   names: readonly string[];
   paints: readonly Paint[];
   movable: boolean;
-  /** The corners were laid before. */
-  startLaid: boolean;
-  /** While a corner is dragged, and with `done` as it is let go. */
-  onMove: (taps: readonly Tap[], done: boolean) => void;
+  /** Corners that were laid before. */
+  laid: readonly number[];
+  /** While a corner is dragged; with its number as it is let go. */
+  onMove: (taps: readonly Tap[], laid: number | undefined) => void;
 }
 
 /** The photograph as large as it goes, what is drawn on it, and the corners that are tapped. */
-export function PhotoFrame({ url, alt, size, taps, names, paints, movable, startLaid, onMove }: FrameProps) {
+export function PhotoFrame({ url, alt, size, taps, names, paints, movable, laid, onMove }: FrameProps) {
   const [room, setRoom] = useState({ width: 0, height: 0 });
   const [held, setHeld] = useState<number>();
-  const [laid, setLaid] = useState<readonly number[]>(() => (startLaid ? taps.map((_, i) => i) : []));
   const scale = Math.min(room.width / size.width, room.height / size.height);
   const shown = { width: size.width * scale, height: size.height * scale };
   const within = (value: number, most: number) => Math.min(most, Math.max(0, value));
   const move = (i: number, to: Tap, done: boolean) => {
     const kept = { u: within(to.u, size.width), v: within(to.v, size.height) };
     setHeld(done ? undefined : i);
-    if (done && !laid.includes(i)) setLaid([...laid, i]);
     onMove(
       taps.map((tap, k) => (k === i ? kept : tap)),
-      done,
+      done ? i : undefined,
     );
   };
   const at = held === undefined ? undefined : taps[held];

@@ -7,8 +7,8 @@ const COLOURS: Record<PhotoShape['role'], { colour: string; opacity: number; lin
   // four of them lie over each other
   shadow: { colour: light.ink, opacity: 0.13 },
   side: { colour: light.soft, opacity: 1 },
-  face: { colour: light.ink, opacity: 1 },
-  screen: { colour: dark.hairline, opacity: 1 },
+  face: { colour: dark.hairline, opacity: 1 },
+  screen: { colour: dark.ground, opacity: 1 },
   plate: { colour: light.tape, opacity: 0.55 },
   hole: { colour: light.stop, opacity: 1, line: 3 },
 };

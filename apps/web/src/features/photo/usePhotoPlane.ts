@@ -20,8 +20,10 @@ export interface PhotoPlane {
   taps: readonly Tap[];
   places: readonly Place[];
   seen: SeenWall;
-  /** Corners that are being laid, kept by nobody yet. */
-  move: (taps: readonly Tap[]) => void;
+  /** Corners that have been laid; with all of them there is a plane. */
+  laid: readonly number[];
+  /** Corners on their way, and which of them was let go; whether all are laid now. */
+  move: (taps: readonly Tap[], done: number | undefined) => boolean;
   /** Other corners on the wall, and where they begin in the picture. */
   refer: (places: readonly Place[]) => void;
   /** As it is written into the job: parts of the picture's width and height, and the wall's places. */
@@ -47,16 +49,19 @@ export function usePhotoPlane(photo: Photo, size: Size, first: readonly Place[])
     () => (kept && kept.length >= 4 ? kept.map(({ u, v }) => ({ u: u * size.width, v: v * size.height })) : undefined),
     [kept, size.width, size.height],
   );
+  const [laid, setLaid] = useState<readonly number[]>(() => (keptTaps ? keptTaps.map((_, i) => i) : []));
   const start = useMemo(() => begun(size), [size]);
   const taps = moved ?? keptTaps ?? start;
   const places = referred ?? (keptTaps ? kept! : first);
+  const all = places.every((_, i) => laid.includes(i));
   const seen = useMemo((): SeenWall => {
+    if (!all) return { ok: false, why: 'too-few' };
     const both = places.map(({ x, y }, i) => ({ x, y, u: taps[i]?.u ?? 0, v: taps[i]?.v ?? 0 }));
     const made = wallPlane(both, TAP_SD_PX);
     if (!made.ok) return made;
     const found = cameraBefore(made.plane, size);
     return found.ok ? { ok: true, plane: made.plane, camera: found.camera } : found;
-  }, [taps, places, size]);
+  }, [all, taps, places, size]);
   const written = (at: readonly Tap[]) => ({
     points: places.map(({ x, y }, i) => ({
       u: (at[i]?.u ?? 0) / size.width,
@@ -65,9 +70,16 @@ export function usePhotoPlane(photo: Photo, size: Size, first: readonly Place[])
       y,
     })),
   });
+  const move = (next: readonly Tap[], done: number | undefined): boolean => {
+    setMoved(next);
+    const now = done === undefined || laid.includes(done) ? laid : [...laid, done];
+    if (now !== laid) setLaid(now);
+    return places.every((_, i) => now.includes(i));
+  };
   const refer = (next: readonly Place[]) => {
+    setLaid([]);
     setReferred(next);
     setMoved(start);
   };
-  return { taps, places, seen, move: setMoved, refer, written };
+  return { taps, places, seen, laid, move, refer, written };
 }
