@@ -13,6 +13,8 @@ export default defineConfig({
   expect: { timeout: 45_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
+    // what is not there by then never comes: a test that waits for it would hold a worker up for five minutes
+    actionTimeout: 60_000,
     launchOptions: {
       executablePath: process.env.STEDDO_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: [

@@ -5,6 +5,7 @@ import type { Store } from './db/client';
 import { errorBoundary } from './middleware/errors';
 import { callers } from './middleware/callers';
 import { crewOnly } from './middleware/crewOnly';
+import { loggedError } from './middleware/loggedError';
 import { noStore } from './middleware/noStore';
 import { ownPages } from './middleware/ownPages';
 import { requestLimits } from './middleware/requestLimits';
@@ -95,6 +96,6 @@ export async function makeApp(parts: AppParts): Promise<Koa> {
   app.use(jsonBodies);
   for (const router of routes) app.use(router.routes());
   for (const router of routes) app.use(router.allowedMethods());
-  app.on('error', (err: unknown) => log.error({ err }, 'response failed'));
+  app.on('error', (err: unknown) => log.error({ error: loggedError(err) }, 'response failed'));
   return app;
 }

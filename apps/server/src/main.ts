@@ -20,6 +20,7 @@ import type { Place } from './db/place';
 import { unreadableRooms } from './db/rooms';
 import { readSettings, type Settings } from './environment';
 import { holdDatabase } from './lock';
+import { loggedError } from './middleware/loggedError';
 import { isBeyond } from './reach';
 import { seed } from './seed';
 import { Watch } from './watch';
@@ -97,7 +98,7 @@ async function serve(settings: Settings): Promise<void> {
         aside = found;
         for (const { id, reason } of found) log.warn({ room: id, reason }, 'a record cannot be read and is set aside');
       })
-      .catch((error: unknown) => log.error({ err: error }, 'the records could not be looked through'));
+      .catch((error: unknown) => log.error({ error: loggedError(error) }, 'the records could not be looked through'));
   });
   const stop = (signal: string) => {
     log.info({ signal }, 'stopping');
@@ -167,7 +168,7 @@ async function tidy(store: Store, log: Logger): Promise<void> {
     const file = await keepCopy(client, path, 'daily', now()).finally(() => client.close());
     if (file) log.info({ file }, 'kept a copy of the day');
   } catch (error) {
-    log.error({ err: error }, 'the copy of the day could not be kept');
+    log.error({ error: loggedError(error) }, 'the copy of the day could not be kept');
   }
 }
 

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { Writable } from 'node:stream';
 import pino from 'pino';
 import type Koa from 'koa';
+import { sql } from 'drizzle-orm';
 import sharp from 'sharp';
 import { guestRoom } from '@steddo/samples';
 import { setPasscode } from '../src/crew/passcode';
@@ -78,6 +79,10 @@ describe('a device that is no part of the crew', () => {
     });
     // and what is at no route at all
     await ask('get', '/api/anything').expect(401);
+    // a route in other letters is a page, not a way round
+    for (const path of ['/API/rooms', '/Api/rooms/a', '/api/ROOMS'])
+      expect((await ask('get', path)).text).not.toContain('"rooms"');
+    await ask('put', '/API/rooms/a').send(edit('e1', 0)).expect(405);
     // the walk means something only if a device of the crew passes where a stranger does not
     const { cookie } = await pair();
     await ask('get', '/api/rooms', { cookie }).expect(200);
@@ -427,6 +432,19 @@ describe('the log and the numbers', () => {
     await ask('get', '/api/shown')
       .set('authorization', `Bearer ${secret as string}`)
       .expect(200);
+    // a statement that fails has its values in the driver's own words
+    const run = server.store.run;
+    server.store.run = (work) =>
+      run(async (db) => {
+        await work(db);
+        await db.run(sql`insert into rooms (id, job) values (${'x'}, ${'The Smiths, once more'})`);
+        throw new Error('not reached');
+      });
+    await ask('put', '/api/rooms/second', phone)
+      .send(edit('e2', 0, 'The Smiths'))
+      .expect(500);
+    server.store.run = run;
+    expect(written).toContain('Failed query');
     const id = String((await ask('get', '/api/rooms', phone)).headers['x-request-id']);
     expect(written).toContain(id);
     const { text } = await ask('get', '/metrics')

@@ -2,6 +2,7 @@ import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
 import { troubleOf, type Trouble } from '../db/databaseErrors';
 import { Unreadable } from '../db/rooms';
+import { loggedError } from './loggedError';
 import { requestIdIn } from './requestLog';
 
 interface Answer {
@@ -37,7 +38,7 @@ export function errorBoundary(log: Logger): Middleware {
       if (status === 503) ctx.set('Retry-After', '2');
       const { retryAfter } = error as { retryAfter?: unknown };
       if (typeof retryAfter === 'number') ctx.set('Retry-After', String(retryAfter));
-      if (status >= 500) log.error({ err: error, request: requestIdIn(ctx) }, 'request failed');
+      if (status >= 500) log.error({ error: loggedError(error), request: requestIdIn(ctx) }, 'request failed');
     }
   };
 }
