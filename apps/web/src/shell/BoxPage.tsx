@@ -26,7 +26,7 @@ import { WorkingSheet } from '../work/WorkingSheet';
 import { AtMark } from './AtMark';
 import { lateText } from './lateText';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 import { SaveState } from './SaveState';
 
 type Step = RecessPlan['steps'][number];

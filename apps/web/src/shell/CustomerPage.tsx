@@ -18,7 +18,7 @@ import { usePosture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { useRoomContext } from '../state/roomState';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 
 /** For the customer, held out over the sofa: two or three heights, with the people in the drawing. */
 export function CustomerPage({ id }: { id: string }) {

@@ -10,7 +10,7 @@ import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { isBeside, type Posture } from '../ui/usePosture';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 
 /** The whole day: what comes after what, who, with which tools, and what has to be in the van. */
 export function DayPage({ id }: { id: string }) {

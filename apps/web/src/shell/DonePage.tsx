@@ -18,7 +18,7 @@ import { Figure } from '../work/Figure';
 import { PicturesLink } from '../work/PicturesLink';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 import { HandOver, Part } from './HandOver';
 
 /** The end of a job: what hangs where, what it hangs on, and the word that it is done. */

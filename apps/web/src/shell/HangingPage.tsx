@@ -26,7 +26,7 @@ import { WorkingSheet } from '../work/WorkingSheet';
 import { AtMark } from './AtMark';
 import { lateText } from './lateText';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 import { SaveState } from './SaveState';
 
 /** The set onto the wall: one step at a time, readable with both arms full, one thumb. */

@@ -1,5 +1,5 @@
 import { HistoryPage } from '../features/kept/HistoryPage';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 
 /** The earlier versions of a room that is open. */
 export function HistoryRoute({ id }: { id: string }) {

@@ -18,7 +18,7 @@ import { OnWall, useRoomContext, useSeenWall, useShown } from '../state/roomStat
 import type { RoomState } from '../data/rooms';
 import { AtMark } from './AtMark';
 import { lateText } from './lateText';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 import { SaveState } from './SaveState';
 import { FeltSheet } from '../work/FeltPart';
 import { RemedyPart } from '../work/RemedyPart';

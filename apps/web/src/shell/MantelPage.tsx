@@ -13,7 +13,7 @@ import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
 import { BigFigure } from '../work/BigFigure';
 import { HolesAtWall } from './HolesAtWall';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 
 /** At the wall with the timber of a hollow mantel: its holes one at a time, then the shell. */
 export function MantelPage({ id }: { id: string }) {

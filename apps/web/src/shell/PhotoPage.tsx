@@ -22,7 +22,7 @@ import { Txt } from '../ui/Txt';
 import { isBeside, usePosture } from '../ui/usePosture';
 import { paintPicture } from '../worker/pictures';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 import { SaveState } from './SaveState';
 
 /** The set on a photograph of its wall, in true perspective, at each height that the customer may choose. */

@@ -19,7 +19,7 @@ import { Txt } from '../ui/Txt';
 import { Picture, PictureTile } from '../work/PictureTile';
 import { PictureAdd } from '../work/PictureAdd';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 import { SaveState } from './SaveState';
 
 /** A room's pictures: of it, of its holes, of what was seen in its wall. Nothing needs one. */

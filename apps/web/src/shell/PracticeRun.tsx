@@ -13,9 +13,9 @@ import { ByWall, WallSwitch } from '../work/WallSwitch';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { Fold } from '../ui/Fold';
 import { RoomProvider } from '../state/roomState';
+import { WALL_VIEWS } from '../state/stageIds';
 import { RoomTools } from './RoomTools';
 import type { InstrumentsByWall } from '../state/wallState';
-import { STAGE } from './stages';
 import { WallStage } from '../features/wall/WallStage';
 import { DrillBar } from '../features/practice/DrillBar';
 import type { Practice } from '../features/practice/practiceStore';
@@ -103,7 +103,7 @@ function RunLayout({ practice, onChange }: RunProps) {
   const [drilling, setDrilling] = useState(false);
   const canvas = (
     <ByWall>
-      <Canvas stage="wall" views={STAGE.wall.views} labels="studs" movable={false} wide={wide} />
+      <Canvas stage="wall" views={WALL_VIEWS} labels="studs" movable={false} wide={wide} />
     </ByWall>
   );
   const panel = (

@@ -20,7 +20,7 @@ import { exportWorker } from '../worker/exports';
 import { Part } from './HandOver';
 import { lateText } from './lateText';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 import { SaveState } from './SaveState';
 
 /** A room on paper, at full size on the wall, and in other programs. */

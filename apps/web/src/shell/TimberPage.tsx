@@ -16,7 +16,7 @@ import { BigFigure } from '../work/BigFigure';
 import { FeltSheet } from '../work/FeltPart';
 import { HoleHead } from '../work/HoleHead';
 import { HolesAtWall } from './HolesAtWall';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 
 /** At the wall with the timber that the plate goes onto: its own holes one at a time, then what follows. */
 export function TimberPage({ id }: { id: string }) {

@@ -12,7 +12,7 @@ import { font, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { isBeside, type Posture } from '../ui/usePosture';
 import { PageHead } from './PageHead';
-import { RoomFrame } from './RoomScreen';
+import { RoomFrame } from './RoomFrame';
 
 const SourceChart = lazy(async () => ({ default: (await import('../work/charts')).SourceChart }));
 

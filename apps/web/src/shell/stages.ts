@@ -21,7 +21,7 @@ import {
   wallNumbers,
   type BarNumber,
 } from '../state/barNumbers';
-import type { BuiltStage, ViewName } from '../state/stageIds';
+import { WALL_VIEWS, type BuiltStage, type ViewName } from '../state/stageIds';
 
 /** All that is to be known of a stage; one that is missing here does not compile. */
 interface StageEntry {
@@ -76,7 +76,7 @@ export const STAGE: Record<BuiltStage, StageEntry> = {
   },
   wall: {
     body: WallStage,
-    views: FACE,
+    views: WALL_VIEWS,
     labels: 'studs',
     numbers: wallNumbers,
   },

@@ -20,3 +20,6 @@ export const isStage = (value: unknown): value is BuiltStage => STAGES.some((s) 
 /** The drawings of a room. */
 export const VIEWS = ['face', 'side', 'above', 'back', 'front', 'screw', 'staged', 'section'] as const;
 export type ViewName = (typeof VIEWS)[number];
+
+/** Drawings of a wall that is looked into, in a room and in practice. */
+export const WALL_VIEWS: readonly ViewName[] = ['face'];
