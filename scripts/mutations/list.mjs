@@ -719,4 +719,25 @@ export const MUTATIONS = [
     ],
     'contract',
   ),
+  ...part(
+    'photo',
+    ['photo'],
+    [
+      ['photo/wallPlane.ts', 'const variance = (tapSd * picture.by) ** 2;', 'const variance = tapSd * picture.by;'],
+      ['photo/wallPlane.ts', 'ofH.mmul(covariance).mmul(ofH.transpose()).add(tapped)', 'tapped'],
+      ['photo/wallPlane.ts', '.add(tapped)', ''],
+      ['photo/wallPlane.ts', 'const scaled = refined(start, scaledTaps);', 'const scaled = start;'],
+      ['photo/wallPlane.ts', "return same.every((s) => s) ? 'mirrored' : 'crossed';", "return 'crossed';"],
+      ['photo/wallPlane.ts', 'Math.abs(t) < FLAT', 'Math.abs(t) < 0'],
+      ['photo/wallPlane.ts', 'const NINETEEN_OF_TWENTY = 1.96;', 'const NINETEEN_OF_TWENTY = 1.28;'],
+      ['photo/camera.ts', 'q: a[2] * b[2]', 'q: -a[2] * b[2]'],
+      ['photo/camera.ts', 'const USUAL_FOCAL = 26 / 36;', 'const USUAL_FOCAL = 36 / 26;'],
+      ['photo/camera.ts', 'u: foot.u + at.u - base.u', 'u: foot.u'],
+      [
+        'photo/camera.ts',
+        'const scale = 2 / (length(right) + length(up));',
+        'const scale = 1 / (length(right) + length(up));',
+      ],
+    ],
+  ),
 ];

@@ -132,6 +132,26 @@ describe('the wall’s plane in a picture', () => {
     expect(all).toBeLessThan(four);
   });
 
+  it('of more taps than four is the one that lies nearest to them in the picture: no other close by lies nearer', () => {
+    const random = seeded(17);
+    const places = [...CORNERS, ...rectangle(900, 800, 1200, 700)];
+    for (let i = 0; i < 20; i++) {
+      const taps = tapped(randomLens(random), places, () => random.normal(6));
+      const { matrix } = planeOf(taps);
+      const off = (m: readonly number[]) =>
+        taps.reduce((sum, { x, y, u, v }) => {
+          const seen = inPicture({ matrix: m }, x, y)!;
+          return sum + (seen.u - u) ** 2 + (seen.v - v) ** 2;
+        }, 0);
+      const least = off(matrix);
+      for (let k = 0; k < 9; k++)
+        for (const by of [1 - 1e-5, 1 + 1e-5]) {
+          const other = matrix.map((value, n) => (n === k ? value * by : value));
+          expect(off(other)).toBeGreaterThan(least * (1 - 1e-9));
+        }
+    }
+  });
+
   it('says how far a measured place may be out: nineteen of twenty lie within, whatever is tapped', () => {
     const random = seeded(13);
     const references = [CORNERS, rectangle(1000, 900, 900, 700), rectangle(1300, 1100, 420, 594)];
@@ -266,6 +286,8 @@ describe('the camera before the wall', () => {
     const found = cameraBefore(plane, SIZE);
     if (!found.ok) throw new Error(found.why);
     expect(found.camera.assumed).toBe(true);
+    // a phone's usual lens, common practice
+    expect(found.camera.focal).toBeCloseTo((26 / 36) * 4000, 6);
     const [own, truth] = [seenAt(plane, found.camera, 700, 600, 0)!, shoot(lens, 700, 600)];
     expect(Math.hypot(own.u - truth.u, own.v - truth.v)).toBeLessThan(1e-6);
     // what stands out goes away from the picture's middle, as it does for any lens
