@@ -5,8 +5,9 @@ import pino from 'pino';
 import request from 'supertest';
 import { demoCatalogue } from '@steddo/samples';
 import { makeApp } from '../src/app';
-import { openOnServer, type Store } from '../src/db/client';
-import { listRooms } from '../src/db/rooms';
+import { openOnServer, type Db, type Store } from '../src/db/client';
+import { deleteRoom, listRooms } from '../src/db/rooms';
+import { saveRoom } from '../src/db/saving';
 import { seed } from '../src/seed';
 import { PARTS, aFile, edit, newId, now } from './openServer';
 import { standIn, type StandIn } from './standIn';
@@ -138,6 +139,28 @@ describe('a database that has a server of its own', () => {
     expect(both.map((r) => r.status)).toEqual([200, 200]);
     expect(both[0]!.body.revision).toBe(both[1]!.body.revision);
     expect((await one.http.get('/api/rooms/r/revisions')).body.revisions).toHaveLength(1);
+  });
+
+  it('a save whose room is taken away between its reading and its writing does not bring the room back', async () => {
+    const { http, store } = await aProcess();
+    await http.put('/api/rooms/r').send(edit('e1', 0)).expect(200);
+    const saving = { now: now().toISOString(), revision: 'late', person: '', device: '' };
+    const result = await store.run((db) => {
+      let away = false;
+      const slow = new Proxy(db, {
+        get: (target, key) => {
+          if (key !== 'batch' || away) return Reflect.get(target, key) as unknown;
+          away = true;
+          return async (all: Parameters<Db['batch']>[0]) => {
+            await deleteRoom(db, 'r', now().toISOString());
+            return target.batch(all);
+          };
+        },
+      });
+      return saveRoom(slow, 'r', { ...edit('e2', 1) }, saving);
+    });
+    expect(result.kind).toBe('deleted');
+    await http.get('/api/rooms/r').expect(410);
   });
 
   it('a save that meets a taking away is told of it, and does not bring the room back', async () => {
