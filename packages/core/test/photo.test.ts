@@ -42,7 +42,7 @@ function shoot({ focal, at, yaw, pitch, roll }: Lens, x: number, y: number, z = 
   return { u: SIZE.width / 2 + (focal * p) / r, v: SIZE.height / 2 + (focal * q) / r };
 }
 
-/** From the side by up to 45 degrees, 25 to 70 degrees of field, the wall in the picture. */
+/** From the side by up to 45 degrees, 45 to 70 degrees of field, the wall's middle in the picture. */
 function randomLens({ between: uniform }: ReturnType<typeof seeded>): Lens {
   const field = uniform(45, 70);
   const focal = SIZE.width / 2 / Math.tan((field * Math.PI) / 360);

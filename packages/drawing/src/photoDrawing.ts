@@ -1,12 +1,12 @@
 import type { Job, Plan } from '@steddo/contract';
 import { cornersOf, poseOf, reachModelOf, type SetPoseMm } from '@steddo/core';
-import { seenAt, type Camera, type WallPlane } from '@steddo/core/photo';
+import { seenAt, type Camera, type PicturePlace, type WallPlane } from '@steddo/core/photo';
 import { setDepth } from './setDepth';
 
 /** What is drawn on a photograph, in the picture's own pixels, in the order in which it is drawn. */
 export interface PhotoShape {
   role: 'shadow' | 'side' | 'face' | 'screen' | 'plate' | 'hole';
-  points: readonly { u: number; v: number }[];
+  points: readonly PicturePlace[];
   /** A line and no surface. */
   open?: boolean;
 }
@@ -58,10 +58,10 @@ export function photoDrawing(job: Job, plan: Plan, ask: PhotoAsk): PhotoShape[] 
 }
 
 /** The four corners of the face as they are seen, from the upper left round to the right; undefined where there is no place for the set. */
-export function faceInPicture(job: Job, plan: Plan, ask: PhotoAsk): { u: number; v: number }[] | undefined {
+export function faceInPicture(job: Job, plan: Plan, ask: PhotoAsk): PicturePlace[] | undefined {
   const box = bodyOf(job, plan, ask.pose);
   const points = box && frontOf(box).map((p) => seenAt(ask.plane, ask.camera, p.x, p.y, p.z));
-  return points?.every((p) => p !== undefined) ? (points as { u: number; v: number }[]) : undefined;
+  return points?.every((p) => p !== undefined) ? (points as PicturePlace[]) : undefined;
 }
 
 /** The set's body from above, and between which heights: back left, back right, front right, front left. */
@@ -107,7 +107,7 @@ function insetOf(body: Body): Place[] {
   return frontOf({ floor, bottom: body.bottom + FRAME_MM, top: body.top - FRAME_MM });
 }
 
-type See = (p: Place) => { u: number; v: number } | undefined;
+type See = (p: Place) => PicturePlace | undefined;
 
 /** Of the body's sides those whose outside is seen: in the picture they go round the way the face does. */
 function sidesSeen({ floor, bottom, top }: Body, see: See): Place[][] {
@@ -120,12 +120,12 @@ function sidesSeen({ floor, bottom, top }: Body, see: See): Place[][] {
   ];
   return sides.filter((side) => {
     const points = side.map(see);
-    return points.every((p) => p !== undefined) && turnOf(points as { u: number; v: number }[]) > 0;
+    return points.every((p) => p !== undefined) && turnOf(points as PicturePlace[]) > 0;
   });
 }
 
 /** Twice the area, positive where the picture's points go round as a clock's hand. */
-const turnOf = (points: readonly { u: number; v: number }[]): number =>
+const turnOf = (points: readonly PicturePlace[]): number =>
   points.reduce((sum, p, i) => {
     const q = points[(i + 1) % points.length]!;
     return sum + p.u * q.v - q.u * p.v;

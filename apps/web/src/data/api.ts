@@ -16,7 +16,7 @@ import {
   type SaveRequest,
 } from '@steddo/contract';
 import type { Piece, PieceResult } from './pictures';
-import { PATIENCE_MS, ask, asJson, attempt, bodyOf, fail, obstacleOf, read, valid } from './request';
+import { ask, asJson, attempt, bodyOf, fail, fetchJpeg, obstacleOf, read, valid } from './request';
 import type { Obstacle, SendResult } from './sendResult';
 
 const LIST_BOUNDS = { depth: 8, entries: 100_000 };
@@ -165,12 +165,5 @@ export async function fetchPictureIds(room: string): Promise<string[] | undefine
 }
 
 /** A picture that the server has; undefined where it does not, or cannot be reached. */
-export async function fetchPicture(room: string, id: string): Promise<Uint8Array | undefined> {
-  try {
-    const response = await fetch(`${picturesOf(room)}/${id}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
-    if (!response.ok || response.headers.get('content-type') !== 'image/jpeg') return undefined;
-    return new Uint8Array(await response.arrayBuffer());
-  } catch {
-    return undefined;
-  }
-}
+export const fetchPicture = (room: string, id: string): Promise<Uint8Array | undefined> =>
+  fetchJpeg(`${picturesOf(room)}/${id}`);

@@ -10,7 +10,7 @@ import {
   type ShownRoom,
 } from '@steddo/contract';
 import { crewState } from './crewState';
-import { PATIENCE_MS, Unanswered, ask, asJson, bodyOf, fail, obstacleOf, read, valid } from './request';
+import { ask, asJson, bodyOf, fail, failureText, fetchJpeg, obstacleOf, read, valid } from './request';
 import { obstacleText } from './sendResult';
 
 /** Asks whether the server knows this device; what it cannot be asked stays as it was. */
@@ -45,8 +45,7 @@ async function sendMe(path: string, method: 'POST' | 'PUT', body: unknown): Prom
       return { kind: 'refused', message: said.message, faults: said.faults ?? [] };
     return { kind: 'refused', message: obstacleText(await obstacleOf(response)), faults: [] };
   } catch (error) {
-    const text = error instanceof Unanswered ? obstacleText(error.obstacle) : 'The server cannot be reached.';
-    return { kind: 'refused', message: text, faults: [] };
+    return { kind: 'refused', message: failureText(error), faults: [] };
   }
 }
 
@@ -84,12 +83,5 @@ export async function fetchShown(secret: string): Promise<ShownRoom | 'nothing'>
 }
 
 /** A picture of the room that a link shows. */
-export async function fetchShownPicture(secret: string, id: string): Promise<Uint8Array | undefined> {
-  try {
-    const init = { ...bearer(secret), signal: AbortSignal.timeout(PATIENCE_MS) };
-    const response = await fetch(`/api/shown/pictures/${encodeURIComponent(id)}`, init);
-    return response.ok ? new Uint8Array(await response.arrayBuffer()) : undefined;
-  } catch {
-    return undefined;
-  }
-}
+export const fetchShownPicture = (secret: string, id: string): Promise<Uint8Array | undefined> =>
+  fetchJpeg(`/api/shown/pictures/${encodeURIComponent(id)}`, bearer(secret));

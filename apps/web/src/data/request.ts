@@ -1,6 +1,6 @@
 import { JOB_BOUNDS, api, checkFile } from '@steddo/contract';
 import { crewState, isStranger } from './crewState';
-import type { Obstacle } from './sendResult';
+import { obstacleText, type Obstacle } from './sendResult';
 
 export const PATIENCE_MS = 8000;
 /** What only a device that is in gets an answer to. */
@@ -26,7 +26,7 @@ export async function ask(path: string, init?: RequestInit, patience = PATIENCE_
     return fail({ why: 'no-server' });
   }
   // it was let in meanwhile, in another tab, or nobody is asked any more
-  if (response.ok && ROOMS.test(path) && isStranger(crewState.get())) crewState.set({ kind: 'unasked' });
+  if (response.ok && ROOMS.test(path) && isStranger(crewState.get().kind)) crewState.set({ kind: 'unasked' });
   const type = response.headers.get('content-type') ?? '';
   if (response.type === 'opaqueredirect' || (response.status >= 300 && response.status < 400) || !type.includes('json'))
     return fail(
@@ -94,3 +94,18 @@ export async function attempt<T>(work: () => Promise<T>): Promise<T | { kind: 'o
     return { kind: 'obstacle', obstacle: error instanceof Unanswered ? error.obstacle : { why: 'no-server' } };
   }
 }
+
+/** A picture of the server; undefined where it has none, or cannot be reached. */
+export async function fetchJpeg(path: string, init?: RequestInit): Promise<Uint8Array | undefined> {
+  try {
+    const response = await fetch(path, { ...init, signal: AbortSignal.timeout(PATIENCE_MS) });
+    if (!response.ok || response.headers.get('content-type') !== 'image/jpeg') return undefined;
+    return new Uint8Array(await response.arrayBuffer());
+  } catch {
+    return undefined;
+  }
+}
+
+/** What went wrong with something that was asked, in a sentence. */
+export const failureText = (error: unknown): string =>
+  error instanceof Unanswered ? obstacleText(error.obstacle) : 'The server cannot be reached.';

@@ -138,7 +138,7 @@ export function keepSending(): () => void {
     fetchChanges,
     onChanges,
     // a server that asks who this is, is not asked again and again
-    visible: () => document.visibilityState === 'visible' && !isStranger(crewState.get()),
+    visible: () => document.visibilityState === 'visible' && !isStranger(crewState.get().kind),
     later,
   });
   const again = () => {
@@ -148,7 +148,7 @@ export function keepSending(): () => void {
   const onShow = () => {
     if (document.visibilityState !== 'visible') return;
     // another tab may have said who this is
-    if (isStranger(crewState.get())) void askCrew();
+    if (isStranger(crewState.get().kind)) void askCrew();
     again();
   };
   window.addEventListener('online', again);
@@ -157,11 +157,11 @@ export function keepSending(): () => void {
   // what waited while the server asked who this is goes as soon as it knows
   const heard = crewState.subscribe(() => {
     const { kind } = crewState.get();
-    const [was, wasStranger] = [known, known === 'passcode' || known === 'taken-out'];
+    const [was, wasStranger] = [known, isStranger(known)];
     known = kind;
     if (kind === was || !wasStranger) return;
     if (kind === 'unasked') void askCrew();
-    if (isStranger(crewState.get())) return;
+    if (isStranger(crewState.get().kind)) return;
     void mutate('catalogue');
     void mutate('rooms');
     again();

@@ -2,6 +2,7 @@ import { useEffect, useMemo } from 'react';
 import useSWR from 'swr';
 import type { Job, RoomHead } from '@steddo/contract';
 import { fetchHeads, fetchRooms } from './api';
+import { isStranger } from './crewState';
 import type { AsideRecord, LocalRoom } from './records';
 import { Unanswered } from './request';
 import { localStore, rooms } from './shared';
@@ -91,7 +92,7 @@ export const listedHead = ({ id, title, savedAt }: RoomHead): ListedRoom => ({ i
 
 /** A server that asks who this is, is there. */
 const isAway = (error: unknown): boolean =>
-  error !== undefined && !(error instanceof Unanswered && ['passcode', 'taken-out'].includes(error.obstacle.why));
+  error !== undefined && !(error instanceof Unanswered && isStranger(error.obstacle.why));
 
 /** Rooms of this device that the top of the server's list says nothing of. */
 function idsBeyond(heads: readonly RoomHead[], here: readonly LocalRoom[]): string[] {

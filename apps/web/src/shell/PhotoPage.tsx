@@ -3,12 +3,12 @@ import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Photo } from '@steddo/contract';
 import { offeredHeights, type Offer } from '@steddo/core';
-import { drawnDoubt, photoReference } from '@steddo/core/photo';
+import { drawnDoubt, photoReference, type PicturePlace } from '@steddo/core/photo';
 import { photoDrawing } from '@steddo/drawing/photo';
 import { CORNER_NAMES, MOST_DRAWN_DOUBT_MM, drawnDoubtText, offerTitle, photoFault, type Wording } from '@steddo/text';
 import type { RoomState } from '../data/rooms';
 import { pictures } from '../data/shared';
-import { PhotoFrame, type Tap } from '../features/photo/PhotoFrame';
+import { PhotoFrame } from '../features/photo/PhotoFrame';
 import { paintsOf } from '../features/photo/photoPaint';
 import { ReferencePart } from '../features/photo/ReferencePart';
 import { usePhotoFile } from '../features/photo/usePhotoFile';
@@ -90,7 +90,7 @@ function Shown({ room, photo, url, size }: ShownProps) {
     () => paintsAt({ offer, seen: plane.seen, doubt, pose: arm === 'out' ? pose : undefined, marks: over === 'marks' }),
     [offer, plane.seen, doubt, arm, pose, over],
   );
-  const move = (taps: readonly Tap[], done: number | undefined) => {
+  const move = (taps: readonly PicturePlace[], done: number | undefined) => {
     const all = plane.move(taps, done);
     if (done !== undefined && all && !readOnly)
       dispatch({ do: 'put', path: `photos.${photo.id}.plane`, value: plane.written(taps) });

@@ -1,7 +1,4 @@
-import { Button, Dialog } from 'react-native-paper';
-import { FLAT } from './BottomSheet';
-import { Overlay } from './Overlay';
-import { usePalette } from './tokens';
+import { AskDialog } from './AskDialog';
 import { Txt } from './Txt';
 
 /** Asks before something that cannot simply be taken back. */
@@ -19,31 +16,13 @@ export function ConfirmDialog({
   onTake: () => void;
   onClose: () => void;
 }) {
-  const palette = usePalette();
   const take = () => {
     onTake();
     onClose();
   };
   return (
-    <Overlay label={title} onClose={onClose}>
-      <Dialog
-        visible
-        onDismiss={onClose}
-        style={{ backgroundColor: palette.sheet, maxWidth: 480, width: '92%', alignSelf: 'center', ...FLAT }}
-      >
-        <Dialog.Title>{title}</Dialog.Title>
-        <Dialog.Content>
-          <Txt>{text}</Txt>
-        </Dialog.Content>
-        <Dialog.Actions>
-          <Button onPress={onClose} contentStyle={{ height: 48 }}>
-            leave it
-          </Button>
-          <Button mode="contained" onPress={take} contentStyle={{ height: 48 }} testID="confirm">
-            {action}
-          </Button>
-        </Dialog.Actions>
-      </Dialog>
-    </Overlay>
+    <AskDialog title={title} action={action} onTake={take} onClose={onClose}>
+      <Txt>{text}</Txt>
+    </AskDialog>
   );
 }

@@ -1,8 +1,6 @@
 import { useState } from 'react';
-import { Button, Dialog, HelperText, TextInput } from 'react-native-paper';
-import { FLAT } from './BottomSheet';
-import { Overlay } from './Overlay';
-import { usePalette } from './tokens';
+import { HelperText, TextInput } from 'react-native-paper';
+import { AskDialog } from './AskDialog';
 
 /** Asks for a name; an empty one is refused at the field and stays as it was typed. */
 export function NameDialog({
@@ -19,7 +17,6 @@ export function NameDialog({
   /** Characters at most. */
   most?: number;
 }) {
-  const palette = usePalette();
   const [name, setName] = useState(value);
   const [refused, setRefused] = useState(false);
   const take = () => {
@@ -31,38 +28,21 @@ export function NameDialog({
     onClose();
   };
   return (
-    <Overlay label={title} onClose={onClose}>
-      <Dialog
-        visible
-        onDismiss={onClose}
-        style={{ backgroundColor: palette.sheet, maxWidth: 480, width: '92%', alignSelf: 'center', ...FLAT }}
-      >
-        <Dialog.Title>{title}</Dialog.Title>
-        <Dialog.Content>
-          <TextInput
-            mode="outlined"
-            aria-label={title}
-            value={name}
-            onChangeText={setName}
-            onSubmitEditing={take}
-            autoFocus
-            selectTextOnFocus
-            error={refused}
-            testID="name-input"
-          />
-          <HelperText type="error" visible={refused}>
-            {`Takes a name of 1 to ${most} characters.`}
-          </HelperText>
-        </Dialog.Content>
-        <Dialog.Actions>
-          <Button onPress={onClose} contentStyle={{ height: 48 }}>
-            leave it
-          </Button>
-          <Button mode="contained" onPress={take} contentStyle={{ height: 48 }}>
-            take it
-          </Button>
-        </Dialog.Actions>
-      </Dialog>
-    </Overlay>
+    <AskDialog title={title} action="take it" onTake={take} onClose={onClose}>
+      <TextInput
+        mode="outlined"
+        aria-label={title}
+        value={name}
+        onChangeText={setName}
+        onSubmitEditing={take}
+        autoFocus
+        selectTextOnFocus
+        error={refused}
+        testID="name-input"
+      />
+      <HelperText type="error" visible={refused}>
+        {`Takes a name of 1 to ${most} characters.`}
+      </HelperText>
+    </AskDialog>
   );
 }

@@ -1,4 +1,4 @@
-import { inPicture, type WallPlane } from './wallPlane';
+import { inPicture, type PicturePlace, type WallPlane } from './wallPlane';
 
 /** A camera before the wall: what is out of the wall's plane has its place in the picture too. */
 export interface Camera {
@@ -84,14 +84,14 @@ export function seenAt(
   x: number,
   y: number,
   z: number,
-): { u: number; v: number } | undefined {
+): PicturePlace | undefined {
   const foot = inPicture(plane, x, y);
   if (z === 0 || !foot) return foot;
   const [at, base] = [project(matrix, x, y, z), project(matrix, x, y, 0)];
   return at && base && { u: foot.u + at.u - base.u, v: foot.v + at.v - base.v };
 }
 
-function project(m: readonly number[], x: number, y: number, z: number): { u: number; v: number } | undefined {
+function project(m: readonly number[], x: number, y: number, z: number): PicturePlace | undefined {
   const row = (i: number) => m[i]! * x + m[i + 1]! * y + m[i + 2]! * z + m[i + 3]!;
   const w = row(8);
   return w <= 0 ? undefined : { u: row(0) / w, v: row(4) / w };

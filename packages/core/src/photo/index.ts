@@ -8,6 +8,7 @@ export {
   onWall,
   wallPlane,
   type Measured,
+  type PicturePlace,
   type PlaneFault,
   type Planed,
   type Tapped,

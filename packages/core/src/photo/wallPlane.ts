@@ -8,10 +8,14 @@ import { Matrix, SVD, inverse } from 'ml-matrix';
  * in the picture in pixels, u = (h1 x + h2 y + h3) / (h7 x + h8 y + h9), v alike with h4 to h6.
  */
 
-/** A place that was tapped in the picture, pixels from its upper left corner, and where it is on the wall, mm. */
-export interface Tapped {
+/** A place in a picture, pixels from its upper left corner. */
+export interface PicturePlace {
   u: number;
   v: number;
+}
+
+/** A place that was tapped in the picture, and where it is on the wall, mm. */
+export interface Tapped extends PicturePlace {
   x: number;
   y: number;
 }
@@ -76,11 +80,7 @@ export function wallPlane(taps: readonly Tapped[], tapSd: number): Planed {
 }
 
 /** Where a place of the wall is in the picture, pixels; undefined where it is behind the camera. */
-export function inPicture(
-  { matrix }: Pick<WallPlane, 'matrix'>,
-  x: number,
-  y: number,
-): { u: number; v: number } | undefined {
+export function inPicture({ matrix }: Pick<WallPlane, 'matrix'>, x: number, y: number): PicturePlace | undefined {
   const [a, b, c, d, e, f, g, h, i] = matrix as [
     number,
     number,

@@ -3,8 +3,7 @@ import { View } from 'react-native';
 import useSWR, { mutate } from 'swr';
 import type { CrewDevice, CrewMember } from '@steddo/contract';
 import { askCrew, fetchDevices, takeOutDevice } from '../../data/crewApi';
-import { Unanswered } from '../../data/request';
-import { obstacleText } from '../../data/sendResult';
+import { failureText } from '../../data/request';
 import { Action } from '../../ui/Action';
 import { ConfirmDialog } from '../../ui/ConfirmDialog';
 import { Fold } from '../../ui/Fold';
@@ -23,7 +22,7 @@ export function CrewDevices({ me }: { me: CrewMember }) {
       await takeOutDevice(id);
       setSaid('');
     } catch (failed) {
-      setSaid(failed instanceof Unanswered ? obstacleText(failed.obstacle) : 'The server cannot be reached.');
+      setSaid(failureText(failed));
     }
     await mutate('crew-devices');
     if (id === me.id) await askCrew();

@@ -3,8 +3,7 @@ import { View } from 'react-native';
 import useSWR, { mutate } from 'swr';
 import type { CustomerLink } from '@steddo/contract';
 import { fetchLinks, makeLink, withdrawLink } from '../../data/crewApi';
-import { Unanswered } from '../../data/request';
-import { obstacleText } from '../../data/sendResult';
+import { failureText } from '../../data/request';
 import { Action } from '../../ui/Action';
 import { BottomSheet } from '../../ui/BottomSheet';
 import { Notice } from '../../ui/Notice';
@@ -24,7 +23,7 @@ export function LinksSheet({ room, title, onClose }: { room: string; title: stri
       await work();
       setSaid('');
     } catch (failed) {
-      setSaid(failed instanceof Unanswered ? obstacleText(failed.obstacle) : 'The server cannot be reached.');
+      setSaid(failureText(failed));
     }
     await mutate(key);
   };

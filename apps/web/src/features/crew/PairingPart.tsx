@@ -2,8 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import type { PairingReply } from '@steddo/contract';
 import { offerCode } from '../../data/crewApi';
-import { Unanswered } from '../../data/request';
-import { obstacleText } from '../../data/sendResult';
+import { failureText } from '../../data/request';
 import { Action } from '../../ui/Action';
 import { Notice } from '../../ui/Notice';
 import { usePalette } from '../../ui/tokens';
@@ -21,7 +20,7 @@ export function PairingPart() {
       setOffered(await offerCode());
       setSaid('');
     } catch (error) {
-      setSaid(error instanceof Unanswered ? obstacleText(error.obstacle) : 'The server cannot be reached.');
+      setSaid(failureText(error));
     }
   };
   const shown = offered !== undefined && left > 0;

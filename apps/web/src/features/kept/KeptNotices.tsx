@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { changedThing } from '@steddo/text';
+import { isStranger } from '../../data/crewState';
 import { TROUBLE_TEXT } from '../../data/device';
 import type { RoomState } from '../../data/rooms';
 import { obstacleText } from '../../data/sendResult';
@@ -41,7 +42,7 @@ export function KeptNotices({ state, editable }: { state: RoomState; editable: b
       ))}
       {obstacle && obstacle.why !== 'no-server' && waiting.length > 0 ? (
         <Notice testID="obstacle" text={obstacleText(obstacle)}>
-          {obstacle.why === 'passcode' || obstacle.why === 'taken-out' ? (
+          {isStranger(obstacle.why) ? (
             <Action quiet testID="say-who" label="say who you are" onPress={() => router.push('/crew')} />
           ) : null}
         </Notice>

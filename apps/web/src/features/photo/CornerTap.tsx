@@ -1,17 +1,17 @@
 import { useRef, type KeyboardEvent } from 'react';
+import type { PicturePlace } from '@steddo/core/photo';
 import { useDrag } from '../../canvas/useDrag';
 import { target, usePalette } from '../../ui/tokens';
-import type { Tap } from './PhotoFrame';
 
 export interface CornerProps {
   name: string;
-  tap: Tap;
+  tap: PicturePlace;
   /** Of the picture as it is shown. */
   scale: number;
   /** It has been laid before: a finger moves it by a part of its own way. */
   fine: boolean;
   testID: string;
-  onMove: (to: Tap, done: boolean) => void;
+  onMove: (to: PicturePlace, done: boolean) => void;
 }
 
 const STEPS: Record<string, [number, number]> = {
@@ -35,7 +35,7 @@ function geared(dx: number, dy: number): number {
 export function CornerTap({ name, tap, scale, fine, testID, onMove }: CornerProps) {
   const palette = usePalette();
   const from = useRef(tap);
-  const to = (dx: number, dy: number): Tap => {
+  const to = (dx: number, dy: number): PicturePlace => {
     const gear = (fine ? geared(dx, dy) : 1) / scale;
     return { u: from.current.u + dx * gear, v: from.current.v + dy * gear };
   };

@@ -1,5 +1,5 @@
+import type { PicturePlace } from '@steddo/core/photo';
 import { usePalette } from '../../ui/tokens';
-import type { Tap } from './PhotoFrame';
 
 const SIDE_PX = 132;
 /** Picture's pixels to the screen's: one that is tapped is seen. */
@@ -14,7 +14,7 @@ export function Loupe({
 }: {
   url: string;
   size: { width: number; height: number };
-  at: Tap;
+  at: PicturePlace;
   left: boolean;
 }) {
   const palette = usePalette();

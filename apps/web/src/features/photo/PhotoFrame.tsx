@@ -1,27 +1,23 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Polygon, Polyline, Svg } from 'react-native-svg';
+import type { PicturePlace } from '@steddo/core/photo';
 import type { Paint } from '../../worker/paint';
 import { CornerTap } from './CornerTap';
 import { Loupe } from './Loupe';
-
-export interface Tap {
-  u: number;
-  v: number;
-}
 
 export interface FrameProps {
   url: string;
   alt: string;
   size: { width: number; height: number };
-  taps: readonly Tap[];
+  taps: readonly PicturePlace[];
   names: readonly string[];
   paints: readonly Paint[];
   movable: boolean;
   /** Corners that were laid before. */
   laid: readonly number[];
   /** While a corner is dragged; with its number as it is let go. */
-  onMove: (taps: readonly Tap[], laid: number | undefined) => void;
+  onMove: (taps: readonly PicturePlace[], laid: number | undefined) => void;
 }
 
 /** The photograph as large as it goes, what is drawn on it, and the corners that are tapped. */
@@ -31,7 +27,7 @@ export function PhotoFrame({ url, alt, size, taps, names, paints, movable, laid,
   const scale = Math.min(room.width / size.width, room.height / size.height);
   const shown = { width: size.width * scale, height: size.height * scale };
   const within = (value: number, most: number) => Math.min(most, Math.max(0, value));
-  const move = (i: number, to: Tap, done: boolean) => {
+  const move = (i: number, to: PicturePlace, done: boolean) => {
     const kept = { u: within(to.u, size.width), v: within(to.v, size.height) };
     setHeld(done ? undefined : i);
     onMove(

@@ -5,10 +5,10 @@ import {
   wallPlane,
   type Camera,
   type CameraFault,
+  type PicturePlace,
   type PlaneFault,
   type WallPlane,
 } from '@steddo/core/photo';
-import type { Tap } from './PhotoFrame';
 
 /** What a finger under the glass is off by, one standard deviation, pixels of a picture of 1600. Ours. */
 const TAP_SD_PX = 2.5;
@@ -17,23 +17,23 @@ export type Place = { x: number; y: number };
 export type SeenWall = { ok: true; plane: WallPlane; camera: Camera } | { ok: false; why: PlaneFault | CameraFault };
 
 export interface PhotoPlane {
-  taps: readonly Tap[];
+  taps: readonly PicturePlace[];
   places: readonly Place[];
   seen: SeenWall;
   /** Corners that have been laid; with all of them there is a plane. */
   laid: readonly number[];
   /** Corners on their way, and which of them was let go; whether all are laid now. */
-  move: (taps: readonly Tap[], done: number | undefined) => boolean;
+  move: (taps: readonly PicturePlace[], done: number | undefined) => boolean;
   /** Other corners on the wall, and where they begin in the picture. */
   refer: (places: readonly Place[]) => void;
   /** As it is written into the job: parts of the picture's width and height, and the wall's places. */
-  written: (taps: readonly Tap[]) => NonNullable<Photo['plane']>;
+  written: (taps: readonly PicturePlace[]) => NonNullable<Photo['plane']>;
 }
 
 type Size = { width: number; height: number };
 
 /** Corners begin a little inside of the picture, where a finger finds them. */
-const begun = ({ width, height }: Size): Tap[] => [
+const begun = ({ width, height }: Size): PicturePlace[] => [
   { u: width * 0.2, v: height * 0.2 },
   { u: width * 0.8, v: height * 0.2 },
   { u: width * 0.8, v: height * 0.8 },
@@ -43,7 +43,7 @@ const begun = ({ width, height }: Size): Tap[] => [
 /** The wall's plane in a picture, from corners that are laid onto it. */
 export function usePhotoPlane(photo: Photo, size: Size, first: readonly Place[]): PhotoPlane {
   const kept = photo.plane?.points;
-  const [moved, setMoved] = useState<readonly Tap[]>();
+  const [moved, setMoved] = useState<readonly PicturePlace[]>();
   const [referred, setReferred] = useState<readonly Place[]>();
   const keptTaps = useMemo(
     () => (kept && kept.length >= 4 ? kept.map(({ u, v }) => ({ u: u * size.width, v: v * size.height })) : undefined),
@@ -62,7 +62,7 @@ export function usePhotoPlane(photo: Photo, size: Size, first: readonly Place[])
     const found = cameraBefore(made.plane, size);
     return found.ok ? { ok: true, plane: made.plane, camera: found.camera } : found;
   }, [all, taps, places, size]);
-  const written = (at: readonly Tap[]) => ({
+  const written = (at: readonly PicturePlace[]) => ({
     points: places.map(({ x, y }, i) => ({
       u: (at[i]?.u ?? 0) / size.width,
       v: (at[i]?.v ?? 0) / size.height,
@@ -70,7 +70,7 @@ export function usePhotoPlane(photo: Photo, size: Size, first: readonly Place[])
       y,
     })),
   });
-  const move = (next: readonly Tap[], done: number | undefined): boolean => {
+  const move = (next: readonly PicturePlace[], done: number | undefined): boolean => {
     setMoved(next);
     const now = done === undefined || laid.includes(done) ? laid : [...laid, done];
     if (now !== laid) setLaid(now);

@@ -118,7 +118,7 @@ function Notices({ noServer, lost }: { noServer: boolean; lost: readonly string[
   const crew = useFollowed(crewState);
   return (
     <>
-      {isStranger(crew) ? <AskedWho takenOut={crew.kind === 'taken-out'} /> : null}
+      {isStranger(crew.kind) ? <AskedWho takenOut={crew.kind === 'taken-out'} /> : null}
       {noServer ? (
         <Said text="No server at the moment. What is on this device works; it is sent when the server is back." />
       ) : null}
