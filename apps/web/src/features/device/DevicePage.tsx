@@ -61,7 +61,7 @@ function CrewPart() {
   const crew = useFollowed(crewState);
   if (crew.kind === 'none' || crew.kind === 'unasked') return null;
   return (
-    <View style={{ paddingHorizontal: 16, paddingBottom: 8, gap: 8 }}>
+    <View style={{ paddingHorizontal: 16, paddingVertical: 8, gap: 8 }}>
       {crew.kind === 'in' ? <Txt>{`In the crew as ${crew.me.person}.`}</Txt> : null}
       <Action
         quiet
