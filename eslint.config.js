@@ -23,7 +23,7 @@ const folderOf = (part) => (part === 'server' || part === 'web' ? `apps/${part}`
 const BASE = ['primitives', 'room'];
 const CORE_FOLDERS = {
   primitives: [],
-  photo: [],
+  photo: ['primitives', 'room', 'edit', 'instruments'],
   room: ['primitives'],
   edit: ['primitives'],
   instruments: ['primitives'],

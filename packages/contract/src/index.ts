@@ -30,7 +30,7 @@ export { PICTURE } from './photo';
 export { CATALOGUE_BOUNDS, JOB_BOUNDS, MOST_FAULTS, beyondBounds, pathText, shortened, type Bounds } from './bounds';
 
 export type { Checked } from './faults';
-export type { Photo } from './photo';
+export type { Photo, PhotoPlane, PhotoReference, PhotoTap } from './photo';
 export type {
   ChangesReply,
   Fault,

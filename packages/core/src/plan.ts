@@ -52,6 +52,7 @@ import { sightFindings } from './sight/sightFindings';
 import { vehiclePart } from './vehicle/vehiclePart';
 import { disputedDrills, onLine, withoutDrills, type Disputed } from './wall/disputedDrills';
 import { readingsOf, type StudsFound } from './wall/inferStuds';
+import { tapeFirst } from './wall/tapeFirst';
 import { hazardPart, wallPart, type WallSections } from './wall/wallPart';
 
 /** What a plan can be busy with, in the order of the work. */
@@ -217,8 +218,9 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
     ...ends.section,
   };
   const turned = { findings: portraitFindings(job) };
+  const doubted = { findings: tapeFirst(job, placement?.conflict ? undefined : placement, holes) };
   const before = [screen, turned, mount, lift, light, wall, mantel, recess];
-  const all = [...before, placed, vehicle, fire, hazards, floor, ends].flatMap((part) => part.findings);
+  const all = [...before, placed, vehicle, fire, hazards, doubted, floor, ends].flatMap((part) => part.findings);
   return judged(job, made, made.corner ? joinedWalls(all) : all);
 }
 

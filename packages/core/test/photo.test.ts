@@ -1,6 +1,7 @@
 import PerspectiveTransform from 'perspective-transform';
 import { Matrix } from 'ml-matrix';
 import { seeded } from '@steddo/core';
+import { cornersOf, shoot, type Lens } from './ownCamera';
 import {
   cameraBefore,
   drawnDoubt,
@@ -8,6 +9,7 @@ import {
   onWall,
   seenAt,
   wallPlane,
+  type Laid,
   type Tapped,
   type WallPlane,
 } from '@steddo/core/photo';
@@ -18,29 +20,8 @@ const SIZE = { width: 4000, height: 3000 };
 const WALL = { width: 3000, height: 2400 };
 const RUNS = 200;
 
-interface Lens {
-  focal: number;
-  at: { x: number; y: number; z: number };
-  /** Degrees: turned to the right, tipped down, rolled. */
-  yaw: number;
-  pitch: number;
-  roll: number;
-}
-
-/** A pinhole: a place before the wall to pixels, the picture's v downwards. */
-function shoot({ focal, at, yaw, pitch, roll }: Lens, x: number, y: number, z = 0): { u: number; v: number } {
-  const rad = (deg: number) => (deg * Math.PI) / 180;
-  // looking into the wall: right is +x, down is -y, forward is -z
-  let [p, q, r] = [x - at.x, -(y - at.y), at.z - z];
-  const turn = (a: number, b: number, deg: number): [number, number] => [
-    a * Math.cos(rad(deg)) - b * Math.sin(rad(deg)),
-    a * Math.sin(rad(deg)) + b * Math.cos(rad(deg)),
-  ];
-  [p, r] = turn(p, r, yaw);
-  [q, r] = turn(q, r, pitch);
-  [p, q] = turn(p, q, roll);
-  return { u: SIZE.width / 2 + (focal * p) / r, v: SIZE.height / 2 + (focal * q) / r };
-}
+type Pinhole = Omit<Lens, 'picture' | 'k1'>;
+const pinhole = (lens: Pinhole): Lens => ({ ...lens, picture: SIZE, k1: 0 });
 
 /** From the side by up to 45 degrees, 45 to 70 degrees of field, the wall's middle in the picture. */
 function randomLens({ between: uniform }: ReturnType<typeof seeded>): Lens {
@@ -50,27 +31,18 @@ function randomLens({ between: uniform }: ReturnType<typeof seeded>): Lens {
   const away = uniform(3200, 4500);
   const middle = { x: uniform(1200, 1800), y: uniform(1000, 1500) };
   const rad = (yaw * Math.PI) / 180;
-  return {
+  return pinhole({
     focal,
     yaw,
     at: { x: middle.x - away * Math.sin(rad), y: middle.y + uniform(-300, 300), z: away * Math.cos(rad) },
     pitch: uniform(-6, 6),
     roll: uniform(-4, 4),
-  };
+  });
 }
 
-const CORNERS = [
-  { x: 0, y: WALL.height },
-  { x: WALL.width, y: WALL.height },
-  { x: WALL.width, y: 0 },
-  { x: 0, y: 0 },
-];
-const rectangle = (left: number, bottom: number, width: number, height: number) => [
-  { x: left, y: bottom + height },
-  { x: left + width, y: bottom + height },
-  { x: left + width, y: bottom },
-  { x: left, y: bottom },
-];
+const CORNERS = cornersOf(0, 0, WALL);
+const rectangle = (left: number, bottom: number, width: number, height: number) =>
+  cornersOf(left, bottom, { width, height });
 
 type Place = { x: number; y: number };
 const tapped = (lens: Lens, places: readonly Place[], off: () => number = () => 0): Tapped[] =>
@@ -79,8 +51,16 @@ const tapped = (lens: Lens, places: readonly Place[], off: () => number = () => 
     return { ...p, u: u + off(), v: v + off() };
   });
 
+/** Through a lens that bends nothing, unless told. */
+const known = (taps: readonly Tapped[], sd: number, bend: Laid['bend'] = { k1: 0, sd: 1e-9 }): Laid => ({
+  picture: SIZE,
+  references: [],
+  known: taps.map((t) => ({ ...t, sd })),
+  bend,
+});
+
 function planeOf(taps: readonly Tapped[], sd = 1): WallPlane {
-  const made = wallPlane(taps, sd);
+  const made = wallPlane(known(taps, sd));
   if (!made.ok) throw new Error(made.why);
   return made.plane;
 }
@@ -91,7 +71,7 @@ describe('the wall’s plane in a picture', () => {
     for (let i = 0; i < RUNS; i++) {
       const lens = randomLens(random);
       const taps = tapped(lens, CORNERS);
-      const plane = planeOf(taps);
+      const plane = planeOf(taps, 6);
       const theirs = PerspectiveTransform(
         // it rounds its coefficients to ten decimals: of metres that is fine enough
         taps.flatMap(({ x, y }) => [x / 1000, y / 1000]),
@@ -108,7 +88,7 @@ describe('the wall’s plane in a picture', () => {
         expect(Math.hypot(own.u - u, own.v - v)).toBeLessThan(1e-6);
         const truth = shoot(lens, x, y);
         expect(Math.hypot(own.u - truth.u, own.v - truth.v)).toBeLessThan(1e-6);
-        const back = onWall(plane, truth.u, truth.v)!;
+        const back = onWall(plane, { ...truth, sd: 0 })!;
         expect(Math.hypot(back.x - x, back.y - y)).toBeLessThan(1e-5);
       }
     }
@@ -123,11 +103,11 @@ describe('the wall’s plane in a picture', () => {
       const taps = tapped(lens, places, () => random.normal(2));
       const at = shoot(lens, 1500, 1500);
       const off = (plane: WallPlane) => {
-        const seen = onWall(plane, at.u, at.v)!;
+        const seen = onWall(plane, { ...at, sd: 2 })!;
         return (seen.x - 1500) ** 2 + (seen.y - 1500) ** 2;
       };
-      all += off(planeOf(taps));
-      four += off(planeOf(taps.slice(0, 4)));
+      all += off(planeOf(taps, 2));
+      four += off(planeOf(taps.slice(0, 4), 2));
     }
     expect(all).toBeLessThan(four);
   });
@@ -137,10 +117,11 @@ describe('the wall’s plane in a picture', () => {
     const places = [...CORNERS, ...rectangle(900, 800, 1200, 700)];
     for (let i = 0; i < 20; i++) {
       const taps = tapped(randomLens(random), places, () => random.normal(6));
-      const { matrix } = planeOf(taps);
+      const plane = planeOf(taps, 6);
+      const { matrix } = plane;
       const off = (m: readonly number[]) =>
         taps.reduce((sum, { x, y, u, v }) => {
-          const seen = inPicture({ matrix: m }, x, y)!;
+          const seen = inPicture({ ...plane, matrix: m }, x, y)!;
           return sum + (seen.u - u) ** 2 + (seen.v - v) ** 2;
         }, 0);
       const least = off(matrix);
@@ -165,7 +146,7 @@ describe('the wall’s plane in a picture', () => {
       );
       const place = { x: random.between(600, 2400), y: random.between(500, 2000) };
       const at = shoot(lens, place.x, place.y);
-      const seen = onWall(plane, at.u + random.normal(sd), at.v + random.normal(sd))!;
+      const seen = onWall(plane, { u: at.u + random.normal(sd), v: at.v + random.normal(sd), sd })!;
       for (const way of ['x', 'y'] as const) {
         of += 1;
         if (Math.abs(seen[way] - place[way]) <= seen.doubt[way]) within += 1;
@@ -179,19 +160,19 @@ describe('the wall’s plane in a picture', () => {
 
   it('has the covariance that many draws of the same taps have, within a tenth', () => {
     const random = seeded(14);
-    const lens: Lens = { focal: 3200, yaw: 25, pitch: 4, roll: 2, at: { x: 400, y: 1500, z: 3600 } };
+    const lens = pinhole({ focal: 3200, yaw: 25, pitch: 4, roll: 2, at: { x: 400, y: 1500, z: 3600 } });
     const places = rectangle(900, 800, 1200, 900);
     const sd = 1;
     const clean = planeOf(tapped(lens, places), sd);
     const at = shoot(lens, 1800, 1500);
-    const stated = onWall(clean, at.u, at.v)!.doubt;
+    const stated = onWall(clean, { ...at, sd })!.doubt;
     const off = { x: [] as number[], y: [] as number[] };
-    for (let i = 0; i < 8000; i++) {
+    for (let i = 0; i < 3000; i++) {
       const plane = planeOf(
         tapped(lens, places, () => random.normal(sd)),
         sd,
       );
-      const seen = onWall(plane, at.u + random.normal(sd), at.v + random.normal(sd))!;
+      const seen = onWall(plane, { u: at.u + random.normal(sd), v: at.v + random.normal(sd), sd })!;
       off.x.push(seen.x - 1800);
       off.y.push(seen.y - 1500);
     }
@@ -213,20 +194,20 @@ describe('the wall’s plane in a picture', () => {
       );
       const place = { x: random.between(300, 2700), y: random.between(300, 2100) };
       const at = shoot(lens, place.x, place.y);
-      const seen = onWall(plane, at.u + random.normal(sd), at.v + random.normal(sd))!;
+      const seen = onWall(plane, { u: at.u + random.normal(sd), v: at.v + random.normal(sd), sd })!;
       off.push(Math.hypot(seen.x - place.x, seen.y - place.y));
     }
     expect(off.sort((a, b) => a - b)[RUNS / 2]!).toBeLessThan(4);
   });
 
   it('of a small sheet at one end is doubted far from it, and says by how much', () => {
-    const lens: Lens = { focal: 3200, yaw: 10, pitch: 0, roll: 0, at: { x: 1200, y: 1300, z: 3600 } };
+    const lens = pinhole({ focal: 3200, yaw: 10, pitch: 0, roll: 0, at: { x: 1200, y: 1300, z: 3600 } });
     const plane = planeOf(tapped(lens, rectangle(100, 1300, 210, 297)), 1.5);
     expect(drawnDoubt(plane, 200, 1400)).toBeLessThan(10);
     expect(drawnDoubt(plane, 2700, 1400)).toBeGreaterThan(100);
   });
 
-  const straight: Lens = { focal: 3000, yaw: 0, pitch: 0, roll: 0, at: { x: 1500, y: 1200, z: 3500 } };
+  const straight = pinhole({ focal: 3000, yaw: 0, pitch: 0, roll: 0, at: { x: 1500, y: 1200, z: 3500 } });
   it.each([
     ['three taps', (t: Tapped[]) => t.slice(0, 3), 'too-few'],
     [
@@ -247,7 +228,7 @@ describe('the wall’s plane in a picture', () => {
     ],
     ['left for right', (t: Tapped[]) => t.map((p) => ({ ...p, u: SIZE.width - p.u })), 'mirrored'],
   ] as const)('says nothing of %s, and why', (_, spoil, why) => {
-    expect(wallPlane(spoil(tapped(straight, CORNERS)), 1)).toEqual({ ok: false, why });
+    expect(wallPlane(known(spoil(tapped(straight, CORNERS)), 1))).toEqual({ ok: false, why });
   });
 });
 
@@ -281,7 +262,7 @@ describe('the camera before the wall', () => {
   });
 
   it('taken straight on says that its focal length is assumed, and draws what lies on the wall as it is', () => {
-    const lens: Lens = { focal: 2900, yaw: 0, pitch: 0, roll: 0, at: { x: 1500, y: 1200, z: 3500 } };
+    const lens = pinhole({ focal: 2900, yaw: 0, pitch: 0, roll: 0, at: { x: 1500, y: 1200, z: 3500 } });
     const plane = planeOf(tapped(lens, CORNERS));
     const found = cameraBefore(plane, SIZE);
     if (!found.ok) throw new Error(found.why);
@@ -297,7 +278,7 @@ describe('the camera before the wall', () => {
   });
 
   it('has the wall’s plane for what has no depth', () => {
-    const lens: Lens = { focal: 3100, yaw: 30, pitch: -5, roll: 3, at: { x: -200, y: 1300, z: 3000 } };
+    const lens = pinhole({ focal: 3100, yaw: 30, pitch: -5, roll: 3, at: { x: -200, y: 1300, z: 3000 } });
     const plane = planeOf(tapped(lens, CORNERS));
     const found = cameraBefore(plane, SIZE);
     if (!found.ok) throw new Error(found.why);

@@ -1,11 +1,11 @@
 import type { Job, Plan } from '@steddo/contract';
 import { cornersOf, poseOf, reachModelOf, type SetPoseMm } from '@steddo/core';
-import { seenAt, type Camera, type PicturePlace, type WallPlane } from '@steddo/core/photo';
+import { seenAt, type Camera, type PicturePlace, type SeenWall, type WallPlane } from '@steddo/core/photo';
 import { setDepth } from './setDepth';
 
 /** What is drawn on a photograph, in the picture's own pixels, in the order in which it is drawn. */
 export interface PhotoShape {
-  role: 'shadow' | 'side' | 'face' | 'screen' | 'plate' | 'hole';
+  role: 'shadow' | 'side' | 'face' | 'screen' | 'plate' | 'hole' | 'outline';
   points: readonly PicturePlace[];
   /** A line and no surface. */
   open?: boolean;
@@ -183,4 +183,25 @@ function marksOf(plan: Plan): Marked[] {
     },
   ]);
   return [...(corners ? [{ role: 'plate' as const, places: corners }] : []), ...crosses];
+}
+
+/** What was laid, or the things that stand in the room, outlined where they are seen: whether the picture agrees shows at once. */
+export function outlinesOf(job: Job, { plane, camera }: SeenWall, what: 'references' | 'things'): PhotoShape[] {
+  const boxes: Place[][] =
+    what === 'references'
+      ? plane.references.map((corners) => corners.map(({ x, y }) => ({ x, y, z: 0 })))
+      : (job.room.objects ?? [])
+          .filter((o) => (o.wall ?? 'main') === 'main')
+          .map(({ left, right, bottom, top, out = 0 }) => [
+            { x: left, y: top, z: out },
+            { x: right, y: top, z: out },
+            { x: right, y: bottom, z: out },
+            { x: left, y: bottom, z: out },
+          ]);
+  return boxes.flatMap((corners): PhotoShape[] => {
+    const points = [...corners, corners[0]!].map((p) => seenAt(plane, camera, p.x, p.y, p.z));
+    return points.every((p) => p !== undefined)
+      ? [{ role: 'outline', points: points as PhotoShape['points'], open: true }]
+      : [];
+  });
 }

@@ -41,6 +41,17 @@ function lookFirstText(v: FindingValues['look-first'], say: Wording): string {
   return `Look first at ${holeList(v.holes)}.${half}${zones.join('')} ${why}. A finder misses cables that do not touch the board, and sees no plastic pipe. If in doubt, do not drill.`;
 }
 
+/** A thing that a picture has measured, and what is no further from it than that may be out. */
+function tapeFirstText({ object, holes, plate, set, doubtMm }: FindingValues['tape-it-first'], say: Wording): string {
+  const near = [
+    ...(holes.length > 0 ? [holeList(holes)] : []),
+    ...(plate ? ['the plate'] : []),
+    ...(set ? ['the set'] : []),
+  ];
+  const many = near.length > 1 || holes.length > 1;
+  return `${capital(say.thing(object))} is known from a photograph, within ${say.length(doubtMm)}, and ${list(near)} ${many ? 'are' : 'is'} no further from it. Tape it before you drill.`;
+}
+
 /** What is to be cut: for a thing of the room, else the board before noggings. */
 const cutName = (object: string, say: Wording): string =>
   object === '' ? 'the opening for the noggings' : say.thing(object);
@@ -53,6 +64,7 @@ const SENTENCES: Sentences = {
   ...BENCH_SENTENCES,
   ...BOX_SENTENCES,
   'look-first': (v, say) => lookFirstText(v, say),
+  'tape-it-first': (v, say) => tapeFirstText(v, say),
   'seen-at-hole': (v) =>
     v.what === 'live'
       ? `${holeList(v.holes)}: the finder showed a live wire there. Do not drill. Look into both bays, or move the holes.`

@@ -53,7 +53,21 @@ export { roomKindName } from './cornerFindings';
 export { dayStepText, minutesText, whoName, type StepFacts } from './steps';
 export { comfortText, customerNotes, offerTitle } from './customer';
 export { pictureOf } from './pictures';
-export { CORNER_NAMES, MOST_DRAWN_DOUBT_MM, drawnDoubtText, photoFault } from './photo';
+export {
+  CORNER_NAMES,
+  MOST_DRAWN_DOUBT_MM,
+  MOST_MEASURED_DOUBT_MM,
+  bendText,
+  drawnDoubtText,
+  fromPhotoText,
+  measuredText,
+  photoFault,
+  photoTrouble,
+  referenceName,
+  standsOutText,
+  tooDoubtfulText,
+  type ReferenceWhat,
+} from './photo';
 export { enoughText, FELT_TEXT, lookStepText, nextLookText, nextLookWhy, seenName, servedName, wayName } from './looks';
 export {
   changedHoles,

@@ -18,6 +18,9 @@ export function moveBox(
     value: box[side],
   }));
   const puts = sides.map((s): Command => ({ do: 'put', ...s }));
+  // a thumb is no tape: what a picture has measured stays doubted
+  if (job.room.objects?.some((o) => path === `room.objects.${o.id}` && o.photo !== undefined))
+    return { do: 'all', commands: puts };
   return withoutGuesses(
     job,
     sides.map((s) => s.path),
@@ -60,7 +63,18 @@ function withoutGuesses(job: Job, paths: readonly JobPath[], commands: Command[]
   const kept = guessed.filter((g) => !paths.some((p) => g === p || g.startsWith(`${p}.`)));
   const [only] = commands;
   if (kept.length === guessed.length) return commands.length === 1 && only ? only : { do: 'all', commands };
+  const settled = tapedNow(job, paths, kept).map((path): Command => ({ do: 'drop', path }));
   const guesses: Command =
     kept.length === 0 ? { do: 'drop', path: 'guessed' } : { do: 'put', path: 'guessed', value: kept };
-  return { do: 'all', commands: [...commands, guesses] };
+  return { do: 'all', commands: [...commands, guesses, ...settled] };
+}
+
+/** Of things that were measured by a picture what goes with the last of their edges that a tape has settled. */
+function tapedNow({ room }: Job, paths: readonly JobPath[], kept: readonly string[]): JobPath[] {
+  return (room.objects ?? []).flatMap((o): JobPath[] => {
+    const path = `room.objects.${o.id}` as const;
+    const meant = paths.some((p) => p.startsWith(`${path}.`));
+    if (!meant || o.photo === undefined || kept.some((g) => g.startsWith(`${path}.`))) return [];
+    return [`${path}.photo`, ...(o.doubt === undefined ? [] : [`${path}.doubt` as const])];
+  });
 }

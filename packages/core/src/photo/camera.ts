@@ -1,4 +1,7 @@
-import { inPicture, type PicturePlace, type WallPlane } from './wallPlane';
+import { projected, unprojected } from './homography';
+import { bent } from './lens';
+import type { PicturePlace, PictureSize } from './pictures';
+import type { WallPlane } from './wallPlane';
 
 /** A camera before the wall: what is out of the wall's plane has its place in the picture too. */
 export interface Camera {
@@ -15,11 +18,6 @@ export interface Camera {
 export type CameraFault = 'behind-the-wall';
 export type Found = { ok: true; camera: Camera } | { ok: false; why: CameraFault };
 
-export interface PictureSize {
-  width: number;
-  height: number;
-}
-
 /** Of the picture's longer edge: a phone's usual lens, 26 mm on a film 36 mm wide. Common practice. */
 const USUAL_FOCAL = 26 / 36;
 /** Focal lengths to the longer edge that cameras have: from 90 degrees across to 12. Another one is a sign that the picture says nothing of it. */
@@ -35,9 +33,9 @@ type Three = [number, number, number];
  * (Zhang's, from memory), solved together by least squares; in a picture taken straight on both say nothing, and a
  * usual one is assumed.
  *
- * Fails where the wall would be seen from behind.
+ * `assume` is taken instead of what the picture says. Fails where the wall would be seen from behind.
  */
-export function cameraBefore(plane: Pick<WallPlane, 'matrix'>, { width, height }: PictureSize): Found {
+export function cameraBefore(plane: Pick<WallPlane, 'matrix'>, { width, height }: PictureSize, assume?: number): Found {
   const [cu, cv] = [width / 2, height / 2];
   const m = plane.matrix;
   // the picture's middle becomes the origin, the wall's mm metres
@@ -48,9 +46,9 @@ export function cameraBefore(plane: Pick<WallPlane, 'matrix'>, { width, height }
   ];
   const [a, b, c] = [column(0, MM), column(1, MM), column(2, 1)];
   const longer = Math.max(width, height);
-  const found = focalOf(a, b);
+  const found = assume === undefined ? focalOf(a, b) : undefined;
   const known = found !== undefined && found >= FOCALS.least * longer && found <= FOCALS.most * longer;
-  const focal = known ? found : USUAL_FOCAL * longer;
+  const focal = known ? found : (assume ?? USUAL_FOCAL * longer);
   const unfocused = ([x, y, z]: Three): Three => [x / focal, y / focal, z];
   const [right, up, origin] = [unfocused(a), unfocused(b), unfocused(c)];
   const scale = 2 / (length(right) + length(up));
@@ -79,16 +77,30 @@ export function cameraBefore(plane: Pick<WallPlane, 'matrix'>, { width, height }
  * place, which the taps were fitted to, is taken: what is drawn there lies where it was tapped.
  */
 export function seenAt(
-  plane: Pick<WallPlane, 'matrix'>,
+  plane: Pick<WallPlane, 'matrix' | 'bend'>,
   { matrix }: Camera,
   x: number,
   y: number,
   z: number,
 ): PicturePlace | undefined {
-  const foot = inPicture(plane, x, y);
-  if (z === 0 || !foot) return foot;
+  const foot = projected(plane.matrix, x, y);
+  if (z === 0 || !foot) return foot && bent(plane.bend, foot);
   const [at, base] = [project(matrix, x, y, z), project(matrix, x, y, 0)];
-  return at && base && { u: foot.u + at.u - base.u, v: foot.v + at.v - base.v };
+  return at && base && bent(plane.bend, { u: foot.u + at.u - base.u, v: foot.v + at.v - base.v });
+}
+
+/**
+ * Where something that stands `z` mm out of the wall is, that is seen there; undefined where the ray does not meet it.
+ * The camera's ray is straight: two linear equations, as for the wall itself.
+ */
+export function frontOfWall(
+  { matrix: m }: Camera,
+  { u, v }: PicturePlace,
+  z: number,
+): { x: number; y: number } | undefined {
+  const out = (row: number) => m[row + 2]! * z + m[row + 3]!;
+  const plane = [m[0]!, m[1]!, out(0), m[4]!, m[5]!, out(4), m[8]!, m[9]!, out(8)];
+  return unprojected(plane, { u, v });
 }
 
 function project(m: readonly number[], x: number, y: number, z: number): PicturePlace | undefined {

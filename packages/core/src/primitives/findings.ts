@@ -124,6 +124,7 @@ export interface FindingValues {
     zoneWay: string[];
     zoneObject: string[];
   };
+  'tape-it-first': { object: string; holes: string[]; plate: boolean; set: boolean; doubtMm: number };
   'seen-at-hole': { holes: string[]; what: string };
   'seen-at-opening': { object: string; what: string };
   'opening-unlooked': { object: string; from: string; what: string };

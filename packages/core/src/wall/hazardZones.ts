@@ -49,8 +49,9 @@ function waysOf(item: Item, { what, ways }: Served): readonly RunWay[] {
   return upright ? ['up', 'down', 'at'] : ['left', 'right', 'at'];
 }
 
-function boxOf({ left, right, bottom, top }: Item, way: RunWay, wall: { width: number; height: number }) {
-  const m = ZONE_MARGIN_MM;
+function boxOf({ left, right, bottom, top, doubt = 0 }: Item, way: RunWay, wall: { width: number; height: number }) {
+  // what was measured by a picture may be served from beside where it is drawn
+  const m = ZONE_MARGIN_MM + doubt;
   const across = { left: left - m, right: right + m };
   const level = { bottom: bottom - m, top: top + m };
   switch (way) {
