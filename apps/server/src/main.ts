@@ -1,8 +1,8 @@
-import { chmodSync, existsSync, readFileSync } from 'node:fs';
+import { chmodSync, existsSync, readFileSync, readdirSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import { createServer as createPlain, type RequestListener, type Server } from 'node:http';
 import { createServer as createEncrypted } from 'node:https';
-import { resolve } from 'node:path';
+import { basename, join, resolve } from 'node:path';
 import { text } from 'node:stream/consumers';
 import { createSecureContext } from 'node:tls';
 import { fileURLToPath } from 'node:url';
@@ -26,6 +26,8 @@ import { seed } from './seed';
 import { Watch } from './watch';
 
 const MIGRATIONS = fileURLToPath(new URL('../drizzle', import.meta.url));
+/** Of demo rooms, by the room's id. */
+const PICTURES = fileURLToPath(new URL('../pictures', import.meta.url));
 const STOP_MS = 5000;
 const HOUR_MS = 3_600_000;
 /** A connection that is closed sooner is closed under requests of those who ask every few seconds. */
@@ -42,6 +44,12 @@ const parts = { migrations: MIGRATIONS, newId: randomUUID, now };
 function giveUp(lines: readonly string[]): never {
   process.stderr.write(lines.map((line) => `steddo: ${line}\n`).join(''));
   process.exit(1);
+}
+
+/** The pictures of the demo's walls; an installation that left them out has none. */
+function demoPictures(): Map<string, Buffer> {
+  const names = existsSync(PICTURES) ? readdirSync(PICTURES).filter((n) => n.endsWith('.jpg')) : [];
+  return new Map(names.map((n) => [basename(n, '.jpg'), readFileSync(join(PICTURES, n))]));
 }
 
 interface Opened {
@@ -64,7 +72,7 @@ async function serve(settings: Settings): Promise<void> {
   const { store, release } = await open(place);
   if (isBeyond(reach) && (await store.read(passcodeHash)) === undefined)
     giveUp(['there is no crew passcode, and the rooms would be open to everybody: set one with "passcode" first']);
-  await seed(store, settings.seed, now, randomUUID);
+  await seed(store, settings.seed, now, randomUUID, settings.seed === 'demo' ? demoPictures() : undefined);
   let aside: RoomList['aside'] = [];
   const watch = new Watch(true);
   const app = await makeApp({

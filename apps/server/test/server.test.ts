@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { guestRoom } from '@steddo/samples';
 import { openStore } from '../src/db/client';
 import { DatabaseError } from '../src/db/databaseErrors';
@@ -110,11 +111,32 @@ describe('seed', () => {
       'Changed',
       'Clockmaker’s bench',
       'Hallway niche',
+      'Landing study, by its photograph',
       'Narrowboat cabin',
       'Sewing corner',
       'Stove parlour',
     ]);
     expect((await http.get('/api/catalogue')).body.mounts.length).toBeGreaterThan(27);
+  });
+});
+
+describe('the seed’s pictures', () => {
+  it('come with their rooms, once, and a picture of no room that is known stays out', async () => {
+    const { http, store } = await openServer();
+    const bytes = readFileSync(join(__dirname, '../pictures/guest-room.jpg'));
+    const pictures = new Map([
+      ['guest-room', bytes],
+      ['attic-snug', bytes],
+    ]);
+    await seed(store, 'demo', now, newId, pictures);
+    await seed(store, 'demo', now, newId, pictures);
+    const { job } = (await http.get('/api/rooms/guest-room')).body;
+    expect(job.photos).toMatchObject([
+      { id: 'wall', of: 'room', size: bytes.length, plane: { references: [{ what: 'wall' }] } },
+    ]);
+    const back = await http.get('/api/rooms/guest-room/pictures/wall').buffer(true);
+    expect(Buffer.compare(back.body as Buffer, bytes)).toBe(0);
+    expect((await http.get('/api/rooms/attic-snug')).body.job.photos).toBeUndefined();
   });
 });
 

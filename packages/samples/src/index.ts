@@ -7,9 +7,11 @@ export {
   demoRooms,
   guestRoom,
   hallwayNiche,
+  landingStudy,
   narrowboatCabin,
   sewingCorner,
   smallestRoom,
   smallestStudWall,
   stoveParlour,
 } from './jobs';
+export { photographed, type Photographed } from './photographed';

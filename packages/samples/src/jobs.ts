@@ -4,6 +4,7 @@ import bench from '../jobs/clockmakers-bench.json' with { type: 'json' };
 import bar from '../jobs/breakfast-bar.json' with { type: 'json' };
 import guest from '../jobs/guest-room.json' with { type: 'json' };
 import niche from '../jobs/hallway-niche.json' with { type: 'json' };
+import study from '../jobs/landing-study.json' with { type: 'json' };
 import cabin from '../jobs/narrowboat-cabin.json' with { type: 'json' };
 import sewing from '../jobs/sewing-corner.json' with { type: 'json' };
 import parlour from '../jobs/stove-parlour.json' with { type: 'json' };
@@ -25,6 +26,7 @@ export const sewingCorner = valid('sewing-corner', sewing);
 export const clockmakersBench = valid('clockmakers-bench', bench);
 export const hallwayNiche = valid('hallway-niche', niche);
 export const narrowboatCabin = valid('narrowboat-cabin', cabin);
+export const landingStudy = valid('landing-study', study);
 export const smallestRoom = valid('minimal', minimal);
 export const smallestStudWall = valid('minimal-imperial', minimalImperial);
 
@@ -38,4 +40,5 @@ export const demoRooms: readonly { id: string; job: Job }[] = [
   { id: 'clockmakers-bench', job: clockmakersBench },
   { id: 'hallway-niche', job: hallwayNiche },
   { id: 'narrowboat-cabin', job: narrowboatCabin },
+  { id: 'landing-study', job: landingStudy },
 ];
