@@ -13,6 +13,7 @@ import {
 } from '@steddo/drawing';
 import { useRoomContext } from '../state/roomState';
 import { type BuiltStage, type ViewName } from '../state/stageIds';
+import { Slider } from '../ui/Slider';
 import { Tap } from '../ui/Tap';
 import { target, usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
@@ -24,7 +25,8 @@ import { FaceView } from './FaceView';
 import { HeightHandle } from './HeightHandle';
 import { ItemHandles } from './ItemHandles';
 import { floorMovables } from './movables';
-import { useCanvas } from '../state/canvasState';
+import { HALF_BEHIND, useCanvas } from '../state/canvasState';
+import { useHasFlatWall } from '../state/useFlatWall';
 
 export interface CanvasProps {
   stage: BuiltStage;
@@ -74,7 +76,8 @@ interface OneProps extends Omit<CanvasProps, 'wide' | 'views'> {
 }
 
 function OneView({ name, tabs, onTab, ...props }: OneProps) {
-  const { zoomer } = useCanvas();
+  const { zoomer, behind, setBehind } = useCanvas();
+  const photographed = useHasFlatWall();
   const [whole, setWhole] = useState(false);
   const [closer, setCloser] = useState(false);
   const focused = name === 'face' && props.stage !== 'room';
@@ -97,6 +100,14 @@ function OneView({ name, tabs, onTab, ...props }: OneProps) {
           </View>
         )}
         <View style={{ flex: 1 }} />
+        {name === 'face' && photographed ? (
+          <Link
+            label={behind > 0 ? 'take the photograph away' : 'show the photograph behind it'}
+            testID="behind"
+            text={behind > 0 ? 'no photo' : 'photo'}
+            onPress={() => setBehind(behind > 0 ? 0 : HALF_BEHIND)}
+          />
+        ) : null}
         {closer ? (
           <Link
             label="back to the whole drawing"
@@ -115,6 +126,16 @@ function OneView({ name, tabs, onTab, ...props }: OneProps) {
       </View>
       <View style={{ flex: 1, minHeight: 0 }}>
         <Named key={name} name={name} whole={whole} {...(main ? { zoomer, onZoomed: setCloser } : {})} {...props} />
+        {name === 'face' && photographed && behind > 0 ? (
+          <View style={{ position: 'absolute', left: 12, top: 0 }}>
+            <Slider
+              label="how much of the photograph shows"
+              value={behind}
+              onChange={setBehind}
+              testID="behind-share"
+            />
+          </View>
+        ) : null}
       </View>
     </View>
   );

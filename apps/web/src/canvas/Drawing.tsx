@@ -37,10 +37,12 @@ export interface DrawingProps {
   onZoomed?: (closer: boolean) => void;
   units: Units;
   over?: (view: SceneView) => ReactNode;
+  /** Between the wall and what is drawn on it. */
+  behind?: (view: SceneView) => ReactNode;
 }
 
 /** A scene to scale: shapes, tape, names, a scale bar. */
-export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, units, over }: DrawingProps) {
+export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, units, over, behind }: DrawingProps) {
   const palette = usePalette();
   const [size, setSize] = useState({ width: 0, height: 0 });
   const { width, height } = size;
@@ -61,10 +63,11 @@ export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, u
   const low = usePosture() === 'low';
   // the large one of its page: the wheel over it is not for scrolling
   const main = handed !== undefined;
-  const under = useLayer(scene, (s) => !MOVING.has(s.role) && !ON_TOP.has(s.role));
+  const ground = useLayer(scene, (s) => s.role === 'wall');
+  const under = useLayer(scene, (s) => s.role !== 'wall' && !MOVING.has(s.role) && !ON_TOP.has(s.role));
   const moving = useLayer(scene, (s) => MOVING.has(s.role));
   const onTop = useLayer(scene, (s) => !MOVING.has(s.role) && ON_TOP.has(s.role));
-  const still = useMemo(() => [...under, ...onTop], [under, onTop]);
+  const still = useMemo(() => [...ground, ...under, ...onTop], [ground, under, onTop]);
   const placed = useMemo(() => (width > 0 ? tapeOn(scene, view, size) : []), [scene, view, size, width]);
   return (
     <View
@@ -94,6 +97,8 @@ export function Drawing({ scene, box, label, testID, zoomer: handed, onZoomed, u
             cursor: closer ? 'grab' : 'auto',
           }}
         >
+          <Shapes shapes={ground} view={view} palette={palette} />
+          {behind?.(view)}
           <Shapes shapes={under} view={view} palette={palette} />
           <Shapes shapes={moving} view={view} palette={palette} />
           <Shapes shapes={onTop} view={view} palette={palette} />

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { faceScene, mirrorScene, mirrored, unfoldedFace, type LabelSet } from '@steddo/drawing';
+import { faceScene, mirrorScene, mirrored, unfoldedFace, type LabelSet, type View as SceneView } from '@steddo/drawing';
 import { useRoomContext, useSeenWall } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
 import { useCanvas } from '../state/canvasState';
@@ -9,6 +9,7 @@ import { CornerHandles } from './CornerHandles';
 import { Drawing, type DrawingProps } from './Drawing';
 import { ItemHandles } from './ItemHandles';
 import { wallMovables } from './movables';
+import { useFlatWall, type FlatWall } from '../state/useFlatWall';
 import { SetHandle } from './SetHandle';
 import { ToolHandle } from './ToolHandle';
 import { TraceLayer } from './TraceLayer';
@@ -26,7 +27,8 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
   const swung = useSwung(stage);
   const look = useWallLook(stage);
   const tool = useTool(stage);
-  const { trace: asked, held } = useCanvas();
+  const { trace: asked, held, behind } = useCanvas();
+  const flat = useFlatWall(behind > 0);
   // each is traced at its own stage
   const trace = (asked === 'zone' && stage === 'room') || (asked === 'backing' && stage === 'wall');
   const zone = job.room.wall.zones?.find((z) => z.id === held && (z.wall ?? 'main') === 'main');
@@ -50,6 +52,9 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
       units={job.units}
       label={`the wall, face on, to scale: ${describe(job.title, Boolean(plan.placement))}`}
       testID="face"
+      {...(flat && behind > 0 && !unfolded && !turned
+        ? { behind: (view) => <Behind flat={flat} view={view} share={behind} /> }
+        : {})}
       over={(shown) => {
         const view = turned ? mirrored(shown, width) : shown;
         return (
@@ -71,6 +76,23 @@ export function FaceView({ stage, labels, movable, whole, ...zoom }: FaceProps) 
           </>
         );
       }}
+    />
+  );
+}
+
+/** The photograph of the wall, to scale, under everything that is drawn on it. */
+function Behind({ flat, view, share }: { flat: FlatWall; view: SceneView; share: number }) {
+  const [a, b] = [view.toPx(0, flat.height), view.toPx(flat.width, 0)];
+  return (
+    <image
+      href={flat.url}
+      x={a.x}
+      y={a.y}
+      width={b.x - a.x}
+      height={b.y - a.y}
+      opacity={share}
+      preserveAspectRatio="none"
+      data-testid="flat-wall"
     />
   );
 }

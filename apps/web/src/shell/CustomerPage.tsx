@@ -16,6 +16,7 @@ import { Txt } from '../ui/Txt';
 import { Figure } from '../work/Figure';
 import { usePosture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
+import { photoPath } from '../state/photoPath';
 import { useRoomContext } from '../state/roomState';
 import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomFrame';
@@ -30,10 +31,7 @@ function Choosing({ id, wide }: { id: string; wide: boolean }) {
   const crew = useFollowed(crewState);
   const [sending, setSending] = useState(false);
   const back = () => router.replace(`/room/${id}/height`);
-  const onPhoto = () => {
-    const latest = job.photos?.filter((p) => p.of === 'room').at(-1);
-    router.push(latest ? `/room/${id}/photo?picture=${latest.id}` : `/room/${id}/pictures`);
-  };
+  const onPhoto = () => router.push(photoPath(id, job));
   const take = (rule: HeightRule | undefined) => {
     if (rule) dispatch(followHeightRule(job, rule));
     back();

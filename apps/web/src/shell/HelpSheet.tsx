@@ -27,6 +27,7 @@ const KEYS: readonly [keys: string, what: string][] = [
   ['arrows', 'move what has the focus, with shift by ten'],
   ['+  −  0', 'bring the drawing closer, further, back'],
   ['u', 'inches or millimetres'],
+  ['p', 'the photograph behind the wall, on and off'],
   ['ctrl z, ctrl y', 'undo, redo'],
   ['?', 'this list'],
   ['escape', 'close what is open'],

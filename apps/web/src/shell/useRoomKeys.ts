@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { rooms } from '../data/shared';
 import { usePad } from '../pad/PadContext';
-import { useCanvas } from '../state/canvasState';
+import { HALF_BEHIND, useCanvas } from '../state/canvasState';
 import { useHelp } from '../state/helpState';
 import { useJob, useRoomContext } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
@@ -14,7 +14,7 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
   const units = useJob((j) => j.units);
   const stages = useJob((j) => stagesOf(j, stage), sameContent);
   const { isEntering } = usePad();
-  const { zoomer } = useCanvas();
+  const { zoomer, behind, setBehind } = useCanvas();
   const { show } = useHelp();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -29,6 +29,7 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
       }
       if (isEntering()) return;
       if (key === '?') show();
+      if (key === 'p') setBehind(behind > 0 ? 0 : HALF_BEHIND);
       if (key === '+' || key === '=') zoomer.current?.closer();
       if (key === '-') zoomer.current?.further();
       if (key === '0') zoomer.current?.fitted();
@@ -43,5 +44,5 @@ export function useRoomKeys(stage: BuiltStage, id: string): void {
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [stage, stages, id, goTo, dispatch, units, readOnly, isEntering, zoomer, show]);
+  }, [stage, stages, id, goTo, dispatch, units, readOnly, isEntering, zoomer, show, behind, setBehind]);
 }

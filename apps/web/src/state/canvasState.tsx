@@ -22,6 +22,9 @@ interface CanvasState {
   /** What is traced over the wall with a thumb, corner to corner. */
   trace: Trace | undefined;
   setTrace: (trace: Trace | undefined) => void;
+  /** How much of the photograph shows behind the wall, face on: 0 nothing, 1 all of it. */
+  behind: number;
+  setBehind: (share: number) => void;
   /** Brings the large drawing closer, further, or to where it fits. */
   zoomer: RefObject<Zoomer | undefined>;
 }
@@ -45,13 +48,33 @@ export function CanvasProvider({ children }: { children: ReactNode }) {
   const [held, setHeld] = useState<string>();
   const [wall, setWall] = useState<CornerWall>('main');
   const [trace, setTrace] = useState<Trace>();
+  const [behind, setBehind] = useState(0);
   const zoomer = useRef<Zoomer>(undefined);
   const value = useMemo(
-    () => ({ view, setView, ask, setAsk, screw, setScrew, held, setHeld, wall, setWall, trace, setTrace, zoomer }),
-    [view, ask, screw, held, wall, trace],
+    () => ({
+      view,
+      setView,
+      ask,
+      setAsk,
+      screw,
+      setScrew,
+      held,
+      setHeld,
+      wall,
+      setWall,
+      trace,
+      setTrace,
+      behind,
+      setBehind,
+      zoomer,
+    }),
+    [view, ask, screw, held, wall, trace, behind],
   );
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
+
+/** Half of it is what both the photograph and the drawing can be read through. */
+export const HALF_BEHIND = 0.5;
 
 export function useCanvas(): CanvasState {
   const state = useContext(Context);

@@ -46,7 +46,7 @@ async function takeOne(
 export async function keepPicture(
   room: string,
   of: string,
-  made: Reduced,
+  made: Reduced & { drawn?: boolean },
   dispatch: (command: Command) => readonly Fault[],
 ): Promise<string | undefined> {
   const id = newId();
@@ -57,7 +57,15 @@ export async function keepPicture(
       ? 'was not kept: this device is full, and no picture that the server has is left to make room. Make room on the device, or wait for a signal.'
       : 'was not kept: the browser lets no picture be stored on this device';
   }
-  const value = { id, of, at: new Date().toISOString(), size: made.bytes.length, type: 'image/jpeg' };
+  const { bytes, drawn } = made;
+  const value = {
+    id,
+    of,
+    at: new Date().toISOString(),
+    size: bytes.length,
+    type: 'image/jpeg',
+    ...(drawn ? { drawn } : {}),
+  };
   const [fault] = dispatch({ do: 'put', path: `photos.${id}`, value });
   if (!fault) return undefined;
   await pictures.forget(room, id);

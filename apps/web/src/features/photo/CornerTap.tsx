@@ -8,10 +8,12 @@ export interface CornerProps {
   tap: PicturePlace;
   /** Of the picture as it is shown. */
   scale: number;
+  /** How large it can be taken hold of, px. */
+  reach: number;
   /** It has been laid before: a finger moves it by a part of its own way. */
   fine: boolean;
   testID: string;
-  onMove: (to: PicturePlace, done: boolean) => void;
+  onMove: (to: PicturePlace, how: 'moving' | 'dragged' | 'keyed') => void;
 }
 
 const STEPS: Record<string, [number, number]> = {
@@ -32,23 +34,24 @@ function geared(dx: number, dy: number): number {
 }
 
 /** A corner to be laid onto the picture: dragged by a finger, or by the arrow keys a pixel at a time. */
-export function CornerTap({ name, tap, scale, fine, testID, onMove }: CornerProps) {
+export function CornerTap({ name, tap, scale, reach, fine, testID, onMove }: CornerProps) {
   const palette = usePalette();
-  const from = useRef(tap);
+  // as it was when it was taken: laid by this very drag it does not begin to lag
+  const from = useRef({ ...tap, fine });
   const to = (dx: number, dy: number): PicturePlace => {
-    const gear = (fine ? geared(dx, dy) : 1) / scale;
+    const gear = (from.current.fine ? geared(dx, dy) : 1) / scale;
     return { u: from.current.u + dx * gear, v: from.current.v + dy * gear };
   };
   const drag = useDrag(
     {
       onDown: () => {
-        from.current = tap;
-        onMove(tap, false);
+        from.current = { ...tap, fine };
+        onMove(tap, 'moving');
       },
-      onMove: (dx, dy) => onMove(to(dx, dy), false),
-      onDone: (dx, dy) => onMove(to(dx, dy), true),
-      onTap: () => onMove(tap, true),
-      onCancel: () => onMove(from.current, true),
+      onMove: (dx, dy) => onMove(to(dx, dy), 'moving'),
+      onDone: (dx, dy) => onMove(to(dx, dy), 'dragged'),
+      onTap: () => onMove(tap, 'dragged'),
+      onCancel: () => onMove({ u: from.current.u, v: from.current.v }, 'keyed'),
     },
     true,
   );
@@ -57,7 +60,7 @@ export function CornerTap({ name, tap, scale, fine, testID, onMove }: CornerProp
     if (!step) return;
     e.preventDefault();
     const by = e.shiftKey ? FAST : 1;
-    onMove({ u: tap.u + by * step[0], v: tap.v + by * step[1] }, true);
+    onMove({ u: tap.u + by * step[0], v: tap.v + by * step[1] }, 'keyed');
   };
   return (
     <div
@@ -71,15 +74,20 @@ export function CornerTap({ name, tap, scale, fine, testID, onMove }: CornerProp
       onKeyDown={onKeyDown}
       style={{
         position: 'absolute',
-        left: tap.u * scale - target / 2,
-        top: tap.v * scale - target / 2,
-        width: target,
-        height: target,
+        left: tap.u * scale - reach / 2,
+        top: tap.v * scale - reach / 2,
+        width: reach,
+        height: reach,
         cursor: 'grab',
         touchAction: 'none',
       }}
     >
-      <svg width={target} height={target} aria-hidden="true">
+      <svg
+        width={target}
+        height={target}
+        aria-hidden="true"
+        style={{ position: 'absolute', left: (reach - target) / 2, top: (reach - target) / 2, pointerEvents: 'none' }}
+      >
         {[4, 1.5].map((width) => (
           <path
             key={width}

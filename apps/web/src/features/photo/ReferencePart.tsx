@@ -1,129 +1,115 @@
-import { useState } from 'react';
 import { View } from 'react-native';
-import type { Job } from '@steddo/contract';
-import { parseTape, tapeOf } from '@steddo/core';
-import { SHEETS, photoReference, type PhotoReference } from '@steddo/core/photo';
-import { itemName } from '@steddo/text';
+import type { Job, PhotoPlane, PhotoReference } from '@steddo/contract';
+import type { Command } from '@steddo/core';
+import { referenceName, type ReferenceWhat } from '@steddo/text';
+import type { Field } from '../../pad/fields';
+import { TapeFields } from '../../pad/TapeField';
+import { useRoomContext } from '../../state/roomState';
 import { Choice } from '../../ui/Choice';
-import { LineInput } from '../../ui/LineInput';
-import { usePalette } from '../../ui/tokens';
-import { Txt } from '../../ui/Txt';
+import { anotherReference, withTaped } from './laidCrosses';
 
-const SHEET_NAMES: Record<keyof typeof SHEETS, string> = { a4: 'an A4 sheet', letter: 'a letter sheet' };
-type Sheet = keyof typeof SHEETS;
-const isSheet = (key: string): key is Sheet => key in SHEETS;
+const SHEETS: readonly ReferenceWhat[] = ['a4', 'letter', 'taped'];
 
-/** What has the four corners: the wall itself, a thing on it, or a sheet of paper taped up where the tape says. */
+/** What has the four corners: the wall itself, a thing on it, a sheet taped up, or four marks; and where the tape says it is. */
 export function ReferencePart({
-  job,
-  disabled,
-  onChoose,
+  photo,
+  plane,
+  at,
+  onPlane,
+  write,
 }: {
-  job: Job;
-  disabled: boolean;
-  onChoose: (places: PhotoReference) => void;
+  photo: string;
+  plane: PhotoPlane;
+  at: 0 | 1;
+  onPlane: (plane: PhotoPlane) => void;
+  /** As a command, for what the pad takes. */
+  write: (change: (plane: PhotoPlane) => PhotoPlane, job: Job) => Command;
 }) {
-  const [chosen, setChosen] = useState('wall');
-  const [where, setWhere] = useState({ left: '', bottom: '' });
-  const things = (job.room.objects ?? []).filter((o) => o.wall === undefined && o.right > o.left && o.top > o.bottom);
+  const { job, readOnly, say } = useRoomContext();
+  const reference = plane.references?.[at];
+  const things = (job.room.objects ?? []).filter(
+    (o) => o.wall === undefined && o.photo === undefined && o.right > o.left && o.top > o.bottom,
+  );
   const options = [
-    { value: 'wall', name: 'the wall' },
-    ...things.map((o) => ({ value: `thing:${o.id}`, name: o.name ?? itemName(o.kind) })),
-    ...(Object.keys(SHEETS) as Sheet[]).map((s) => ({ value: s as string, name: SHEET_NAMES[s] })),
+    ...(at === 0 ? [{ value: 'wall', name: referenceName('wall') }] : []),
+    ...things.map((o) => ({ value: `thing:${o.id}`, name: say.thing(o.id) })),
+    ...SHEETS.map((s) => ({ value: s as string, name: referenceName(s) })),
   ];
-  const choose = (key: string) => {
-    setChosen(key);
-    if (isSheet(key)) return taped(key, where);
-    const places = photoReference(
-      job,
-      key === 'wall' ? { kind: 'wall' } : { kind: 'thing', id: key.slice('thing:'.length) },
+  const choose = (key: string) =>
+    onPlane(
+      anotherReference(
+        plane,
+        at,
+        key.startsWith('thing:')
+          ? { what: 'thing', thing: key.slice('thing:'.length) }
+          : { what: key as PhotoReference['what'] },
+      ),
     );
-    if (places) onChoose(places);
-  };
-  const { unit } = tapeOf(job.units);
-  const read = (text: string) => parseTape(text, { unit });
-  const taped = (sheet: Sheet, at: typeof where) => {
-    const [left, bottom] = [read(at.left), read(at.bottom)];
-    const places =
-      left.ok && bottom.ok
-        ? photoReference(job, { kind: 'sheet', sheet, left: left.mm, bottom: bottom.mm })
-        : undefined;
-    if (places) onChoose(places);
-  };
-  const type = (part: Partial<typeof where>) => {
-    const next = { ...where, ...part };
-    setWhere(next);
-    if (isSheet(chosen)) taped(chosen, next);
-  };
+  const key = reference && (reference.what === 'thing' ? `thing:${reference.thing}` : reference.what);
   return (
     <View>
-      <Choice label="corners of" options={options} value={chosen} onChoose={choose} disabled={disabled} />
-      {isSheet(chosen) ? (
-        <>
-          <Taped
-            label="its left edge from the wall’s left end"
-            value={where.left}
-            fault={faultOf(where.left, read)}
-            onChange={(left) => type({ left })}
-            testID="sheet-left"
-          />
-          <Taped
-            label="its lower edge from the floor"
-            value={where.bottom}
-            fault={faultOf(where.bottom, read)}
-            onChange={(bottom) => type({ bottom })}
-            testID="sheet-bottom"
-          />
-        </>
-      ) : null}
+      <Choice label="corners of" options={options} value={key} onChoose={choose} disabled={readOnly} />
+      {reference ? <TapeFields fields={fieldsOf({ photo, plane, at, reference, job, write })} /> : null}
     </View>
   );
 }
 
-const faultOf = (text: string, read: (text: string) => ReturnType<typeof parseTape>): string | undefined => {
-  if (text.trim() === '') return undefined;
-  return read(text).ok ? undefined : 'takes a length as the tape says it';
-};
+interface Fielded {
+  photo: string;
+  plane: PhotoPlane;
+  at: 0 | 1;
+  reference: PhotoReference;
+  job: Job;
+  write: (change: (plane: PhotoPlane) => PhotoPlane, job: Job) => Command;
+}
 
-function Taped({
-  label,
-  value,
-  fault,
-  onChange,
-  testID,
-}: {
-  label: string;
-  value: string;
-  fault: string | undefined;
-  onChange: (text: string) => void;
-  testID: string;
-}) {
-  const palette = usePalette();
-  return (
-    <View
-      style={{ paddingHorizontal: 16, paddingVertical: 4, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
-    >
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-        <View style={{ flex: 1 }}>
-          <Txt>{label}</Txt>
-        </View>
-        <LineInput
-          label={label}
-          value={value}
-          onChangeText={onChange}
-          invalid={fault !== undefined}
-          toRight
-          width={120}
-          testID={testID}
-        />
-      </View>
-      {fault ? (
-        <View role="alert">
-          <Txt kind="small" color={palette.stop}>
-            {fault}
-          </Txt>
-        </View>
-      ) : null}
-    </View>
-  );
+/** What the tape says of a reference: of the second one also what is between the two. */
+function fieldsOf({ photo, plane, at, reference, job, write }: Fielded): Field[] {
+  const { what } = reference;
+  if (what === 'wall' || what === 'thing') return [];
+  const { wall } = job.room;
+  const base = `photos.${photo}.plane`;
+  const own = (field: 'width' | 'height' | 'left' | 'bottom', label: string, min: number, max: number): Field => {
+    const value = reference[field];
+    return {
+      path: `${base}.${at}.${field}`,
+      label,
+      kind: 'length',
+      ...(value === undefined ? {} : { value }),
+      min,
+      max,
+      command: (mm, j) => write((p) => withTaped(p, at, field, mm), j),
+    };
+  };
+  const between = (field: 'apart' | 'level', label: string, min: number, hint: string): Field => ({
+    path: `${base}.${field}`,
+    label,
+    hint,
+    kind: 'length',
+    ...(plane[field] === undefined ? {} : { value: plane[field] }),
+    min,
+    max: wall.width,
+    command: (mm, j) => write((p) => ({ ...p, [field]: mm }), j),
+  });
+  return [
+    ...(what === 'taped'
+      ? [
+          own('width', 'between its marks, across', 50, wall.width),
+          own('height', 'between its marks, up', 50, wall.height),
+        ]
+      : []),
+    ...(at === 1
+      ? [
+          between('apart', 'from the one to the other', 1, 'nearest edge to nearest edge, across'),
+          between(
+            'level',
+            'its lower edge above the first one’s',
+            -wall.height,
+            'nought on one level; below it, negative',
+          ),
+        ]
+      : []),
+    own('left', 'left edge, from the wall’s left end', 0, wall.width),
+    own('bottom', 'lower edge, from the floor', 0, wall.height),
+  ];
 }

@@ -10,6 +10,7 @@ const COLOURS: Record<PhotoShape['role'], { colour: string; opacity: number; lin
   face: { colour: dark.hairline, opacity: 1 },
   screen: { colour: dark.ground, opacity: 1 },
   plate: { colour: light.tape, opacity: 0.55 },
+  outline: { colour: light.action, opacity: 1, line: 3 },
   hole: { colour: light.stop, opacity: 1, line: 3 },
 };
 

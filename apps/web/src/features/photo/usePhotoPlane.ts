@@ -1,85 +1,87 @@
 import { useMemo, useState } from 'react';
-import type { Photo } from '@steddo/contract';
+import type { Photo, PhotoPlane, PhotoTap } from '@steddo/contract';
 import {
   cameraBefore,
+  laidInPicture,
   wallPlane,
-  type Camera,
   type CameraFault,
   type PicturePlace,
+  type PictureSize,
   type PlaneFault,
-  type WallPlane,
+  type SeenWall,
 } from '@steddo/core/photo';
+import { useRoomContext } from '../../state/roomState';
+import { edgeInPhoto, nearestInPhoto } from '../../worker/photos';
+import { crossesOf, planeBegun, resolved, withTap, type Cross, type LayPart } from './laidCrosses';
 
-/** What a finger under the glass is off by, one standard deviation, pixels of a picture of 1600. Ours. */
-const TAP_SD_PX = 2.5;
+export type Seen = ({ ok: true } & SeenWall) | { ok: false; why: PlaneFault | CameraFault };
 
-export type Place = { x: number; y: number };
-export type SeenWall = { ok: true; plane: WallPlane; camera: Camera } | { ok: false; why: PlaneFault | CameraFault };
-
-export interface PhotoPlane {
-  taps: readonly PicturePlace[];
-  places: readonly Place[];
-  seen: SeenWall;
-  /** Corners that have been laid; with all of them there is a plane. */
-  laid: readonly number[];
-  /** Corners on their way, and which of them was let go; whether all are laid now. */
-  move: (taps: readonly PicturePlace[], done: number | undefined) => boolean;
-  /** Other corners on the wall, and where they begin in the picture. */
-  refer: (places: readonly Place[]) => void;
-  /** As it is written into the job: parts of the picture's width and height, and the wall's places. */
-  written: (taps: readonly PicturePlace[]) => NonNullable<Photo['plane']>;
+export interface LaidPhoto {
+  plane: PhotoPlane;
+  seen: Seen;
+  crosses: readonly Cross[];
+  /** Another plane: written into the job. */
+  put: (plane: PhotoPlane) => void;
+  /** A cross on its way, or let go there: by a finger it is drawn to what the picture shows. */
+  move: (i: number, to: PicturePlace, how: 'moving' | 'dragged' | 'keyed') => void;
+  /** An edge was looked for between its ends, and there was none. */
+  noEdge: boolean;
 }
 
-type Size = { width: number; height: number };
-
-/** Corners begin a little inside of the picture, where a finger finds them. */
-const begun = ({ width, height }: Size): PicturePlace[] => [
-  { u: width * 0.2, v: height * 0.2 },
-  { u: width * 0.8, v: height * 0.2 },
-  { u: width * 0.8, v: height * 0.8 },
-  { u: width * 0.2, v: height * 0.8 },
-];
-
-/** The wall's plane in a picture, from corners that are laid onto it. */
-export function usePhotoPlane(photo: Photo, size: Size, first: readonly Place[]): PhotoPlane {
-  const kept = photo.plane?.points;
-  const [moved, setMoved] = useState<readonly PicturePlace[]>();
-  const [referred, setReferred] = useState<readonly Place[]>();
-  const keptTaps = useMemo(
-    () => (kept && kept.length >= 4 ? kept.map(({ u, v }) => ({ u: u * size.width, v: v * size.height })) : undefined),
-    [kept, size.width, size.height],
+/** The wall's plane in a picture, from everything that was laid onto it; the job has it all, and this what is on its way. */
+export function usePhotoPlane(photo: Photo, size: PictureSize, part: LayPart, sharply: boolean): LaidPhoto {
+  const { job, dispatch, readOnly } = useRoomContext();
+  const [moving, setMoving] = useState<{ i: number; tap: PhotoTap }>();
+  const [ends, setEnds] = useState<readonly PhotoTap[]>([]);
+  const [noEdge, setNoEdge] = useState(false);
+  const kept = useMemo(() => planeBegun(photo), [photo]);
+  const plane = useMemo(
+    () => (moving && part !== 'edge' ? withTap(kept, part, moving.i, moving.tap) : kept),
+    [kept, moving, part],
   );
-  const [laid, setLaid] = useState<readonly number[]>(() => (keptTaps ? keptTaps.map((_, i) => i) : []));
-  const start = useMemo(() => begun(size), [size]);
-  const taps = moved ?? keptTaps ?? start;
-  const places = referred ?? (keptTaps ? kept! : first);
-  const all = places.every((_, i) => laid.includes(i));
-  const seen = useMemo((): SeenWall => {
-    if (!all) return { ok: false, why: 'too-few' };
-    const both = places.map(({ x, y }, i) => ({ x, y, u: taps[i]?.u ?? 0, v: taps[i]?.v ?? 0 }));
-    const made = wallPlane(both, TAP_SD_PX);
+  const seen = useMemo((): Seen => {
+    const made = wallPlane(laidInPicture(job, plane, size));
     if (!made.ok) return made;
     const found = cameraBefore(made.plane, size);
-    return found.ok ? { ok: true, plane: made.plane, camera: found.camera } : found;
-  }, [all, taps, places, size]);
-  const written = (at: readonly PicturePlace[]) => ({
-    points: places.map(({ x, y }, i) => ({
-      u: (at[i]?.u ?? 0) / size.width,
-      v: (at[i]?.v ?? 0) / size.height,
-      x,
-      y,
-    })),
-  });
-  const move = (next: readonly PicturePlace[], done: number | undefined): boolean => {
-    setMoved(next);
-    const now = done === undefined || laid.includes(done) ? laid : [...laid, done];
-    if (now !== laid) setLaid(now);
-    return places.every((_, i) => now.includes(i));
+    return found.ok ? { ok: true, plane: made.plane, camera: found.camera, picture: size } : found;
+  }, [job, plane, size]);
+  const crosses = useMemo(() => {
+    const all = crossesOf(plane, part, ends, size);
+    if (!moving || part !== 'edge') return all;
+    const at = { u: moving.tap.u * size.width, v: moving.tap.v * size.height };
+    return all.map((c, i) => (i === moving.i ? { ...c, at } : c));
+  }, [plane, part, ends, size, moving]);
+  const put = (next: PhotoPlane) => {
+    if (!readOnly) dispatch({ do: 'put', path: `photos.${photo.id}.plane`, value: resolved(job, next, size) });
   };
-  const refer = (next: readonly Place[]) => {
-    setLaid([]);
-    setReferred(next);
-    setMoved(start);
+  const share = ({ u, v }: PicturePlace): PhotoTap => ({ u: u / size.width, v: v / size.height });
+  const edgeEnd = async (i: number, tap: PhotoTap) => {
+    const both = crosses.map((c, k) => (k === i ? tap : c.laid ? share(c.at) : undefined));
+    const [a, b] = both;
+    setEnds(a && b ? [a, b] : a ? [a] : b ? [b] : []);
+    setMoving(undefined);
+    if (!a || !b) return;
+    const pixels = (t: PhotoTap) => ({ u: t.u * size.width, v: t.v * size.height });
+    const found = await edgeInPhoto(pixels(a), pixels(b)).catch(() => []);
+    setNoEdge(found.length === 0);
+    if (found.length > 0) put({ ...kept, edges: [found.map((f) => ({ ...share(f), sharp: true }))] });
   };
-  return { taps, places, seen, laid, move, refer, written };
+  const move: LaidPhoto['move'] = (i, to, how) => {
+    const tap = share(to);
+    setMoving({ i, tap });
+    if (how === 'moving') return;
+    if (part === 'edge') {
+      void edgeEnd(i, tap);
+      return;
+    }
+    const lay = (laid: PhotoTap) => {
+      put(withTap(kept, part, i, laid));
+      setMoving(undefined);
+    };
+    if (how === 'keyed' || !sharply) return lay(tap);
+    void nearestInPhoto(to)
+      .then((drawn) => lay(drawn.to === 'nothing' ? tap : { ...share(drawn), sharp: drawn.to === 'corner' }))
+      .catch(() => lay(tap));
+  };
+  return { plane, seen, crosses, put, move, noEdge };
 }

@@ -1,29 +1,28 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { router } from 'expo-router';
 import type { Item, ItemKind, Job } from '@steddo/contract';
-import { ITEM_KINDS, removeEntry, measure, plateMayCover, setMayCover, type Command } from '@steddo/core';
-import { itemName } from '@steddo/text';
+import { removeEntry, measure, plateMayCover, setMayCover, type Command } from '@steddo/core';
+import { fromPhotoText, itemName, type Wording } from '@steddo/text';
 import { useCanvas } from '../../state/canvasState';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
-import { BottomSheet } from '../../ui/BottomSheet';
 import { Choice } from '../../ui/Choice';
 import { EntryRow } from '../../ui/EntryRow';
 import { Switch } from '../../ui/Switch';
-import { Tap } from '../../ui/Tap';
-import { usePalette } from '../../ui/tokens';
-import { Txt } from '../../ui/Txt';
 import { NameDialog } from '../../ui/NameDialog';
+import { KindSheet } from '../../work/KindSheet';
 import { BoxFields } from './BoxFields';
 import { MantelFields } from './MantelFields';
 import { newItem } from './newEntries';
+import { photoPath } from '../../state/photoPath';
 import { useRoomContext, useSeenWall } from '../../state/roomState';
 import { isFromCorner } from '../../state/seenStore';
 
 /** The things on the wall: added by kind, dragged on the drawing, or typed. */
 export function RoomItems() {
-  const { job, dispatch, readOnly, say } = useRoomContext();
+  const { id, job, dispatch, readOnly, say } = useRoomContext();
   const { held, setHeld } = useCanvas();
   const [adding, setAdding] = useState(false);
   const seen = useSeenWall();
@@ -41,7 +40,7 @@ export function RoomItems() {
           key={item.id}
           testID={`thing-${item.id}`}
           title={item.name ?? itemName(item.kind)}
-          note={`${say.length(item.right - item.left)} wide, ${say.length(item.bottom)} to ${say.length(item.top)} up`}
+          note={noteOf(item, say)}
           open={held === item.id}
           onOpen={() => setHeld(held === item.id ? undefined : item.id)}
           onRemove={() => dispatch(removeEntry(job, `room.objects.${item.id}`))}
@@ -50,7 +49,7 @@ export function RoomItems() {
           <ItemFields item={item} />
         </EntryRow>
       ))}
-      <View style={{ padding: 12 }}>
+      <View style={{ padding: 12, gap: 8 }}>
         <Action
           quiet
           testID="add-thing"
@@ -58,10 +57,24 @@ export function RoomItems() {
           disabled={readOnly}
           onPress={() => setAdding(true)}
         />
+        {seen === undefined ? (
+          <Action
+            quiet
+            testID="trace-things"
+            label="trace them on a photograph"
+            onPress={() => router.push(photoPath(id, job))}
+          />
+        ) : null}
       </View>
       {adding ? <KindSheet onClose={() => setAdding(false)} onPick={add} /> : null}
     </>
   );
+}
+
+/** Where it is; and while no tape has settled it, how far a picture may be out. */
+function noteOf(item: Item, say: Wording): string {
+  const where = `${say.length(item.right - item.left)} wide, ${say.length(item.bottom)} to ${say.length(item.top)} up`;
+  return item.photo === undefined ? where : `${where}, ${fromPhotoText(item.doubt ?? 0, say)}`;
 }
 
 /** A new thing stands where nobody has measured it: its place is a guess until it is moved or typed. */
@@ -75,27 +88,6 @@ function putGuessed(job: Job, item: Item): Command {
       { do: 'put', path: 'guessed', value: guessed },
     ],
   };
-}
-
-function KindSheet({ onClose, onPick }: { onClose: () => void; onPick: (kind: ItemKind) => void }) {
-  const palette = usePalette();
-  return (
-    <BottomSheet title="what is on the wall?" onClose={onClose} testID="kinds">
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
-        {ITEM_KINDS.map((kind) => (
-          <Tap
-            key={kind}
-            label={itemName(kind)}
-            testID={`kind-${kind}`}
-            onPress={() => onPick(kind)}
-            style={{ paddingHorizontal: 14, borderWidth: 1, borderColor: palette.hairline }}
-          >
-            <Txt>{itemName(kind)}</Txt>
-          </Tap>
-        ))}
-      </View>
-    </BottomSheet>
-  );
 }
 
 const WALLS = [
@@ -195,9 +187,10 @@ function itemFields(job: Job, item: Item, fromCorner: boolean): Field[] {
       label: 'width',
       kind: 'length',
       value: item.right - item.left,
+      guess: guessed('right'),
       min: 1,
       max: wall.width * 2,
-      command: (v, j) => ({ do: 'put', path: `${path}.right`, value: now(j).left + v }),
+      command: (v, j) => measure(j, `${path}.right`, now(j).left + v),
     },
     {
       path: `${path}.bottom`,
