@@ -52,6 +52,8 @@ export const photo = z.strictObject({
     .optional(),
   /** No camera took it: a screenshot, or a drawing. Nothing is measured by it. */
   drawn: z.boolean().optional(),
+  /** The picture of which this is a copy, the set drawn onto it. */
+  drawnOn: id.optional(),
   plane: plane.optional(),
 });
 

@@ -227,7 +227,7 @@ function notes(sheet: SheetFlow, { record }: Job): void {
 }
 
 /** For whoever lives there: what was agreed, what holds it, how to treat it, what is open. */
-function customerPage(sheet: SheetFlow, { job, plan }: Exported, say: Wording): void {
+function customerPage(sheet: SheetFlow, { job, plan, pictures }: Exported, say: Wording): void {
   sheet.title(job.title);
   sheet.text('For the customer', 'bold');
   const up = (id: string) => plan.marks?.find((m) => m.id === id)?.fromFloor;
@@ -238,6 +238,12 @@ function customerPage(sheet: SheetFlow, { job, plan }: Exported, say: Wording): 
       ? 'No height has been agreed yet.'
       : `By the rule “${heightRuleName(job.aim.height)}”: centre ${say.length(centre)} from the floor, from ${say.length(bottom)} to ${say.length(top)}.`,
   );
+  const shown = job.photos?.findLast((p) => p.drawnOn !== undefined && pictures?.has(p.id));
+  if (shown) {
+    sheet.heading('How it looks');
+    const caption = 'the set on a photograph of the wall: a drawing to scale, not a promise';
+    sheet.pictures([{ caption, bytes: pictures?.get(shown.id) }]);
+  }
   const held = holdLine(plan, say);
   if (held) {
     sheet.heading('What holds it');

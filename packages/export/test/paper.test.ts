@@ -199,6 +199,33 @@ describe('the sheet', () => {
     ]);
   });
 
+  it('has the set on its photograph on the customer’s page, the latest that was kept, and none that nothing was drawn on', async () => {
+    const [bare, kept] = await Promise.all([jpeg(400, 300), jpeg(300, 300)]);
+    const photos = [
+      { id: 'wall', of: 'room' },
+      { id: 'shown', of: 'room', drawnOn: 'wall' },
+    ];
+    const made = async (pictures: Map<string, Uint8Array>) =>
+      readPdf(
+        await toSheet(
+          { ...exported({ ...guestRoom, photos }), pictures },
+          { paper: 'a4', part: 'customer', fonts, at },
+        ),
+      );
+    const pdf = await made(
+      new Map([
+        ['wall', bare],
+        ['shown', kept],
+      ]),
+    );
+    expect(words(pdf).join(' ')).toContain('a drawing to scale, not a promise');
+    expect(pdf.pages.flatMap((p) => p.images)).toHaveLength(1);
+    // square as it is, and not the bare wall’s four by three
+    const [image] = pdf.pages.flatMap((p) => p.images);
+    expect(image!.width).toBeCloseTo(image!.height, 3);
+    expect(words(await made(new Map([['wall', bare]]))).join(' ')).not.toContain('How it looks');
+  });
+
   it('with a letter that no font has is not made, and names it', async () => {
     await expect(sheetOf({ ...guestRoom, title: 'Den 🦄' })).rejects.toThrow(/U\+1F984/);
   });

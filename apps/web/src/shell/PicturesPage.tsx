@@ -129,9 +129,9 @@ function PictureSheet({
         ) : null}
         {photo.of === 'room' ? (
           <Action
-            label="show the set on it"
+            label="measure by it, show the set on it"
             testID="to-photo"
-            onPress={() => router.push(`/room/${room}/photo?picture=${photo.id}`)}
+            onPress={() => router.push(`/room/${room}/photo?picture=${photo.drawnOn ?? photo.id}`)}
           />
         ) : null}
         <Action quiet label="save it as a file" testID="save-picture" onPress={() => void save()} />

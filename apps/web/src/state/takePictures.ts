@@ -48,6 +48,7 @@ export async function keepPicture(
   of: string,
   made: Reduced & { drawn?: boolean },
   dispatch: (command: Command) => readonly Fault[],
+  drawnOn?: string,
 ): Promise<string | undefined> {
   const id = newId();
   try {
@@ -65,6 +66,7 @@ export async function keepPicture(
     size: bytes.length,
     type: 'image/jpeg',
     ...(drawn ? { drawn } : {}),
+    ...(drawnOn === undefined ? {} : { drawnOn }),
   };
   const [fault] = dispatch({ do: 'put', path: `photos.${id}`, value });
   if (!fault) return undefined;

@@ -81,7 +81,7 @@ function KeepPart({ photo, paints }: { photo: Photo; paints: readonly Paint[] })
     const fault = !made
       ? 'the picture is not here'
       : made.ok
-        ? await keepPicture(room, 'room', made, dispatch)
+        ? await keepPicture(room, 'room', made, dispatch, photo.id)
         : made.why;
     setSaid(fault === undefined ? 'Kept among the room’s pictures, and in its record.' : `It ${fault}.`);
     setBusy(false);
