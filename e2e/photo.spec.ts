@@ -233,7 +233,7 @@ test('from a picture to a plan: two sheets, what is taped between, a straight ed
   await expect(page.getByTestId('measured')).toContainText('±');
   await page.getByTestId('keep-traced').click();
   await trace(page, 'cabinet');
-  await expect(page.getByTestId('too-doubtful')).toBeVisible();
+  await expect(page.getByTestId('stands-out')).toContainText('too much to plan by');
   await expect(page.getByTestId('keep-traced')).toBeDisabled();
   await page.getByTestId('traced-out').fill('nonsense');
   await expect(page.getByText('takes a length as the tape says it')).toBeVisible();

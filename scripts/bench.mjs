@@ -44,7 +44,7 @@ console.log(
   `first-load JavaScript (brotli): app ${kb(sizes.app)}, bare page ${kb(sizes.bare)}, ratio ${(sizes.app / sizes.bare).toFixed(2)}`,
 );
 const env = { ...process.env, STEDDO_CHROMIUM: chromium, STEDDO_BARE: join(BARE, 'dist') };
-for (const part of ['measure', 'measureKeeping', 'measureGrowth', 'measureDrag', 'measureFiles']) {
+for (const part of ['measure', 'measureKeeping', 'measureGrowth', 'measureDrag', 'measurePhoto', 'measureFiles']) {
   const options = { cwd: ROOT, stdio: 'inherit', env };
   const { status } = spawnSync(process.execPath, ['--import', 'tsx', `scripts/${part}.ts`], options);
   if (status !== 0) process.exit(status ?? 1);

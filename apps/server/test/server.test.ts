@@ -111,7 +111,7 @@ describe('seed', () => {
       'Changed',
       'Clockmaker’s bench',
       'Hallway niche',
-      'Landing study, by its photograph',
+      'Landing study',
       'Narrowboat cabin',
       'Sewing corner',
       'Stove parlour',

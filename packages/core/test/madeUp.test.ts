@@ -42,6 +42,12 @@ const sheets = [
 const picture = madeUpPicture(bare, { camera, sheets });
 const grey = greyOf(picture.data, SIZE.width, SIZE.height);
 
+const painted = (of: (u: number, v: number) => number): GreyPicture => ({
+  width: 300,
+  height: 200,
+  data: Uint8Array.from({ length: 60_000 }, (_, i) => of(i % 300, Math.floor(i / 300))),
+});
+
 type Place = { u: number; v: number };
 
 /** Of places along an edge the one nearest to another, and the next. */
@@ -85,6 +91,11 @@ describe('a tap', () => {
       const off = Math.abs((q.u - p.u) * (f.v - p.v) - (f.u - p.u) * (q.v - p.v)) / Math.hypot(q.u - p.u, q.v - p.v);
       expect(off).toBeLessThan(0.7);
     }
+    // without grain, and out of focus as a lens is: to a twentieth of a pixel
+    const soft = painted((u) => 30 + 200 / (1 + Math.exp(-(u + 0.5 - 150.3))));
+    const exact = alongEdge(soft, { u: 153, v: 20 }, { u: 148, v: 180 });
+    expect(exact).toHaveLength(15);
+    for (const e of exact) expect(Math.abs(e.u - 150.3)).toBeLessThan(0.05);
     expect(alongEdge(grey, shoot(camera, 1200, 1900), shoot(camera, 2000, 1950))).toEqual([]);
   });
 });
@@ -158,11 +169,6 @@ describe('a made-up picture of a wall', () => {
 });
 
 describe('a picture that nothing can be laid onto', () => {
-  const painted = (of: (u: number, v: number) => number): GreyPicture => ({
-    width: 300,
-    height: 200,
-    data: Uint8Array.from({ length: 60_000 }, (_, i) => of(i % 300, Math.floor(i / 300))),
-  });
   const { normal } = seeded(34);
 
   it.each([

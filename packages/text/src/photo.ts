@@ -79,7 +79,7 @@ export function bendText({ places, none, k1 }: { places: number; none: boolean; 
   return `Found at ${places} places along it.${bend}`;
 }
 
-const bendShare = (k1: number): string => `${(Math.abs(k1) * 100).toFixed(1)} %`;
+const bendShare = (k1: number): string => `${(Math.abs(k1) * 100).toFixed(1)}\u00a0%`;
 
 /** What was measured by the picture, each with what it may be out; or why it is none to plan by. */
 export function measuredText(
@@ -105,8 +105,8 @@ export const tooDoubtfulText = (mm: number, say: Wording): string =>
     ? `Here the picture is sure only within ${say.length(mm)}: too far from what was laid. ${LARGER}`
     : `Here the picture says nothing of the wall. ${LARGER}`;
 
-export const standsOutText = (offMm: number, say: Wording): string =>
-  `It stands out of the wall: taken for flat it is off by about ${say.length(offMm)}, which is in its doubt. Type how far its front stands out, and it is corrected.`;
+export const standsOutText = (offMm: number, sure: boolean, say: Wording): string =>
+  `It stands out of the wall: taken for flat it may be off by ${say.length(offMm)}, ${sure ? 'which is in its doubt' : 'too much to plan by'}. Type how far its front stands out, and it is corrected.`;
 
 /** Of a thing in a list: that a picture has measured it. */
 export const fromPhotoText = (doubt: number, say: Wording): string => `from the photo, ± ${say.length(doubt)}`;

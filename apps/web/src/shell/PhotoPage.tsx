@@ -18,6 +18,7 @@ import { useTracing } from '../features/photo/useTracing';
 import { TapePad } from '../pad/TapePad';
 import { usePad } from '../pad/PadContext';
 import { useRoomContext } from '../state/roomState';
+import { Action } from '../ui/Action';
 import { Choice } from '../ui/Choice';
 import { Notice } from '../ui/Notice';
 import { usePalette } from '../ui/tokens';
@@ -113,6 +114,12 @@ function Laid({ photo, file }: { photo: Photo; file: Extract<PhotoFile, { is: 'h
               <View style={{ paddingHorizontal: 16, paddingVertical: 8 }}>
                 <Txt testID="photo-said">{said}</Txt>
               </View>
+              {seen.ok ? (
+                <View style={{ paddingHorizontal: 16, gap: 8 }}>
+                  <Action label="measure by it" icon="next" testID="to-measure" onPress={() => setStep('measure')} />
+                  <Action quiet label="show the set on it" testID="to-show" onPress={() => setStep('show')} />
+                </View>
+              ) : null}
             </>
           ) : step === 'measure' ? (
             <MeasurePanel photo={photo.id} seen={seen} tracing={tracing} out={out} onOut={setOut} />

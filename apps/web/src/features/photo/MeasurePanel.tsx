@@ -102,8 +102,8 @@ function TracedPart({ photo, traced, out, onOut, onEnd }: TracedProps) {
         )}
       </View>
       <TypedLength label="its front stands out from the wall by" value={out} onChange={onOut} testID="traced-out" />
-      {flatOff !== undefined && sure ? <Txt testID="stands-out">{standsOutText(flatOff, say)}</Txt> : null}
-      {box && !sure ? (
+      {flatOff !== undefined ? <Notice testID="stands-out" text={standsOutText(flatOff, sure, say)} /> : null}
+      {box && !sure && flatOff === undefined ? (
         <Notice testID="too-doubtful" title="Not sure enough" text={tooDoubtfulText(doubt, say)} />
       ) : null}
       <Action
