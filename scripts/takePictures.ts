@@ -1,4 +1,4 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -44,6 +44,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-height', path: '/room/guest-room/height' },
   { name: 'phone-reach', path: '/room/attic-snug/reach', first: tap('bring-v2') },
   { name: 'phone-customer', path: '/room/attic-snug/customer' },
+  { name: 'phone-photo', path: '/room/guest-room/photo?picture=wall' },
   { name: 'phone-wall', path: '/room/guest-room/wall' },
   { name: 'phone-practice', path: PRACTICE, first: sliding },
   { name: 'phone-holes', path: '/room/stove-parlour/holes', first: tap('view-section') },
@@ -55,25 +56,7 @@ const SHOTS: Shot[] = [
   { name: 'phone-hang', path: '/room/attic-snug/hang' },
   { name: 'wide-wall', path: '/room/guest-room/wall', wide: true },
   { name: 'phone-sheets', path: '/room/guest-room/sheets' },
-  // last: from here on the server asks who somebody is
-  { name: 'phone-crew', path: '/', first: (page) => showCode(page) },
 ];
-
-/** Lets the phone in and has it show a code for another one. */
-async function showCode(page: Page): Promise<void> {
-  const passcode = 'a ladder, a tape and a level';
-  spawnSync('node', ['apps/server/dist/main.mjs', 'passcode'], { env, input: passcode });
-  await page.goto(`http://localhost:${PORT}/crew`);
-  await tap('choice-passcode')(page);
-  await page.getByTestId('enter-passcode').fill(passcode);
-  await page.getByTestId('enter-person').fill('Kim');
-  await page.getByTestId('enter-device').fill('blue phone');
-  await tap('enter-go')(page);
-  await page.getByTestId('new-room').waitFor();
-  await page.goto(`http://localhost:${PORT}/crew`);
-  await tap('offer-code')(page);
-  await page.getByTestId('code').waitFor();
-}
 
 const PORT = '4872';
 const OUT = 'docs/screenshots';

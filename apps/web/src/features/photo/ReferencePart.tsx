@@ -109,7 +109,7 @@ function fieldsOf({ photo, plane, at, reference, job, write }: Fielded): Field[]
           ),
         ]
       : []),
-    own('left', 'left edge, from the wall’s left end', 0, wall.width),
+    own('left', 'left edge, from the left', 0, wall.width),
     own('bottom', 'lower edge, from the floor', 0, wall.height),
   ];
 }
