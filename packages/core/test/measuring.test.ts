@@ -1,7 +1,9 @@
 import { seeded } from '@steddo/core';
+import { landingStudy } from '@steddo/samples';
 import {
   bent,
   cameraBefore,
+  laidInPicture,
   lensBend,
   measureBox,
   onWall,
@@ -221,6 +223,40 @@ describe('what is measured on a picture of a wall of 3 m', () => {
     // to a quarter of an inch: 32, not 31 63/64
     const inches = told(812.4, 14, 'imperial');
     expect([inches.mm / 25.4, inches.doubt / 25.4]).toEqual([32, 9.5 / 16 + 0.5 / 16]);
+  });
+});
+
+describe('whatever was laid', () => {
+  it('is a plane of finite numbers or a reason, and never thrown', () => {
+    const random = seeded(27);
+    const picture = { width: 1600, height: 1200 };
+    const somewhere = () => random.pick([0, 1, 0.5, random.between(-0.5, 1.5), random.between(0, 1), 1e6]);
+    const tap = () => ({ u: somewhere(), v: somewhere() });
+    const four = () => [tap(), tap(), tap(), tap()];
+    const seen = new Set<string>();
+    for (let i = 0; i < 1500; i++) {
+      const laid = laidInPicture(
+        landingStudy,
+        {
+          points: [],
+          references: [
+            { what: random.pick(['wall', 'a4', 'taped']), width: 300, height: 400, left: 10, bottom: 20, taps: four() },
+            ...(random.next() < 0.3 ? [{ what: 'a4' as const, taps: four() }] : []),
+          ],
+          apart: random.between(0, 3000),
+          edges: random.next() < 0.3 ? [[tap(), tap(), tap()]] : [],
+        },
+        picture,
+      );
+      const made = wallPlane(laid);
+      seen.add(made.ok ? 'ok' : made.why);
+      if (!made.ok) continue;
+      const { matrix, bend, covariance } = made.plane;
+      expect([...matrix, bend.k1, ...covariance.to1DArray()].every(Number.isFinite)).toBe(true);
+      const found = cameraBefore(made.plane, picture);
+      if (found.ok) expect([found.camera.focal, ...found.camera.matrix].every(Number.isFinite)).toBe(true);
+    }
+    expect([...seen]).toEqual(expect.arrayContaining(['ok', 'in-a-line', 'crossed', 'mirrored']));
   });
 });
 

@@ -75,9 +75,15 @@ export const pictureStore = openPictureStore();
 
 const picturesChanged = (): void => void mutate((key) => Array.isArray(key) && key[0] === 'pictures');
 
+const isUnsent = async (id: string): Promise<boolean> => {
+  const kept = await localStore.room(id);
+  return kept !== undefined && kept.room.base === undefined;
+};
+
 export const pictures = new Pictures({
   store: pictureStore,
-  send: sendPiece,
+  // a room that was never sent is not asked for: it goes first
+  send: async (room, id, piece) => ((await isUnsent(room)) ? { kind: 'no-room' } : sendPiece(room, id, piece)),
   fetchPicture,
   fetchIds: fetchPictureIds,
   sum: sha256,

@@ -3,7 +3,6 @@ import { setLine } from '@steddo/text';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { RoomState } from '../data/rooms';
-import { rooms } from '../data/shared';
 import { IconTap } from '../ui/Action';
 import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
@@ -13,6 +12,7 @@ import { NameDialog } from '../ui/NameDialog';
 import { usePlan, useRoomContext } from '../state/roomState';
 import { RoomSheet } from '../features/kept/RoomSheet';
 import { SaveState } from './SaveState';
+import { UndoRedo } from './UndoRedo';
 
 /** Back, the room's name, where its edits are, undo and redo. */
 export const Header = memo(function Header({ state, wide }: { state: RoomState; wide: boolean }) {
@@ -22,7 +22,6 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
   const palette = usePalette();
   const [naming, setNaming] = useState(false);
   const [sheet, setSheet] = useState(false);
-  const { history, id } = state;
   return (
     <View
       style={{
@@ -55,18 +54,7 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
           <Verdict verdict={verdict} />
         </View>
       ) : null}
-      <IconTap
-        icon="undo"
-        label="undo"
-        disabled={readOnly || history.undo.length === 0}
-        onPress={() => rooms.step(id, 'undo')}
-      />
-      <IconTap
-        icon="redo"
-        label="redo"
-        disabled={readOnly || history.redo.length === 0}
-        onPress={() => rooms.step(id, 'redo')}
-      />
+      <UndoRedo state={state} />
       <IconTap icon="more" label="this room: where it is kept, earlier versions, file" onPress={() => setSheet(true)} />
       {sheet ? <RoomSheet state={state} editable={!readOnly} onClose={() => setSheet(false)} /> : null}
       {naming ? (

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
-import type { Job, Photo, PhotoPlane } from '@steddo/contract';
+import type { Photo } from '@steddo/contract';
 import { outlinesOf } from '@steddo/drawing/photo';
 import { drawnDoubtText, photoFault, photoTrouble, type Wording } from '@steddo/text';
 import type { RoomState } from '../data/rooms';
-import { planeBegun, resolved, type LayPart } from '../features/photo/laidCrosses';
+import type { LayPart } from '../features/photo/laidCrosses';
 import { LayPanel } from '../features/photo/LayPanel';
 import { MeasurePanel, outOf } from '../features/photo/MeasurePanel';
 import { PhotoFrame } from '../features/photo/PhotoFrame';
@@ -27,6 +27,7 @@ import { isBeside, usePosture } from '../ui/usePosture';
 import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomFrame';
 import { SaveState } from './SaveState';
+import { UndoRedo } from './UndoRedo';
 
 /** A photograph of the wall: laid, so that it can be measured by; measured by; and with the set on it, at each height. */
 export function PhotoPage({ id, picture }: { id: string; picture: string }) {
@@ -41,7 +42,9 @@ function OnPhoto({ state, picture }: { state: RoomState; picture: string }) {
   const back = () => (router.canGoBack() ? router.back() : router.replace(`/room/${state.id}/pictures`));
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }} testID="photo">
-      <PageHead title="The wall on a photograph" back="back" onBack={back} under={<SaveState state={state} />} />
+      <PageHead title="The wall on a photograph" back="back" onBack={back} under={<SaveState state={state} />}>
+        <UndoRedo state={state} />
+      </PageHead>
       {photo && file.is === 'here' ? (
         <Laid key={photo.id} photo={photo} file={file} />
       ) : (
@@ -84,11 +87,6 @@ function Laid({ photo, file }: { photo: Photo; file: Extract<PhotoFile, { is: 'h
     () => (seen.ok ? paintsOf(outlinesOf(job, seen, step === 'measure' ? 'things' : 'references')) : []),
     [job, seen, step],
   );
-  const write = (change: (plane: PhotoPlane) => PhotoPlane, now: Job) => ({
-    do: 'put' as const,
-    path: `photos.${photo.id}.plane` as const,
-    value: resolved(now, change(planeBegun(now.photos?.find((p) => p.id === photo.id) ?? photo)), size),
-  });
   const crosses = step === 'lay' ? laid.crosses : step === 'measure' ? (tracing.traced?.crosses ?? []) : [];
   const said = saidOf(seen, shown.doubt, say);
   return (
@@ -110,7 +108,7 @@ function Laid({ photo, file }: { photo: Photo; file: Extract<PhotoFile, { is: 'h
           {trouble ? <Notice testID="photo-trouble" text={photoTrouble(trouble)} /> : null}
           {step === 'lay' ? (
             <>
-              <LayPanel {...{ laid, part, sharply, write }} photo={photo.id} onPart={setPart} onSharply={setSharply} />
+              <LayPanel {...{ laid, part, sharply }} photo={photo.id} onPart={setPart} onSharply={setSharply} />
               <View style={{ paddingHorizontal: 16, paddingVertical: 8 }}>
                 <Txt testID="photo-said">{said}</Txt>
               </View>

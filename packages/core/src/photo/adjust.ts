@@ -57,7 +57,9 @@ export function adjusted(laid: Laid): Adjusted {
   const spare = off.length - p.length;
   const size = Math.sqrt(off.reduce((sum, o) => sum + o * o, 0) / Math.max(1, spare));
   if (spare > 0 && !(size <= MOST_OFF)) return { ok: false, why: 'do-not-agree' };
-  const spread = inverse(normal);
+  const spread = inverted(normal);
+  // what was laid leaves something open
+  if (!spread) return { ok: false, why: 'in-a-line' };
   const read = reading(laid, p, scaling);
   return {
     ok: true,
@@ -288,8 +290,14 @@ const squares = (all: readonly number[]): number => all.reduce((sum, o) => sum +
 function stepOf(normal: Matrix, gradient: Matrix, held: number): number[] | undefined {
   const damped = normal.clone();
   for (let k = 0; k < damped.rows; k++) damped.set(k, k, damped.get(k, k) * (1 + held));
+  return inverted(damped)?.mmul(gradient).getColumn(0);
+}
+
+/** Undefined where it has none: the library throws. */
+function inverted(matrix: Matrix): Matrix | undefined {
   try {
-    return inverse(damped).mmul(gradient).getColumn(0);
+    const made = inverse(matrix);
+    return made.to1DArray().every(Number.isFinite) ? made : undefined;
   } catch {
     return undefined;
   }

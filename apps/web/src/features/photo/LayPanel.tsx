@@ -1,6 +1,4 @@
 import { View } from 'react-native';
-import type { Job, PhotoPlane } from '@steddo/contract';
-import type { Command } from '@steddo/core';
 import { bendText } from '@steddo/text';
 import { useRoomContext } from '../../state/roomState';
 import { Action } from '../../ui/Action';
@@ -37,13 +35,12 @@ interface PanelProps {
   onPart: (part: LayPart) => void;
   sharply: boolean;
   onSharply: (on: boolean) => void;
-  write: (change: (plane: PhotoPlane) => PhotoPlane, job: Job) => Command;
 }
 
 /** What is laid onto the picture so that it can be measured by: one part at a time. */
-export function LayPanel({ photo, laid, part, onPart, sharply, onSharply, write }: PanelProps) {
+export function LayPanel({ photo, laid, part, onPart, sharply, onSharply }: PanelProps) {
   const { readOnly } = useRoomContext();
-  const { plane, put, seen, noEdge } = laid;
+  const { plane, put, write, seen, noEdge } = laid;
   const wall = plane.references?.[0]?.what === 'wall';
   const parts = PARTS.filter(({ value }) => !wall || value === 'first' || value === 'edge');
   return (
@@ -54,11 +51,11 @@ export function LayPanel({ photo, laid, part, onPart, sharply, onSharply, write 
           {SAID[part]}
         </Txt>
       </View>
-      {part === 'first' ? <ReferencePart {...{ photo, plane, write }} at={0} onPlane={put} /> : null}
+      {part === 'first' ? <ReferencePart {...{ photo, plane, put, write }} at={0} /> : null}
       {part === 'second' ? (
         plane.references?.[1] ? (
           <>
-            <ReferencePart {...{ photo, plane, write }} at={1} onPlane={put} />
+            <ReferencePart {...{ photo, plane, put, write }} at={1} />
             <Pad>
               <Action
                 quiet
@@ -66,7 +63,7 @@ export function LayPanel({ photo, laid, part, onPart, sharply, onSharply, write 
                 testID="drop-second"
                 disabled={readOnly}
                 onPress={() => {
-                  put(withoutSecond(plane));
+                  put(withoutSecond);
                   onPart('first');
                 }}
               />
@@ -78,7 +75,7 @@ export function LayPanel({ photo, laid, part, onPart, sharply, onSharply, write 
               label="lay a second sheet"
               testID="add-second"
               disabled={readOnly}
-              onPress={() => put(anotherReference(plane, 1, { what: 'a4' }))}
+              onPress={() => put((p) => anotherReference(p, 1, { what: 'a4' }))}
             />
           </Pad>
         )
@@ -89,7 +86,7 @@ export function LayPanel({ photo, laid, part, onPart, sharply, onSharply, write 
           options={SIDES}
           value={plane.end?.side ?? 'left'}
           disabled={readOnly || !plane.end}
-          onChoose={(side) => plane.end && put({ ...plane, end: { ...plane.end, side } })}
+          onChoose={(side) => put((p) => (p.end ? { ...p, end: { ...p.end, side } } : p))}
         />
       ) : null}
       {part === 'edge' ? (

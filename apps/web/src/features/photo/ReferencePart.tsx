@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import type { Job, PhotoPlane, PhotoReference } from '@steddo/contract';
-import type { Command } from '@steddo/core';
 import { referenceName, type ReferenceWhat } from '@steddo/text';
 import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { useRoomContext } from '../../state/roomState';
 import { Choice } from '../../ui/Choice';
-import { anotherReference, withTaped } from './laidCrosses';
+import { anotherReference, withTaped, withoutSecond } from './laidCrosses';
+import type { LaidPhoto } from './usePhotoPlane';
 
 const SHEETS: readonly ReferenceWhat[] = ['a4', 'letter', 'taped'];
 
@@ -15,15 +15,14 @@ export function ReferencePart({
   photo,
   plane,
   at,
-  onPlane,
+  put,
   write,
 }: {
   photo: string;
   plane: PhotoPlane;
   at: 0 | 1;
-  onPlane: (plane: PhotoPlane) => void;
-  /** As a command, for what the pad takes. */
-  write: (change: (plane: PhotoPlane) => PhotoPlane, job: Job) => Command;
+  put: LaidPhoto['put'];
+  write: LaidPhoto['write'];
 }) {
   const { job, readOnly, say } = useRoomContext();
   const reference = plane.references?.[at];
@@ -36,9 +35,10 @@ export function ReferencePart({
     ...SHEETS.map((s) => ({ value: s as string, name: referenceName(s) })),
   ];
   const choose = (key: string) =>
-    onPlane(
+    put((p) =>
       anotherReference(
-        plane,
+        // all of the wall is seen: a second sheet tells no more
+        key === 'wall' ? withoutSecond(p) : p,
         at,
         key.startsWith('thing:')
           ? { what: 'thing', thing: key.slice('thing:'.length) }
@@ -60,7 +60,7 @@ interface Fielded {
   at: 0 | 1;
   reference: PhotoReference;
   job: Job;
-  write: (change: (plane: PhotoPlane) => PhotoPlane, job: Job) => Command;
+  write: LaidPhoto['write'];
 }
 
 /** What the tape says of a reference: of the second one also what is between the two. */

@@ -46,7 +46,13 @@ const inPixels = ({ u, v }: PhotoTap, { width, height }: PictureSize): PicturePl
 });
 
 /** The crosses of a part, where they were laid or where a finger finds them. */
-export function crossesOf(plane: PhotoPlane, part: LayPart, ends: readonly PhotoTap[], size: PictureSize): Cross[] {
+export function crossesOf(
+  plane: PhotoPlane,
+  part: LayPart,
+  /** Ends of an edge that was not found yet. */
+  ends: readonly (PhotoTap | undefined)[],
+  size: PictureSize,
+): Cross[] {
   const cross = (name: string, tap: PhotoTap | null | undefined, begun: PhotoTap): Cross => ({
     name,
     at: inPixels(tap ?? begun, size),
@@ -63,7 +69,7 @@ export function crossesOf(plane: PhotoPlane, part: LayPart, ends: readonly Photo
       return [cross('the floor', plane.floor, TIES[0]!), cross('the end of the wall', plane.end, TIES[1]!)];
     case 'edge': {
       const [edge] = plane.edges ?? [];
-      const laid = ends.length > 0 ? ends : edge ? [edge[0]!, edge.at(-1)!] : [];
+      const laid = [ends[0] ?? edge?.[0], ends[1] ?? edge?.at(-1)];
       return [cross('one end of the edge', laid[0], ENDS[0]!), cross('its other end', laid[1], ENDS[1]!)];
     }
   }
