@@ -1,5 +1,5 @@
 import { demoCatalogue, guestRoom, sewingCorner } from '@steddo/samples';
-import { dragBy, expect, figureValue, openRoom, quick, sentJob, test } from './fixtures';
+import { dragBy, expect, figureValue, isBack, openRoom, quick, sentJob, test } from './fixtures';
 import { ThumbJob } from './thumbJob';
 
 /*
@@ -112,6 +112,7 @@ test('a gap that keeps the set off a post; a corner mount on a plain wall says w
   await page.getByTestId('pad-text').fill(inches);
   await page.getByTestId('key-done').click();
   await expect(stop).toHaveCount(0);
+  await isBack(page);
 
   const rack = demoCatalogue.mounts.find((m) => m.id === 'nook-1')!;
   await openRoom(page, empty, 'plain', { ...guestRoom, mount: rack }, 'mount');

@@ -153,7 +153,8 @@ export async function sendPiece(room: string, id: string, piece: Piece): Promise
       return { kind: 'at', received, whole };
     }
     const obstacle = await obstacleOf(response);
-    return { kind: obstacle.why === 'not-valid' ? 'refused' : 'no-server' };
+    if (obstacle.why !== 'not-valid') return { kind: 'no-server' };
+    return { kind: 'refused', why: obstacle.faults[0]?.reason ?? obstacle.message };
   } catch {
     return { kind: 'no-server' };
   }

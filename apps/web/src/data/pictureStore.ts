@@ -14,6 +14,8 @@ export interface PictureHead {
   sent: number;
   /** The server has all of it and has checked it. */
   whole: boolean;
+  /** Why the server would not have it, the last time it was asked. */
+  refused?: string;
 }
 
 interface Schema extends DBSchema {
@@ -28,8 +30,8 @@ export interface PictureStore {
   heads: () => Promise<PictureHead[]>;
   headsOf: (room: string) => Promise<PictureHead[]>;
   bytes: (key: string) => Promise<Uint8Array | undefined>;
-  /** What has been sent of it. */
-  note: (key: string, sent: Pick<PictureHead, 'sent' | 'whole'>) => Promise<void>;
+  /** What has been sent of it; with no reason named none stands. */
+  note: (key: string, sent: Pick<PictureHead, 'sent' | 'whole' | 'refused'>) => Promise<void>;
   drop: (keys: readonly string[]) => Promise<void>;
 }
 
@@ -63,7 +65,10 @@ export function openPictureStore(name = 'steddo-pictures'): PictureStore {
     note: async (key, sent) => {
       const tx = (await open()).transaction('heads', 'readwrite');
       const head = await tx.store.get(key);
-      if (head) await tx.store.put({ ...head, ...sent });
+      if (head) {
+        const { refused: _, ...rest } = head;
+        await tx.store.put({ ...rest, ...sent });
+      }
       await tx.done;
     },
     drop: async (keys) => {

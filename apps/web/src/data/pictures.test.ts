@@ -147,11 +147,26 @@ describe('pictures', () => {
   });
 
   it('that the server will not have begin anew, and stay on the device', async () => {
-    const { pictures, store } = open({ send: async () => ({ kind: 'refused' }) });
+    let asked = 0;
+    const send = async () => {
+      asked += 1;
+      return { kind: 'refused' as const, why: 'is no JPEG' };
+    };
+    const { pictures, store } = open({ send });
     await pictures.keep('den', 'p-1', await made(20));
     await rest();
-    expect(await store.heads()).toMatchObject([{ sent: 0, whole: false }]);
+    expect(await store.heads()).toMatchObject([{ sent: 0, whole: false, refused: 'is no JPEG' }]);
     expect(await store.bytes(pictureKey('den', 'p-1'))).toEqual(bytesOf(20));
+    // not for ever: once, until the app is opened again
+    pictures.flush();
+    await rest();
+    expect(asked).toBe(1);
+    const next = open({ store });
+    next.pictures.flush();
+    await rest();
+    const [head] = await store.heads();
+    expect(head).toMatchObject({ whole: true });
+    expect(head!.refused).toBeUndefined();
   });
 
   it('come from the server where this device has none, and are kept from then on', async () => {

@@ -18,7 +18,10 @@ export interface Piece {
 
 /** How sending a piece ended: how far the server is, the room is not there yet, no server, or it will not have the picture. */
 export type PieceResult =
-  { kind: 'at'; received: number; whole: boolean } | { kind: 'no-room' } | { kind: 'no-server' } | { kind: 'refused' };
+  | { kind: 'at'; received: number; whole: boolean }
+  | { kind: 'no-room' }
+  | { kind: 'no-server' }
+  | { kind: 'refused'; why: string };
 
 export interface PicturesParts {
   store: PictureStore;
@@ -42,6 +45,8 @@ export class Pictures {
   private sending = false;
   /** Asked to send while it was sending. */
   private again = false;
+  /** Pictures that the server would not have since this tab was opened: asked once more by the next one. */
+  private readonly unwanted = new Set<string>();
   /** Rooms whose pictures on the server have been looked at since this tab was opened. */
   private readonly compared = new Set<string>();
 
@@ -140,15 +145,22 @@ export class Pictures {
   private async sendAll(): Promise<void> {
     this.again = false;
     await this.compare();
-    const waiting = inOrder((await this.parts.store.heads()).filter((h) => !h.whole));
+    const waiting = inOrder((await this.parts.store.heads()).filter((h) => !h.whole && !this.unwanted.has(h.key)));
     for (const head of waiting) {
       const ended = await this.sendOne(head);
-      if (ended !== 'done') this.retry.plan();
+      if (ended === 'held' || ended === 'stop') this.retry.plan();
       if (ended === 'stop') return;
     }
   }
 
-  private async sendOne({ key, room, id, size, sha256, sent }: PictureHead): Promise<'done' | 'held' | 'stop'> {
+  private async sendOne({
+    key,
+    room,
+    id,
+    size,
+    sha256,
+    sent,
+  }: PictureHead): Promise<'done' | 'held' | 'unwanted' | 'stop'> {
     const bytes = await this.parts.store.bytes(key);
     if (!bytes) return 'done';
     for (let from = sent; ;) {
@@ -156,9 +168,12 @@ export class Pictures {
       const result = await this.parts.send(room, id, { from, size, sha256, bytes: piece });
       if (result.kind === 'no-server') return 'stop';
       if (result.kind !== 'at') {
+        if (result.kind === 'no-room') return 'held';
         // begun anew the next time: what the server has had of it, it has thrown away
-        if (result.kind === 'refused') await this.parts.store.note(key, { sent: 0, whole: false });
-        return 'held';
+        await this.parts.store.note(key, { sent: 0, whole: false, refused: result.why });
+        this.unwanted.add(key);
+        this.parts.changed();
+        return 'unwanted';
       }
       const { received, whole } = result;
       await this.parts.store.note(key, { sent: received, whole });

@@ -87,7 +87,14 @@ function PictureList({ state, start }: { state: RoomState; start: string }) {
 
 /** When it was taken, how large it is, and who has it. */
 function noteOf({ at, size }: Photo, head: PictureHead | undefined): string {
-  const where = head === undefined ? 'on the server' : head.whole ? 'here and on the server' : 'here, not sent yet';
+  const where =
+    head === undefined
+      ? 'on the server'
+      : head.whole
+        ? 'here and on the server'
+        : head.refused
+          ? `here; the server will not have it: ${head.refused}`
+          : 'here, not sent yet';
   return [...(at ? [momentText(at)] : []), ...(size ? [sizeText(size)] : []), where].join(', ');
 }
 

@@ -38,6 +38,8 @@ let opened: GreyPicture | undefined;
 const api = {
   /** Reads a picture's brightness, for what is asked of it next. */
   async open(bytes: Uint8Array<ArrayBuffer>): Promise<OpenedPhoto | undefined> {
+    // meanwhile nothing is drawn to what another picture shows
+    opened = undefined;
     const picture = await pixelsOf(bytes);
     if (!picture) return undefined;
     opened = greyOf(picture.data, picture.width, picture.height);
