@@ -740,7 +740,7 @@ export const MUTATIONS = [
       ['photo/adjust.ts', '(b.y - a.y - level) / TAPED_SD_MM', '0'],
       ['photo/adjust.ts', 'if (spare > 0 && !(size <= MOST_OFF))', 'if (spare < 0)'],
       ['photo/adjust.ts', '(t) => straightened(lens(p[8]!), t)', '(t) => t'],
-      ['photo/adjust.ts', 'const MOST_STEPS = 60;', 'const MOST_STEPS = 1;'],
+      ['photo/leastSquares.ts', 'const MOST_STEPS = 60;', 'const MOST_STEPS = 1;'],
       [
         'photo/lens.ts',
         'const by = 1 + (k1 * (du * du + dv * dv)) / half ** 2;',

@@ -1,6 +1,7 @@
-import { Matrix, inverse } from 'ml-matrix';
+import type { Matrix } from 'ml-matrix';
 import { applied, linear, projected, scalingOf, unprojected, type Scaling } from './homography';
 import { ownCorners, type Laid, type LaidReference, type PlaneFault } from './laid';
+import { inverted, leastSquares, type Problem } from './leastSquares';
 import { bent, lensBend, straightened } from './lens';
 import type { PicturePlace, Tapped } from './pictures';
 
@@ -13,8 +14,6 @@ const ANY_LENS = { k1: 0, sd: 0.025 };
 /** What is not off by anything still has a weight. */
 const LEAST_SD_PX = 1e-6;
 
-const MOST_STEPS = 60;
-const SETTLED = 1e-11;
 /** What is off by this many standard deviations in the middle does not belong together. */
 const MOST_OFF = 3.5;
 
@@ -35,12 +34,6 @@ interface Standing {
   turn: number;
 }
 
-/** Everything that is looked for, and how each thing that was laid or taped is off from it, in its standard deviations. */
-interface Problem {
-  start: number[];
-  off: (p: readonly number[]) => number[];
-}
-
 /**
  * All that was laid and taped brought together by least squares. Looked for: the eight numbers of the wall in the picture,
  * k1, the place and the turn of every reference that is not the wall's own, where the floor's and the end's taps are along
@@ -51,7 +44,7 @@ export function adjusted(laid: Laid): Adjusted {
   if (!begun) return { ok: false, why: 'in-a-line' };
   const { stands, eight, scaling } = begun;
   const problem = problemOf(laid, begun);
-  const found = least(problem);
+  const found = leastSquares(problem);
   if (!found) return { ok: false, why: 'do-not-agree' };
   const { p, off, normal } = found;
   const spare = off.length - p.length;
@@ -256,59 +249,4 @@ function lineOf(edge: readonly PicturePlace[], half: number): [number, number] {
   const [a, b] = [edge[0]!, edge.at(-1)!];
   const angle = Math.atan2(b.v - a.v, b.u - a.u) + Math.PI / 2;
   return [angle, (a.u * Math.cos(angle) + a.v * Math.sin(angle)) / half];
-}
-
-/** Gauss and Newton, held back (Levenberg and Marquardt) where a step does not bring it nearer. */
-function least({ start, off }: Problem): { p: number[]; off: number[]; normal: Matrix } | undefined {
-  let p = start;
-  let now = off(p);
-  let held = 1e-6;
-  for (let i = 0; i < MOST_STEPS; i++) {
-    const slope = slopesOf(off, p);
-    const normal = slope.transpose().mmul(slope);
-    const gradient = slope.transpose().mmul(Matrix.columnVector(now));
-    const step = stepOf(normal, gradient, held);
-    if (!step) return undefined;
-    const next = p.map((value, k) => value - step[k]!);
-    const there = off(next);
-    const small = Math.max(...step.map((s, k) => Math.abs(s) / Math.max(1, Math.abs(p[k]!)))) < SETTLED;
-    if (squares(there) <= squares(now)) {
-      [p, now, held] = [next, there, held / 10];
-      if (small) break;
-    } else {
-      if (small) break;
-      held = Math.max(held, 1e-9) * 10;
-      if (held > 1e9) break;
-    }
-  }
-  const slope = slopesOf(off, p);
-  return now.every(Number.isFinite) ? { p, off: now, normal: slope.transpose().mmul(slope) } : undefined;
-}
-
-const squares = (all: readonly number[]): number => all.reduce((sum, o) => sum + o * o, 0);
-
-function stepOf(normal: Matrix, gradient: Matrix, held: number): number[] | undefined {
-  const damped = normal.clone();
-  for (let k = 0; k < damped.rows; k++) damped.set(k, k, damped.get(k, k) * (1 + held));
-  return inverted(damped)?.mmul(gradient).getColumn(0);
-}
-
-/** Undefined where it has none: the library throws. */
-function inverted(matrix: Matrix): Matrix | undefined {
-  try {
-    const made = inverse(matrix);
-    return made.to1DArray().every(Number.isFinite) ? made : undefined;
-  } catch {
-    return undefined;
-  }
-}
-
-/** How each is off more with each number that is looked for, by a small step to either side. */
-function slopesOf(off: (p: readonly number[]) => number[], p: readonly number[]): Matrix {
-  const columns = p.map((value, k) => {
-    const by = 1e-6 * Math.max(1, Math.abs(value));
-    const [more, less] = [by, -by].map((d) => off(p.map((v, n) => (n === k ? v + d : v))));
-    return more!.map((m, n) => (m - less![n]!) / (2 * by));
-  });
-  return new Matrix(columns).transpose();
 }
