@@ -1,7 +1,7 @@
 import './importMeta';
 import * as Comlink from 'comlink';
 import { faultOfPicture } from '@steddo/contract';
-import { greyOf, isDrawn } from '@steddo/core/photo';
+import { greyOf, isDrawn } from '@steddo/core/brightness';
 import type { Reduced } from '../data/pictures';
 import { sha256 } from '../data/sha256';
 import type { Paint } from './paint';
