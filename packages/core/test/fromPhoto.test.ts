@@ -47,6 +47,19 @@ describe('a thing from the photo', () => {
     expect(all.guessed ?? []).toEqual([]);
   });
 
+  it('of a file that lists no guesses is the tape’s once each of its edges was taped, too', () => {
+    const { job, id } = traced();
+    const { guessed: _, ...file } = job;
+    const one = done(file, measure(file, `room.objects.${id}.left`, 1242));
+    expect(thing(one, id)).toMatchObject({ left: 1242, photo: 'p1', doubt: 8 });
+    const all = (['right', 'bottom', 'top'] as const).reduce(
+      (j, s) => done(j, measure(j, `room.objects.${id}.${s}`, thing(j, id)[s])),
+      one,
+    );
+    expect(thing(all, id).photo).toBeUndefined();
+    expect(thing(all, id).doubt).toBeUndefined();
+  });
+
   it('stays doubted where a thumb has moved it: a thumb is no tape', () => {
     const { job, id } = traced();
     const moved = done(job, moveBox(job, `room.objects.${id}`, { left: 1300, right: 1386, bottom: 300, top: 386 }));

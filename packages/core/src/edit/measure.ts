@@ -59,7 +59,7 @@ export function removeEntry(job: Job, path: JobPath): Command {
 
 /** The commands, and the paths with all below them off the list of guesses. */
 function withoutGuesses(job: Job, paths: readonly JobPath[], commands: Command[]): Command {
-  const guessed = job.guessed ?? [];
+  const guessed = [...(job.guessed ?? []), ...untaped(job, paths)];
   const kept = guessed.filter((g) => !paths.some((p) => g === p || g.startsWith(`${p}.`)));
   const [only] = commands;
   if (kept.length === guessed.length) return commands.length === 1 && only ? only : { do: 'all', commands };
@@ -67,6 +67,16 @@ function withoutGuesses(job: Job, paths: readonly JobPath[], commands: Command[]
   const guesses: Command =
     kept.length === 0 ? { do: 'drop', path: 'guessed' } : { do: 'put', path: 'guessed', value: kept };
   return { do: 'all', commands: [...commands, guesses, ...settled] };
+}
+
+/** A thing that a file brings from a photo is a guess at each of its edges, as one is that was traced here. */
+function untaped({ room, guessed = [] }: Job, paths: readonly JobPath[]): JobPath[] {
+  return (room.objects ?? []).flatMap((o): JobPath[] => {
+    const path = `room.objects.${o.id}` as const;
+    const meant = paths.some((p) => p.startsWith(`${path}.`));
+    if (!meant || o.photo === undefined || guessed.some((g) => g.startsWith(`${path}.`))) return [];
+    return [`${path}.left`, `${path}.right`, `${path}.bottom`, `${path}.top`];
+  });
 }
 
 /** Of things that were measured by a picture what goes with the last of their edges that a tape has settled. */
