@@ -74,7 +74,8 @@ export function edited(base: Job, list: readonly RandomEdit[]): Job | undefined 
 /** So many valid jobs made from the given ones, the same ones for the same seed. */
 export function randomJobs(bases: readonly Job[], count: number, seed: number): Job[] {
   const jobs: Job[] = [];
-  const lists = fc.sample(edits, { seed, numRuns: count * 4 });
+  // most are refused: enough of them that a seed never runs out
+  const lists = fc.sample(edits, { seed, numRuns: count * 10 });
   for (let i = 0; jobs.length < count && i < lists.length; i++) {
     const job = edited(bases[i % bases.length]!, lists[i]!);
     if (job) jobs.push(job);
