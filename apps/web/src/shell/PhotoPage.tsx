@@ -7,9 +7,10 @@ import { drawnDoubtText, photoFault, photoTrouble, type Wording } from '@steddo/
 import type { RoomState } from '../data/rooms';
 import type { LayPart } from '../features/photo/laidCrosses';
 import { LayPanel } from '../features/photo/LayPanel';
-import { MeasurePanel, outOf } from '../features/photo/MeasurePanel';
+import { MeasurePanel } from '../features/photo/MeasurePanel';
 import { PhotoFrame } from '../features/photo/PhotoFrame';
 import { paintsOf } from '../features/photo/photoPaint';
+import { readLength } from '../features/photo/TypedLength';
 import { ShowPanel } from '../features/photo/ShowPanel';
 import { usePhotoFile, type PhotoFile } from '../features/photo/usePhotoFile';
 import { usePhotoPlane, type Seen } from '../features/photo/usePhotoPlane';
@@ -81,7 +82,7 @@ function Laid({ photo, file }: { photo: Photo; file: Extract<PhotoFile, { is: 'h
   const [out, setOut] = useState('');
   const laid = usePhotoPlane(photo, size, part, sharply);
   const { seen } = laid;
-  const tracing = useTracing(seen, size, outOf(out, job.units));
+  const tracing = useTracing(seen, size, readLength(out, job.units).mm);
   const shown = useShown(seen);
   const outlines = useMemo(
     () => (seen.ok ? paintsOf(outlinesOf(job, seen, step === 'measure' ? 'things' : 'references')) : []),

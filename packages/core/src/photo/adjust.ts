@@ -1,5 +1,5 @@
 import type { Matrix } from 'ml-matrix';
-import { applied, linear, projected, scalingOf, unprojected, type Scaling } from './homography';
+import { applied, linear, projected, scalingOf, unprojected, unscaled, type Scaling } from './homography';
 import { ownCorners, type Laid, type LaidReference, type PlaneFault } from './laid';
 import { inverted, leastSquares, type Problem } from './leastSquares';
 import { bent, lensBend, straightened } from './lens';
@@ -106,11 +106,14 @@ function beginning(laid: Laid) {
   return eight && { stands, eight, scaling };
 }
 
-function planeOf(taps: readonly Tapped[]): readonly number[] | undefined {
-  const eight = linear(taps.map((t) => ({ ...t, x: t.x / 1000, y: t.y / 1000, u: t.u / 1000, v: t.v / 1000 })));
-  if (!eight) return undefined;
-  const [a, b, c, d, e, f, g, k] = eight as [number, number, number, number, number, number, number, number];
-  return [a, b, c * 1000, d, e, f * 1000, g / 1000, k / 1000, 1];
+/** The plane of some taps alone, and in which scale. */
+function planeOf(taps: readonly Tapped[]) {
+  const scaling = {
+    wall: scalingOf(taps.map(({ x, y }) => ({ x, y }))),
+    picture: scalingOf(taps.map(({ u, v }) => ({ x: u, y: v }))),
+  };
+  const eight = linear(taps.map((t) => scaledTap(t, scaling)));
+  return eight && unscaled(eight, scaling.wall, scaling.picture);
 }
 
 /** How far the first reference's own place is off, by what is taped of another one, or by the floor and the end. */
@@ -189,12 +192,8 @@ function problemOf(
       (p[8]! - bend.k1) / Math.max(1e-9, bend.sd),
     ];
   };
-  const seen = planeOf(
-    references.length > 0
-      ? references.slice(0, 1).flatMap((r) => cornersAt(r, stands[0]!).map((c, k) => ({ ...c, ...r.taps[k]! })))
-      : [...known],
-  );
-  const at = (place: PicturePlace) => seen && unprojected(seen, place);
+  const begun = unscaled(eight, wall, scaling.picture);
+  const at = (place: PicturePlace) => unprojected(begun, place);
   const start = [
     ...eight,
     bend.k1,

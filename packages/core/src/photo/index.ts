@@ -9,11 +9,11 @@ export { cameraBefore, frontOfWall, seenAt, type Camera, type CameraFault } from
 export type { PicturePlace, PictureSize, Tap, Tapped } from './pictures';
 export { measureBox, type MeasuredBox, type SeenWall } from './measureBox';
 export { measureThing, type MeasuredThing } from './measureThing';
-export { boxDoubt, told, toldBox } from './toldMeasure';
+export { boxDoubt, told } from './toldMeasure';
 export { brightness, greyOf, isDrawn, isFog, type GreyPicture, type PictureTrouble } from './greyPicture';
 export { alongEdge, nearestCorner, type Drawn } from './nearestCorner';
 export { flattenPicture, type ColourPicture, type FlatAsk } from './flattenPicture';
 export { madeUpPicture, type MadeUpAsk, type MadeUpCamera, type TapedUp } from './madeUpPicture';
 export { putFromPhoto, type FromPhoto } from './thingFromPhoto';
-export { laidInPicture, sizedReference, tapSd } from './laidInPicture';
+export { laidInPicture, tapSd } from './laidInPicture';
 export { SHEETS } from './references';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { ItemKind } from '@steddo/contract';
-import { parseTape, removeEntry, tapeOf } from '@steddo/core';
+import { removeEntry } from '@steddo/core';
 import { boxDoubt, putFromPhoto, told } from '@steddo/core/photo';
 import {
   MOST_MEASURED_DOUBT_MM,
@@ -18,7 +18,7 @@ import { Notice } from '../../ui/Notice';
 import { RemovableRow } from '../../ui/RemovableRow';
 import { Txt } from '../../ui/Txt';
 import { KindSheet } from '../../work/KindSheet';
-import { TypedLength } from './TypedLength';
+import { TypedLength, readLength } from './TypedLength';
 import type { Seen } from './usePhotoPlane';
 import type { Traced, Tracing } from './useTracing';
 
@@ -84,7 +84,7 @@ function TracedPart({ photo, traced, out, onOut, onEnd }: TracedProps) {
   const { kind, thing: { box, flatOff } = {} } = traced;
   const doubt = box ? boxDoubt(box) : 0;
   const sure = box !== undefined && doubt <= MOST_MEASURED_DOUBT_MM;
-  const depth = outOf(out, job.units);
+  const { mm: depth } = readLength(out, job.units);
   const keep = () => {
     if (!box) return;
     const { command } = putFromPhoto(job, { kind, photo, box, ...(depth === undefined ? {} : { out: depth }) });
@@ -121,12 +121,6 @@ const withArticle = (kind: ItemKind): string => {
   const name = itemName(kind);
   return `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
 };
-
-/** How far it stands out as it was typed; undefined while that is none, or no length. */
-export function outOf(text: string, units: Parameters<typeof tapeOf>[0]): number | undefined {
-  const read = text.trim() === '' ? undefined : parseTape(text, { unit: tapeOf(units).unit });
-  return read?.ok && read.mm >= 0 ? read.mm : undefined;
-}
 
 /** What this picture has measured, and no tape yet. */
 function TracedThings({ photo }: { photo: string }) {

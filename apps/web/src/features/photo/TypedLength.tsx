@@ -1,9 +1,17 @@
 import { View } from 'react-native';
+import type { Units } from '@steddo/contract';
 import { parseTape, tapeOf } from '@steddo/core';
 import { useRoomContext } from '../../state/roomState';
 import { LineInput } from '../../ui/LineInput';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
+
+/** What was typed, mm: undefined while that is nothing, and a fault where it is no length. */
+export function readLength(text: string, units: Units): { mm?: number; fault?: string } {
+  if (text.trim() === '') return {};
+  const read = parseTape(text, { unit: tapeOf(units).unit });
+  return read.ok && read.mm >= 0 ? { mm: read.mm } : { fault: 'takes a length as the tape says it' };
+}
 
 /** A length that is typed and goes nowhere yet. */
 export function TypedLength({
@@ -19,8 +27,7 @@ export function TypedLength({
 }) {
   const palette = usePalette();
   const { job } = useRoomContext();
-  const read = value.trim() === '' ? undefined : parseTape(value, { unit: tapeOf(job.units).unit });
-  const fault = read && (!read.ok || read.mm < 0) ? 'takes a length as the tape says it' : undefined;
+  const { fault } = readLength(value, job.units);
   return (
     <View>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>

@@ -111,8 +111,8 @@ export const withTaped = (
 ): PhotoPlane => withReference(plane, at, (r) => ({ ...r, [field]: mm }));
 
 /** As it is written: with where the references' corners came to lie, and how the lens bends. */
-export function resolved(job: Job, { k1: _, ...plane }: PhotoPlane, size: PictureSize): PhotoPlane {
-  if (!plane.references) return { ...plane, ...(_ === undefined ? {} : { k1: _ }) };
+export function resolved(job: Job, { k1, ...plane }: PhotoPlane, size: PictureSize): PhotoPlane {
+  if (!plane.references) return { ...plane, ...(k1 === undefined ? {} : { k1 }) };
   const made = wallPlane(laidInPicture(job, plane, size));
   if (!made.ok) return { ...plane, points: [] };
   const whole = plane.references.filter((r) => r.taps.every((t) => t !== null));
