@@ -133,6 +133,8 @@ export class RoomSender {
       touched: touchedBy(changes),
       job,
     });
+    // somebody has chosen meanwhile what is to be sent instead
+    if (result.kind !== 'sent' && !this.parts.get(id)?.waiting.some((e) => e.editId === editId)) return 'next';
     switch (result.kind) {
       case 'sent': {
         const { version, revision, database } = result;

@@ -247,6 +247,32 @@ describe('a server that is not the one it was', () => {
     await atRest();
     expect([b.kind(), b.server.latest(b.id)!.title]).toEqual(['sent', 'three']);
   });
+  it('emptied: sent there again from the list, while the sender is still asking for it', async () => {
+    const b = await bench();
+    b.server.rooms.clear();
+    b.rooms.dispatch(b.id, rename('two'));
+    await atRest();
+    expect(b.kind()).toBe('lost');
+    // sending asks whether the room is back, and gets its answer late
+    let answer = () => {};
+    b.server.held = new Promise<void>((resolve) => (answer = resolve));
+    b.rooms.flush();
+    await atRest();
+    const again = b.rooms.sendAgain(b.id);
+    await atRest();
+    answer();
+    expect(await again).toBe(true);
+    await atRest();
+    expect([b.kind(), b.server.titles(b.id)]).toEqual(['sent', ['two']]);
+  });
+  it('emptied: sent there again by a tab that has not heard of it', async () => {
+    const b = await bench();
+    b.server.rooms.clear();
+    const next = b.device.tab();
+    expect(await next.rooms.sendAgain(b.id)).toBe(true);
+    await atRest();
+    expect([b.kind(next.rooms), b.server.titles(b.id)]).toEqual(['sent', ['one']]);
+  });
   it('another server for a while: when the right one answers again nobody has to choose', async () => {
     const b = await bench();
     const right = b.server.rooms;
@@ -346,5 +372,18 @@ describe('taking a room away', () => {
     await b.rooms.takeBack(b.id);
     await atRest();
     expect([b.server.latest(b.id)!.title, b.kind()]).toEqual(['one', 'sent']);
+  });
+  it('is undone while it is still being taken away on the server', async () => {
+    const b = await bench();
+    let answer = () => {};
+    b.server.held = new Promise<void>((resolve) => (answer = resolve));
+    await b.rooms.remove(b.id);
+    await atRest();
+    const back = b.rooms.takeBack(b.id);
+    await atRest();
+    answer();
+    expect(await back).toBe(true);
+    await atRest();
+    expect([b.rooms.get(b.id)!.deletedAt, b.server.latest(b.id)!.title, b.kind()]).toEqual([undefined, 'one', 'sent']);
   });
 });

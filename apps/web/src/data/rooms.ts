@@ -72,7 +72,8 @@ export class Rooms {
         return (await this.sooner(id)) ? 'found' : 'no-server';
       }
       if (!local) return asked.kind === 'deleted' ? 'deleted' : 'missing';
-      if (local.base) this.note(id, { lost: asked });
+      // unless it was sent there while the server was asked
+      if (local.base && this.states.get(id)?.base === local.base) this.note(id, { lost: asked });
       return 'found';
     } catch {
       return local ? 'found' : 'no-server';
@@ -199,18 +200,29 @@ export class Rooms {
     this.flush();
   }
 
-  /** One of the rooms that the server has lost: there again, from the list. */
-  async sendAgain(id: string): Promise<void> {
-    await this.open(id);
-    await this.parts.alone(id, async () => {
+  /** One of the rooms that the server has lost: there again, from the list; false where another tab has it. */
+  async sendAgain(id: string): Promise<boolean> {
+    const again = async () => {
+      const state = this.states.get(id) ?? (await this.load(id));
+      if (state?.base && !state.lost) await this.compare(state).catch(() => undefined);
       this.settleLost(id, 'mine');
       await this.settled();
-    });
+    };
+    return this.parts.alone(id, again, TURN_MS);
   }
 
-  async takeBack(id: string): Promise<void> {
-    await this.parts.alone(id, () => this.back(id));
+  /** Asks whether the server has what it had confirmed; this tab may not have heard of it yet. */
+  private async compare({ id, base }: RoomState): Promise<void> {
+    const asked = await this.parts.fetchRoom(id, base?.revision);
+    if (asked.kind === 'found') await this.sender.meet(id, asked.reply);
+    else this.note(id, { lost: asked });
+  }
+
+  /** A room that was taken away is here again; false where another tab has it. */
+  async takeBack(id: string): Promise<boolean> {
+    const done = await this.parts.alone(id, () => this.back(id), TURN_MS);
     this.flush();
+    return done;
   }
 
   private async back(id: string): Promise<void> {
@@ -375,5 +387,7 @@ export class Rooms {
 
 /** A store that could not write is tried again after so long, ms. */
 const TRY_AGAIN_MS = 3000;
+/** Somebody who asked for something waits so long for another tab to let go of the room, ms. */
+const TURN_MS = 10_000;
 
 export { syncOf, type RoomState, type SyncState } from './roomState';

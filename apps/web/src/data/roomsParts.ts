@@ -17,10 +17,10 @@ export interface RoomsParts {
   now: () => Date;
   later: (work: () => void, ms: number) => void;
   /**
-   * Does something with a room that nobody else on this device may do meanwhile; false where another tab has the
-   * room. What this tab holds already is done at once.
+   * Does something with a room that nobody else on this device may do meanwhile, after what this tab is doing with
+   * it; false where another tab has the room, for longer than `patience` (ms) where somebody waits for it.
    */
-  alone: (id: string, work: () => Promise<void>) => Promise<boolean>;
+  alone: (id: string, work: () => Promise<void>, patience?: number) => Promise<boolean>;
   /** Other tabs are told that the device has another version of a room. */
   tell: (id: string) => void;
 }

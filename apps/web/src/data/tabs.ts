@@ -15,6 +15,8 @@ export function tabChannel(hear: (news: TabNews) => void): (news: TabNews) => vo
  */
 export class Turns {
   private readonly held = new Set<string>();
+  /** The last thing that this tab does with a room. */
+  private readonly works = new Map<string, Promise<boolean>>();
 
   constructor(private readonly locks: LockManager | undefined) {}
 
@@ -33,25 +35,46 @@ export class Turns {
     await this.locks.request(nameOf(id), { signal }, keep);
   }
 
-  /** Does something that nobody else may do to the room meanwhile; false where another tab has it. */
-  readonly alone = async (id: string, work: () => Promise<void>): Promise<boolean> => {
-    return aloneUnder(nameOf(id), this.held.has(id) ? undefined : this.locks, work);
+  /**
+   * Does something that nobody else may do to the room meanwhile; false where another tab has it for longer than
+   * `patience` (ms). What this tab itself is doing to it is waited for.
+   */
+  readonly alone = (id: string, work: () => Promise<void>, patience = 0): Promise<boolean> => {
+    const mine = () => aloneUnder(nameOf(id), this.held.has(id) ? undefined : this.locks, work, patience);
+    const done = (this.works.get(id) ?? Promise.resolve()).then(mine, mine);
+    this.works.set(id, done);
+    const clear = () => {
+      if (this.works.get(id) === done) this.works.delete(id);
+    };
+    done.then(clear, clear);
+    return done;
   };
 }
 
-/** Does something that no other tab does meanwhile; false where one does it. Without locks it is done at once. */
+/**
+ * Does something that no other tab does meanwhile; false where one does it, for longer than `patience` (ms). Without
+ * locks it is done at once.
+ */
 export async function aloneUnder(
   name: string,
   locks: LockManager | undefined,
   work: () => Promise<void>,
+  patience = 0,
 ): Promise<boolean> {
   if (!locks) {
     await work();
     return true;
   }
-  return locks.request(name, { ifAvailable: true }, async (lock) => {
-    if (lock) await work();
-    return lock !== null;
+  const signal = patience > 0 ? AbortSignal.timeout(patience) : undefined;
+  let ours = false;
+  const asked = locks.request(name, signal ? { signal } : { ifAvailable: true }, async (lock) => {
+    ours = lock !== null;
+    if (ours) await work();
+    return ours;
+  });
+  return asked.catch((error: unknown) => {
+    if (signal?.aborted && !ours) return false;
+    throw error;
   });
 }
 

@@ -3,6 +3,7 @@ import { Journal } from '../data/journal';
 import { openLocalStore, type LocalStore } from '../data/localStore';
 import { Rooms } from '../data/rooms';
 import { Turns } from '../data/tabs';
+import { memoryLocks } from './memoryLocks';
 import type { MemoryServer } from './memoryServer';
 
 /** What a browser's storage of text is, for as long as a test. */
@@ -24,6 +25,7 @@ export function memoryStorage(): Storage {
 export function testDevice(server: MemoryServer, name = 'this phone') {
   const factory = new IDBFactory();
   const storage = memoryStorage();
+  let locks = memoryLocks();
   let ids = 0;
   let ended = 0;
   const retries: (() => void)[] = [];
@@ -35,6 +37,8 @@ export function testDevice(server: MemoryServer, name = 'this phone') {
   const tab = (wrap: (store: LocalStore) => LocalStore = (s) => s) => {
     globalThis.indexedDB = factory;
     const mine = ++ended;
+    // what an ended tab held is let go
+    locks = memoryLocks();
     const store = wrap(openLocalStore('steddo'));
     const alive = () => mine === ended;
     const rooms = new Rooms({
@@ -46,7 +50,7 @@ export function testDevice(server: MemoryServer, name = 'this phone') {
       newId: () => `${name.replace(/\W/g, '')}-${++ids}`,
       now: () => new Date('2026-03-14T09:30:00Z'),
       later: (work) => retries.push(work),
-      alone: new Turns(undefined).alone,
+      alone: new Turns(locks).alone,
       tell: () => undefined,
     });
     return { rooms, store };

@@ -16,6 +16,8 @@ export class MemoryServer {
   obstacle: Obstacle | undefined;
   /** So many answers are lost on their way back. */
   loseAnswers = 0;
+  /** Answers are late: they come when this has. */
+  held: Promise<void> | undefined;
   private n = 0;
 
   latest(id: string): RoomSummary | undefined {
@@ -37,7 +39,7 @@ export class MemoryServer {
   send =
     (device: string) =>
     async (id: string, save: Save): Promise<SendResult> => {
-      await Promise.resolve();
+      await this.held;
       if (this.obstacle) return { kind: 'obstacle', obstacle: this.obstacle };
       const result = this.take(id, save, device);
       if (this.loseAnswers-- > 0) return { kind: 'obstacle', obstacle: { why: 'no-server' } };
@@ -45,7 +47,7 @@ export class MemoryServer {
     };
 
   act = async (id: string, act: 'delete' | 'take-back'): Promise<ActResult> => {
-    await Promise.resolve();
+    await this.held;
     if (this.obstacle) return { kind: 'obstacle', obstacle: this.obstacle };
     const room = this.rooms.get(id);
     if (room && act === 'delete') room.deletedAt = '2026-03-14T10:00:00Z';
@@ -54,7 +56,7 @@ export class MemoryServer {
   };
 
   fetchRoom = async (id: string, base?: string): Promise<Fetched> => {
-    await Promise.resolve();
+    await this.held;
     if (this.obstacle) throw new Error('no answer');
     const { database } = this;
     const room = this.rooms.get(id);

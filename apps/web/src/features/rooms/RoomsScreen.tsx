@@ -278,12 +278,20 @@ function Said({ text }: { text: string }) {
   );
 }
 
+const heldText = (count: number): string =>
+  count === 1
+    ? 'One of them is open in another tab: choose there, or close it.'
+    : `${count} of them are open in other tabs: choose there, or close them.`;
+
 /** The server has lost what it had: one choice for all of them. */
 function LostRooms({ ids }: { ids: readonly string[] }) {
   const [busy, setBusy] = useState(false);
+  const [elsewhere, setElsewhere] = useState(0);
   const send = async () => {
     setBusy(true);
-    for (const id of ids) await rooms.sendAgain(id);
+    let held = 0;
+    for (const id of ids) if (!(await rooms.sendAgain(id))) held++;
+    setElsewhere(held);
     await mutate('rooms');
     setBusy(false);
   };
@@ -294,6 +302,7 @@ function LostRooms({ ids }: { ids: readonly string[] }) {
       title="The server does not have what it had"
       text={`${count} of this device ${ids.length === 1 ? 'is' : 'are'} not there, or only as earlier: it is another server, its records were emptied, or a backup was put back.`}
     >
+      {elsewhere > 0 ? <Txt kind="small">{heldText(elsewhere)}</Txt> : null}
       <Action
         quiet
         disabled={busy}
