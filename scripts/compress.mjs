@@ -6,19 +6,6 @@ import { ROOT } from './lib.mjs';
 
 const out = join(ROOT, 'apps/web/dist');
 
-/** Every lazy part of the app is fetched while the page is idle: a stage opened in a cellar is there. */
-function prefetchParts() {
-  const index = join(out, 'index.html');
-  const html = readFileSync(index, 'utf8');
-  const base = '/_expo/static/js/web';
-  const links = readdirSync(join(out, base))
-    .filter((name) => name.endsWith('.js') && !html.includes(name))
-    .map((name) => `<link rel="prefetch" href="${base}/${name}" as="script" />`);
-  writeFileSync(index, html.replace('</head>', `${links.join('')}</head>`));
-}
-
-prefetchParts();
-
 /** A .br beside every text file of the exported app, all cores at it. */
 const compressed = promisify(brotliCompress);
 const files = readdirSync(out, { recursive: true, withFileTypes: true })

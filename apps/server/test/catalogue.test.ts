@@ -28,6 +28,16 @@ describe('the catalogue', () => {
     const again = await http.get('/api/catalogue').set('if-none-match', etag).expect(200);
     expect((again.body as Catalogue).mounts).toContainEqual(own);
   });
+  it('tells the kit by itself, which stays as it is when a mount changes', async () => {
+    const { http } = await open();
+    const { anchors, lags, bits } = demoCatalogue;
+    const { body, headers } = await http.get('/api/catalogue/kit').expect(200);
+    expect(body).toEqual({ anchors, lags, bits });
+    await http.put('/api/catalogue/mounts/own-1').send({ editId: 'e1', mount: own }).expect(200);
+    const { etag } = headers as { etag: string };
+    const again = await http.get('/api/catalogue/kit').set('if-none-match', etag).expect(304);
+    expect(again.headers['cache-control']).toBe('private, no-cache');
+  });
   it('keeps every version of a mount, the same edit sent twice only once', async () => {
     const { http, mounts } = await open();
     const put = (editId: string, mount: Mount) => http.put(`/api/catalogue/mounts/${mount.id}`).send({ editId, mount });

@@ -299,7 +299,14 @@ describe('a customer’s link', () => {
     expect(body.job.title).toBe(guestRoom.title);
     expect(headers['cache-control']).toBe('no-store');
     // it is no way into anything else
-    for (const path of ['/api/rooms', '/api/rooms/mine', '/api/rooms/other', '/api/catalogue', '/api/crew/devices'])
+    for (const path of [
+      '/api/rooms',
+      '/api/rooms/mine',
+      '/api/rooms/other',
+      '/api/catalogue',
+      '/api/catalogue/kit',
+      '/api/crew/devices',
+    ])
       await ask('get', path).set('authorization', `Bearer ${made.secret}`).expect(401);
     await ask('put', '/api/rooms/mine').set('authorization', `Bearer ${made.secret}`).send(edit('e3', 1)).expect(401);
     const { body: list } = await ask('get', '/api/rooms/mine/links', phone).expect(200);

@@ -236,6 +236,10 @@ export const catalogue = z.strictObject({
   revision: wholeNumber.optional(),
 });
 
+/** What the crew sets things with: all that a room needs of the catalogue to be worked out. */
+export const crewKit = catalogue.pick({ anchors: true, lags: true, bits: true });
+
+export type CrewKit = z.infer<typeof crewKit>;
 export type Mount = z.infer<typeof mount>;
 export type MountType = z.infer<typeof mountType>;
 export type Slot = z.infer<typeof slot>;

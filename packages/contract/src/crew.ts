@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { catalogue } from './catalogue';
+import { crewKit } from './catalogue';
 import { job } from './job';
 
 /** What web and server say to each other of the crew: who is let in, on what, and what a customer may see. */
@@ -82,7 +82,7 @@ export const madeLink = z.strictObject({ id, secret: z.string() });
 export const shownRoom = z.strictObject({
   job,
   savedAt: z.string(),
-  kit: catalogue.pick({ anchors: true, lags: true, bits: true }),
+  kit: crewKit,
 });
 
 export type EnterRequest = z.infer<typeof enterRequest>;

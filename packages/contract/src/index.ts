@@ -1,6 +1,6 @@
 /** The open formats and the API. One Zod schema per format; the JSON Schemas in docs/ come from these. */
 export { job, screen } from './job';
-export { catalogue, mount, anchor } from './catalogue';
+export { catalogue, crewKit, mount, anchor } from './catalogue';
 export { plan } from './plan';
 export * as api from './api';
 export * as crew from './crew';
@@ -55,7 +55,19 @@ export type { TravelCheck, VehiclePlan } from './vehiclePlan';
 export type { CentreRule, Drilled, Job, LevelReading, Measured, Screen } from './job';
 export type { Build, FloorThing, Item, ItemKind, RoomKind, Rule, Viewer, Zone } from './room';
 export type { Evidence, Look, Scan } from './evidence';
-export type { Anchor, Bit, Catalogue, CatalogueScreen, Fixing, Lag, Mount, MountType, Plate, Slot } from './catalogue';
+export type {
+  Anchor,
+  Bit,
+  Catalogue,
+  CatalogueScreen,
+  CrewKit,
+  Fixing,
+  Lag,
+  Mount,
+  MountType,
+  Plate,
+  Slot,
+} from './catalogue';
 export type { BuildKind, Extent, HeightRule, Side, Units } from './parts';
 export type {
   Advice,

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { Catalogue, Mount } from '@steddo/contract';
+import type { Catalogue, CrewKit, Mount } from '@steddo/contract';
 import { noteCatalogue } from './changes';
 import type { Db } from './client';
 import { catalogueEntries, catalogueHistory } from './schema';
@@ -21,22 +21,24 @@ export async function readCatalogue(db: Db): Promise<CatalogueFile> {
   const rows = await db.select().from(catalogueEntries).orderBy(asc(catalogueEntries.position));
   const of = (kind: string) => rows.filter((r) => r.kind === kind).map((r) => r.entry);
   const lists = KINDS.map((kind) => `"${kind}":[${of(kind).join(',')}]`);
-  const revision = rows.reduce((sum, r) => sum + r.version, 0);
   return {
-    etag: `"${rows.length}-${revision}"`,
+    etag: etagOf(rows),
     text: `{"format":"steddo-catalogue","version":1,${lists.join(',')}}`,
   };
 }
 
-/** What the crew sets things with. */
-export async function readKit(db: Db): Promise<Pick<Catalogue, (typeof KIT)[number]>> {
+const etagOf = (rows: readonly { version: number }[]): string =>
+  `"${rows.length}-${rows.reduce((sum, r) => sum + r.version, 0)}"`;
+
+/** What the crew sets things with, and a tag that changes with it. */
+export async function readKit(db: Db): Promise<{ etag: string; kit: CrewKit }> {
   const rows = await db
     .select()
     .from(catalogueEntries)
     .where(inArray(catalogueEntries.kind, [...KIT]))
     .orderBy(asc(catalogueEntries.position));
   const of = (kind: string) => rows.filter((r) => r.kind === kind).map((r) => JSON.parse(r.entry) as never);
-  return { anchors: of('anchors'), lags: of('lags'), bits: of('bits') };
+  return { etag: etagOf(rows), kit: { anchors: of('anchors'), lags: of('lags'), bits: of('bits') } };
 }
 
 /** Adds what is not there yet; an entry that somebody has changed stays as it is. */

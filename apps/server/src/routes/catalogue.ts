@@ -1,7 +1,7 @@
 import Router from '@koa/router';
 import createError from 'http-errors';
 import { api, checkFile } from '@steddo/contract';
-import { mountVersions, readCatalogue, saveMounts } from '../db/catalogue';
+import { mountVersions, readCatalogue, readKit, saveMounts } from '../db/catalogue';
 import type { Store } from '../db/client';
 
 export const REUSED = 'an edit of this id was saved before and said something else; nothing was saved';
@@ -16,6 +16,13 @@ export function catalogueRoutes(store: Store, now: () => Date): Router {
     ctx.status = 200;
     if (ctx.fresh) ctx.status = 304;
     else ctx.body = text;
+  });
+  router.get('/kit', async (ctx) => {
+    const { etag, kit } = await store.read(readKit);
+    ctx.etag = etag;
+    ctx.status = 200;
+    if (ctx.fresh) ctx.status = 304;
+    else ctx.body = kit;
   });
   router.put('/mounts/:id', async (ctx) => {
     const checked = checkFile(api.saveMount, ctx.request.body ?? {});

@@ -1,7 +1,7 @@
 import Router from '@koa/router';
 import createError from 'http-errors';
 import type { Context } from 'koa';
-import type { Catalogue, ShownRoom } from '@steddo/contract';
+import type { ShownRoom } from '@steddo/contract';
 import { readKit } from '../db/catalogue';
 import type { Store } from '../db/client';
 import { noteOpened, roomOfLink } from '../db/links';
@@ -16,7 +16,7 @@ export function shownRoutes(store: Store, now: () => Date): Router {
     const room = await store.read((db) => findRoom(db, link.roomId));
     if (!room) throw nothing();
     await store.run((db) => noteOpened(db, link.id, now().toISOString()));
-    const kit: Pick<Catalogue, 'anchors' | 'lags' | 'bits'> = await store.read(readKit);
+    const { kit } = await store.read(readKit);
     const body: ShownRoom = { job: room.job, savedAt: room.savedAt, kit };
     ctx.body = body;
   });

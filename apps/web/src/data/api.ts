@@ -3,7 +3,9 @@ import {
   api,
   catalogue,
   checkFile,
+  crewKit,
   type Catalogue,
+  type CrewKit,
   type ChangesReply,
   type Fault,
   type Job,
@@ -46,6 +48,7 @@ export async function fetchHeads(ids: readonly string[]): Promise<RoomHead[]> {
 }
 
 export const fetchCatalogue = (): Promise<Catalogue> => read('/api/catalogue', catalogue, CATALOGUE_BOUNDS);
+export const fetchKit = (): Promise<CrewKit> => read('/api/catalogue/kit', crewKit, CATALOGUE_BOUNDS);
 export const fetchChanges = (since: string): Promise<ChangesReply> =>
   read(`/api/changes?since=${encodeURIComponent(since)}`, api.changesReply, LIST_BOUNDS);
 export const fetchRevisions = (id: string): Promise<RevisionList> =>

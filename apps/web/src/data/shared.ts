@@ -127,9 +127,14 @@ function onChanges({ rooms: changed, catalogue, everything }: ChangesReply): voi
   if (everything) rooms.refetchOpen();
   for (const { id, revision } of changed)
     if (rooms.get(id)?.base?.revision !== revision) void rooms.refetch(id).catch(() => undefined);
-  if (catalogue) void mutate('catalogue');
+  if (catalogue) catalogueAgain();
   void mutate('rooms');
   flushAll();
+}
+
+function catalogueAgain(): void {
+  void mutate('catalogue');
+  void mutate('kit');
 }
 
 const flushAll = (): void => {
@@ -168,7 +173,7 @@ export function keepSending(): () => void {
     if (kind === was || !wasStranger) return;
     if (kind === 'unasked') void askCrew();
     if (isStranger(crewState.get().kind)) return;
-    void mutate('catalogue');
+    catalogueAgain();
     void mutate('rooms');
     again();
   });

@@ -1,6 +1,5 @@
-import type { Fault, Job, Stage } from '@steddo/contract';
+import type { CrewKit, Fault, Job, Stage } from '@steddo/contract';
 import { applyCommand, withKit, type Command } from '@steddo/core';
-import type { CrewKit } from './useKit';
 import { Planner, type Planned } from './planner';
 import { RoomStore } from './roomStore';
 

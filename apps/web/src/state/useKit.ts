@@ -1,13 +1,26 @@
 import useSWR from 'swr';
-import type { Catalogue } from '@steddo/contract';
-import { catalogueWorker } from '../worker/catalogue';
-
-export type CrewKit = Pick<Catalogue, 'anchors' | 'lags' | 'bits'>;
+import type { CrewKit } from '@steddo/contract';
+import { fetchKit } from '../data/api';
+import { localStore } from '../data/shared';
 
 const NOTHING: CrewKit = {};
+const KEPT = 'kit';
 
-/** The crew's kit of anchors, lags and bits, from the catalogue; nothing until it is there. */
+/** The crew's kit of anchors, lags and bits, which a room without its own is planned with; nothing until it is there. */
 export function useKit(): CrewKit {
-  const { data } = useSWR('kit', () => catalogueWorker().kit(), { revalidateOnFocus: false });
+  const { data } = useSWR('kit', readKit, { revalidateOnFocus: false });
   return data ?? NOTHING;
+}
+
+/** From the server; where it cannot be reached the last one that was seen. */
+async function readKit(): Promise<CrewKit> {
+  try {
+    const kit = await fetchKit();
+    void localStore.keep(KEPT, kit).catch(() => undefined);
+    return kit;
+  } catch (error) {
+    const kept = (await localStore.kept(KEPT).catch(() => undefined)) as CrewKit | undefined;
+    if (kept) return kept;
+    throw error;
+  }
 }

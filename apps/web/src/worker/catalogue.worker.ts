@@ -59,12 +59,6 @@ const api = {
       return { known: loaded, noServer: true, loading };
     }
   },
-  /** The crew's kit: what a room without one of its own is planned with. */
-  async kit(): Promise<Pick<Catalogue, 'anchors' | 'lags' | 'bits'>> {
-    if (!loaded) await api.load();
-    const { anchors = [], lags = [], bits = [] } = catalogue;
-    return { anchors, lags, bits };
-  },
   setOwn(value: Mount[]): void {
     own = value;
     combine();

@@ -1,4 +1,4 @@
-import type { Anchor, Bit, Build, Catalogue, Fixing, Job, Lag, Mount } from '@steddo/contract';
+import type { Anchor, Bit, Build, CrewKit, Fixing, Job, Lag, Mount } from '@steddo/contract';
 
 /** What is on the van: the job's own kit, or else the crew's. */
 export interface Kit {
@@ -7,20 +7,18 @@ export interface Kit {
   bits: readonly Bit[];
 }
 
-type Lists = Partial<Pick<Catalogue, 'anchors' | 'lags' | 'bits'>>;
-
 /**
  * A job with the crew's kit where it has none of its own, list by list: put in once, when the job is opened, so
  * that nothing can be planned without it. The same job where it brings all three.
  */
-export function withKit(job: Job, crew: Lists): Job {
+export function withKit(job: Job, crew: CrewKit): Job {
   const { anchors = crew.anchors, lags = crew.lags, bits = crew.bits } = job;
   if (anchors === job.anchors && lags === job.lags && bits === job.bits) return job;
   return { ...job, ...(anchors ? { anchors } : {}), ...(lags ? { lags } : {}), ...(bits ? { bits } : {}) };
 }
 
 /** The kit that a job is planned with. */
-export const kitOf = ({ anchors = [], lags = [], bits = [] }: Lists): Kit => ({ anchors, lags, bits });
+export const kitOf = ({ anchors = [], lags = [], bits = [] }: CrewKit): Kit => ({ anchors, lags, bits });
 
 /** One fixing as the plan uses it: the mount's own, or one of the kit. Lengths mm, ratings N as the pack prints them. */
 export interface Fastener {
