@@ -27,7 +27,7 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         // a page lives for seconds here: its code is compiled quickly rather than well
-        '--js-flags=--no-opt',
+        '--js-flags=--no-opt --interrupt-budget-for-maglev=150000',
       ],
     },
     trace: 'off',

@@ -14,7 +14,7 @@ const IN = 25.4;
  * Studs: 1895 to 1933, middle 1914; 2295 to 2333, middle 2314.
  */
 test('A: 55 in on a tilt mount, two studs, metric', async ({ page, empty }) => {
-  const job = new ThumbJob(page);
+  const job = new ThumbJob(page, true);
   await page.goto(empty.url);
   await job.tap('choice-metric', 'new-room');
   await job.fill('field-screen.diagonal', '55', '1230', '705', '17 . 5', '0');
@@ -44,7 +44,7 @@ test('A: 55 in on a tilt mount, two studs, metric', async ({ page, empty }) => {
  * the plate: plate 936.8, rows at 30, 130, 230: holes at 1166.8, 1066.8 and 966.8. Stud: 63 1/4 to 64 3/4, middle 64.
  */
 test('B: 32 in on an arm with one stud, beside a cabinet, imperial', async ({ page, empty }) => {
-  const job = new ThumbJob(page);
+  const job = new ThumbJob(page, true);
   await page.goto(empty.url);
   await job.tap('new-room');
   await job.fill('field-screen.diagonal', '32', '28 1/2', '16 1/2', '12', '0');
@@ -78,7 +78,7 @@ test('B: 32 in on an arm with one stud, beside a cabinet, imperial', async ({ pa
 
 /* As A, 42 in: hook 1066.8 + 90 = 1156.8, plate 961.8, rows at 35 and 175: holes at 1136.8 and 996.8. */
 test('C: 65 in on a block wall, imperial', async ({ page, empty }) => {
-  const job = new ThumbJob(page);
+  const job = new ThumbJob(page, true);
   await page.goto(empty.url);
   await job.tap('new-room');
   await job.fill('field-screen.diagonal', '65', '', '', '48', '0');

@@ -196,8 +196,9 @@ test('a mount entered without the server is used at once and sent when it is bac
   try {
     await openRoom(page, server, 'cellar', guestRoom, 'mount');
     await expect(page.getByTestId('mount-louvre-2')).toBeVisible();
-    await server.kill();
     await page.getByTestId('own-mount').click();
+    await expect(page.getByTestId('save-mount')).toBeVisible();
+    await server.kill();
     await fill(page, LABEL);
     await page.getByTestId('save-mount').click();
     await expect(page.getByTestId('mount-trestle-7')).toBeVisible();

@@ -1,10 +1,13 @@
 import type { Page } from '@playwright/test';
 import { Thumb, expect, figureValue, test } from './fixtures';
 
-/** A whole job by thumb: a tap is a finger that goes up. */
+/** A whole job by thumb: a tap is a finger that goes up. Its numbers are tapped key by key where taps are counted. */
 export class ThumbJob {
   readonly thumb: Thumb;
-  constructor(private readonly page: Thumb['page']) {
+  constructor(
+    private readonly page: Thumb['page'],
+    private readonly counted = false,
+  ) {
     this.thumb = new Thumb(page);
   }
   byId = (id: string) => this.page.getByTestId(id);
@@ -13,7 +16,11 @@ export class ThumbJob {
   /** Fills one field after the other on the pad, which walks on by itself; `` leaves one as it stands. */
   async fill(first: string, ...texts: string[]) {
     await this.tap(first);
-    for (const [i, text] of texts.entries()) await this.thumb.keys(text, i === texts.length - 1 ? 'done' : 'next');
+    for (const [i, text] of texts.entries()) {
+      const then = i === texts.length - 1 ? 'done' : 'next';
+      if (!this.counted && text !== '') await this.byId('pad-text').fill(text.replace(/ ?\. ?/, '.'));
+      await this.thumb.keys(this.counted ? text : '', then);
+    }
   }
   /** The big button, which has to say where it leads. */
   async on(name: string | RegExp) {
@@ -34,7 +41,7 @@ export class ThumbJob {
     await this.fill('add-reading', first, turned);
   }
   async end() {
-    test.info().annotations.push({ type: 'taps', description: String(this.thumb.taps) });
+    if (this.counted) test.info().annotations.push({ type: 'taps', description: String(this.thumb.taps) });
     await this.on('Hang');
     const steps = Number(/(\d+) steps$/.exec((await this.byId('primary-action').textContent()) ?? '')?.[1]);
     expect(steps).toBeGreaterThan(8);

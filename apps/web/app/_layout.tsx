@@ -1,7 +1,6 @@
 import { useEffect } from 'react';
 import { Slot } from 'expo-router';
 import { keepSending } from '../src/data/shared';
-import { keepCatalogue } from '../src/state/useCatalogue';
 import { Insecure } from '../src/shell/Insecure';
 import { Mishap } from '../src/shell/Mishap';
 import { Dress } from '../src/ui/Dress';
@@ -13,11 +12,7 @@ const SECURE = window.isSecureContext;
 const isShown = (): boolean => window.location.pathname === '/shown';
 
 export default function Layout() {
-  useEffect(() => {
-    if (!SECURE || isShown()) return;
-    const ends = [keepSending(), keepCatalogue()];
-    return () => ends.forEach((end) => end());
-  }, []);
+  useEffect(() => (SECURE && !isShown() ? keepSending() : undefined), []);
   return (
     <Dress>
       <Mishap>{SECURE ? <Slot /> : <Insecure />}</Mishap>

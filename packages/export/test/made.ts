@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { fork, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -51,14 +51,31 @@ export interface ReadPdf {
   pages: ReadPage[];
 }
 
-/** A PDF by pdfjs, in a process of its own: that library is a module of another kind than the tests. */
-export function readPdf(bytes: Uint8Array): ReadPdf {
+/** A PDF by pdfjs, in a process of its own that reads one after the other: that library is a module of another kind than the tests. */
+export async function readPdf(bytes: Uint8Array): Promise<ReadPdf> {
   const file = join(mkdtempSync(join(tmpdir(), 'steddo-pdf-')), 'sheet.pdf');
   writeFileSync(file, bytes);
-  const { stdout, stderr, status } = spawnSync('node', [join(__dirname, 'readPdf.mjs'), file, '--paths', '--ink'], {
-    encoding: 'utf8',
-    maxBuffer: 1e8,
+  const reading = (reader ??= started());
+  return new Promise((resolve, reject) => {
+    const hear = (said: { file: string; read?: ReadPdf; error?: string }) => {
+      if (said.file !== file) return;
+      reading.off('message', hear);
+      if (said.read) resolve(said.read);
+      else reject(new Error(said.error));
+    };
+    reading.on('message', hear);
+    reading.once('exit', (code) => reject(new Error(`the reader ended with ${code}`)));
+    reading.send(file);
   });
-  if (status !== 0) throw new Error(stderr);
-  return JSON.parse(stdout) as ReadPdf;
+}
+
+let reader: ChildProcess | undefined;
+
+/** It ends with the test's own process, and holds nothing up. */
+function started(): ChildProcess {
+  const child = fork(join(__dirname, 'readPdf.mjs'), { execArgv: [] });
+  child.setMaxListeners(0);
+  child.unref();
+  child.channel?.unref();
+  return child;
 }

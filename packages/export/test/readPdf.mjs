@@ -3,10 +3,10 @@ import { createCanvas } from '@napi-rs/canvas';
 import { getDocument, OPS, VerbosityLevel } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
 /*
- * Reads a PDF back with another library and prints what is in it as JSON: pages with their sizes, texts with where they stand, and,
- * for `--paths`, every line and picture that is drawn, in mm from the upper left corner; for `--ink`, how many dark pixels each text has.
+ * A process of its own that reads PDFs back with another library: told a file, it answers with what is in it: pages with their
+ * sizes, texts with where they stand and how many dark pixels each has, every line and picture that is drawn, in mm from the
+ * upper left corner.
  */
-const [file, ...flags] = process.argv.slice(2);
 const MM = 25.4 / 72;
 const INK_SCALE = 2;
 function tagsOf(node) {
@@ -83,12 +83,18 @@ async function countInk(page, made) {
   }
 }
 
-const data = new Uint8Array(readFileSync(file));
-const pdf = await getDocument({ data, verbosity: VerbosityLevel.ERRORS, useSystemFonts: false }).promise;
-const { info } = await pdf.getMetadata();
-const pages = [];
-for (let n = 1; n <= pdf.numPages; n++) {
-  const page = await pdf.getPage(n);
+async function readFile(file) {
+  const data = new Uint8Array(readFileSync(file));
+  const pdf = await getDocument({ data, verbosity: VerbosityLevel.ERRORS, useSystemFonts: false }).promise;
+  const { info } = await pdf.getMetadata();
+  const pages = [];
+  for (let n = 1; n <= pdf.numPages; n++) pages.push(await readPage(await pdf.getPage(n)));
+  const tagged = (await pdf.getMarkInfo())?.Marked ?? false;
+  await pdf.destroy();
+  return { title: info.Title, lang: info.Language, tagged, pages };
+}
+
+async function readPage(page) {
   const [, , width, height] = page.view;
   const content = await page.getTextContent();
   const texts = content.items
@@ -100,12 +106,15 @@ for (let n = 1; n <= pdf.numPages; n++) {
       width: i.width * MM,
       height: i.height * MM,
     }));
-  const made = { width: width * MM, height: height * MM, texts };
-  if (flags.includes('--paths')) Object.assign(made, drawnOn(await page.getOperatorList(), height));
-  if (flags.includes('--ink')) await countInk(page, made, height);
-  made.tree = tagsOf(await page.getStructTree());
-  pages.push(made);
+  const made = { width: width * MM, height: height * MM, texts, ...drawnOn(await page.getOperatorList(), height) };
+  await countInk(page, made);
+  return { ...made, tree: tagsOf(await page.getStructTree()) };
 }
-process.stdout.write(
-  JSON.stringify({ title: info.Title, lang: info.Language, tagged: (await pdf.getMarkInfo())?.Marked ?? false, pages }),
-);
+
+process.on('message', (file) => {
+  readFile(file).then(
+    (read) => process.send({ file, read }),
+    (error) => process.send({ file, error: String(error) }),
+  );
+});
+process.on('disconnect', () => process.exit());

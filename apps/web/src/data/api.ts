@@ -1,10 +1,8 @@
 import {
   CATALOGUE_BOUNDS,
   api,
-  catalogue,
   checkFile,
   crewKit,
-  type Catalogue,
   type CrewKit,
   type ChangesReply,
   type Fault,
@@ -47,7 +45,6 @@ export async function fetchHeads(ids: readonly string[]): Promise<RoomHead[]> {
   return heads;
 }
 
-export const fetchCatalogue = (): Promise<Catalogue> => read('/api/catalogue', catalogue, CATALOGUE_BOUNDS);
 export const fetchKit = (): Promise<CrewKit> => read('/api/catalogue/kit', crewKit, CATALOGUE_BOUNDS);
 export const fetchChanges = (since: string): Promise<ChangesReply> =>
   read(`/api/changes?since=${encodeURIComponent(since)}`, api.changesReply, LIST_BOUNDS);

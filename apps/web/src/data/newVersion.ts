@@ -3,8 +3,8 @@ import { Followed } from './followed';
 /** A newer app that has been fetched and waits; taking it loads the page again. */
 export const newVersion = new Followed<(() => void) | undefined>(undefined);
 
-/** How long after the first picture the app is kept for later, ms: it should not be in the picture's way. */
-const LATER_MS = 1500;
+/** How long after the first picture what is not in it is kept for later, ms: it should not be in the picture's way. */
+export const LATER_MS = 1500;
 
 /**
  * Keeps the app on this device, so that it opens without a server. A newer one is fetched beside it and offered;

@@ -1,6 +1,7 @@
 import { mutate } from 'swr';
 import type { ChangesReply } from '@steddo/contract';
 import { fetchChanges, fetchPicture, fetchPictureIds, fetchRoom, sendAct, sendMount, sendPiece, sendRoom } from './api';
+import { bringCatalogue } from './catalogueFile';
 import { askCrew } from './crewApi';
 import { crewState, isStranger } from './crewState';
 import { askToKeep, deviceName, nameDevice } from './device';
@@ -9,7 +10,7 @@ import { Journal, browserStorage } from './journal';
 import { Live } from './live';
 import { LocalChoice } from './localChoice';
 import { openLocalStore } from './localStore';
-import { keepApp } from './newVersion';
+import { LATER_MS, keepApp } from './newVersion';
 import { OwnMounts } from './ownMounts';
 import { Pictures } from './pictures';
 import { openPictureStore } from './pictureStore';
@@ -135,7 +136,13 @@ function onChanges({ rooms: changed, catalogue, everything }: ChangesReply): voi
 function catalogueAgain(): void {
   void mutate('catalogue');
   void mutate('kit');
+  keepCatalogue();
 }
+
+/** The catalogue's file is brought here unread, for whoever asks for it in a cellar. */
+const keepCatalogue = (): void => {
+  if (!isStranger(crewState.get().kind)) void bringCatalogue(localStore).catch(() => undefined);
+};
 
 const flushAll = (): void => {
   rooms.flush();
@@ -183,6 +190,7 @@ export function keepSending(): () => void {
     .then(again)
     .then(async () => pictures.sweep(await roomsHere()))
     .catch(() => undefined);
+  later(keepCatalogue, LATER_MS);
   keepApp(later);
   return () => {
     live.stop();

@@ -1,9 +1,8 @@
 import { useEffect, useState } from 'react';
-import useSWR, { mutate } from 'swr';
+import useSWR from 'swr';
 import type { Job, MountType } from '@steddo/contract';
 import type { MountQuery, RankedPage } from '../worker/catalogueJob';
 import { catalogueWorker, proxy } from '../worker/catalogue';
-import { crewState, isStranger } from '../data/crewState';
 import { useOwn } from '../data/ownMounts';
 import { ownMounts } from '../data/shared';
 
@@ -37,17 +36,6 @@ export function useCatalogue(): CatalogueState {
     };
   }, [data, own]);
   return { revision, known: Boolean(data?.known), noServer: Boolean(data?.noServer) };
-}
-
-/** So long after the app has opened the catalogue is brought onto the device, ms: for where there is no signal. */
-const QUIET_MS = 20_000;
-
-/** A device that is only in rooms has the catalogue too, when somebody asks for it in a cellar. */
-export function keepCatalogue(): () => void {
-  const bring = setTimeout(() => {
-    if (!isStranger(crewState.get().kind)) void mutate('catalogue', catalogueWorker().load());
-  }, QUIET_MS);
-  return () => clearTimeout(bring);
 }
 
 const isMountType = (name: string): name is MountType => name !== '';

@@ -1,7 +1,8 @@
 import * as Comlink from 'comlink';
-import type { Catalogue, Job, Mount } from '@steddo/contract';
-import { fetchCatalogue } from '../data/api';
+import { CATALOGUE_BOUNDS, catalogue as catalogueFormat, type Catalogue, type Job, type Mount } from '@steddo/contract';
+import { bringCatalogue, keptCatalogue } from '../data/catalogueFile';
 import { openLocalStore } from '../data/localStore';
+import { valid } from '../data/request';
 import {
   MountRanking,
   matches,
@@ -25,13 +26,28 @@ let turn = 0;
 let reading = 0;
 const ranking = new MountRanking();
 const store = openLocalStore();
-const KEPT = 'catalogue';
 
 export interface Loaded {
   /** Counts the loadings, so that another one is seen as news. */
   loading: number;
   known: boolean;
   noServer: boolean;
+}
+
+function take(file: string): void {
+  catalogue = valid(catalogueFormat, JSON.parse(file), CATALOGUE_BOUNDS);
+  loaded = true;
+  combine();
+}
+
+/** What was kept here; nothing where it cannot be read any more. */
+async function takeKept(): Promise<void> {
+  try {
+    const kept = await keptCatalogue(store);
+    if (kept !== undefined) take(kept);
+  } catch {
+    loaded = false;
+  }
 }
 
 function combine(): void {
@@ -44,18 +60,10 @@ const api = {
   async load(): Promise<Loaded> {
     loading += 1;
     try {
-      catalogue = await fetchCatalogue();
-      void store.keep(KEPT, catalogue).catch(() => undefined);
-      loaded = true;
-      combine();
+      take(await bringCatalogue(store));
       return { known: true, noServer: false, loading };
     } catch {
-      const kept = loaded ? undefined : ((await store.kept(KEPT).catch(() => undefined)) as Catalogue | undefined);
-      if (kept) {
-        catalogue = kept;
-        loaded = true;
-        combine();
-      }
+      if (!loaded) await takeKept();
       return { known: loaded, noServer: true, loading };
     }
   },
