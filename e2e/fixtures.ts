@@ -10,7 +10,7 @@ import {
   type WebError,
 } from '@playwright/test';
 import type { Job } from '@steddo/contract';
-import { origins, testServer, type TestServer } from './server';
+import { testServer, type TestServer } from './server';
 
 interface WorkerParts {
   demo: TestServer;
@@ -47,12 +47,17 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
   /** One context for all tests of a worker, so that the app is fetched once; what they left is cleared. */
   context: async ({ browser, kept, viewport, hasTouch }, use) => {
     const context = (kept.context ??= await browser.newContext({ viewport, hasTouch, serviceWorkers: 'block' }));
+    const visited = new Set<string>();
+    const note = (r: Request) =>
+      r.isNavigationRequest() && r.url().startsWith('http') && visited.add(new URL(r.url()).origin);
+    context.on('request', note);
     await use(context);
     const page = await leftPage(context, kept);
     await Promise.all(context.pages().map((other) => (other === page ? undefined : other.close())));
     await context.unrouteAll({ behavior: 'ignoreErrors' });
     await context.setOffline(false);
-    await forgetAll(context, page);
+    context.off('request', note);
+    await forgetAll(context, page, visited);
   },
   /** One page too: its renderer keeps what it has compiled, which is a third of opening the app. */
   page: async ({ context, kept, viewport }, use) => {
@@ -122,8 +127,8 @@ async function leftPage(context: BrowserContext, kept: WorkerParts['kept']): Pro
   }
 }
 
-/** What pages have kept on this device, for every server that a worker has had. */
-async function forgetAll(context: BrowserContext, page: Page): Promise<void> {
+/** What pages have kept on this device, for every site that was visited. */
+async function forgetAll(context: BrowserContext, page: Page, origins: ReadonlySet<string>): Promise<void> {
   await context.clearCookies();
   const session = await context.newCDPSession(page);
   for (const origin of origins) await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
@@ -173,6 +178,12 @@ export const isSent = (page: Page) => expect(page.getByTestId('save-state')).toH
 export async function isReady(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: /, change its name$/ })).toBeEnabled();
   await isSent(page);
+}
+
+/** To another stage of the room that is open, by its tab. */
+export async function toStage(page: Page, stage: string): Promise<void> {
+  await page.getByTestId(`stage-${stage}`).click();
+  await expect(page.getByTestId(`stage-${stage}`)).toHaveAttribute('aria-selected', 'true');
 }
 
 /** A room of the test's own, open at a stage and ready to be changed. */

@@ -2,7 +2,7 @@ import type { Plan } from '@steddo/contract';
 import { plan } from '@steddo/core';
 import { guestRoom } from '@steddo/samples';
 import type { Page } from '@playwright/test';
-import { Thumb, expect, figureValue, isReady, isSent, putRoom, savedJob, test } from './fixtures';
+import { Thumb, expect, figureValue, isReady, isSent, putRoom, savedJob, test, toStage } from './fixtures';
 
 const IN = 25.4;
 
@@ -96,8 +96,9 @@ test('the arrow keys move the set by one division of the tape, with shift by ten
 
 test('what is drawn is the plan’s millimetres, within a pixel', async ({ page, demo }) => {
   const p = plan(guestRoom);
+  await page.goto(`${demo.url}/room/guest-room`);
   for (const stage of ['height', 'holes']) {
-    await page.goto(`${demo.url}/room/guest-room/${stage}`);
+    await toStage(page, stage);
     await expect(page.locator('[data-shape="set"]')).toBeVisible();
     const scale = await scaleOf(page);
     const set = await drawnBox(page, 'set');
@@ -129,8 +130,9 @@ test('what is drawn is the plan’s millimetres, within a pixel', async ({ page,
 });
 
 test('tape on the wall never lies over a hole or over other tape', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/room/guest-room`);
   for (const stage of ['height', 'wall', 'holes', 'level']) {
-    await page.goto(`${demo.url}/room/guest-room/${stage}`);
+    await toStage(page, stage);
     await expect(page.locator('[data-label]').first()).toBeVisible();
     const boxes = await page
       .locator('[data-label]')

@@ -1,7 +1,7 @@
 import type { Evidence, Job } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
 import { breakfastBar, demoCatalogue, guestRoom } from '@steddo/samples';
-import { expect, isReady, openRoom, savedJob, sentJob, test, type, unfold } from './fixtures';
+import { expect, isReady, openRoom, savedJob, sentJob, test, toStage, type, unfold } from './fixtures';
 
 const { anchors, lags, bits } = demoCatalogue;
 const kit = { anchors, lags, bits };
@@ -51,8 +51,7 @@ test('a masonry wall is asked for its joints and never for studs; marked, they m
   await unfold(page, 'units, joints');
   await expect(page.getByTestId('field-room.wall.build.unit.height')).toContainText('215');
   await expect(page.getByTestId('field-room.wall.build.spacing')).toHaveCount(0);
-  await page.goto(`${demo.url}/room/units/wall`);
-  await isReady(page);
+  await toStage(page, 'wall');
   await expect(page.getByTestId('masonry-units')).toContainText('block 440 mm x 215 mm, joints 10 mm');
   const wall = page.getByTestId('stage-panel').or(page.locator('body')).first();
   await expect(wall.getByText('poke to an edge')).toHaveCount(0);
@@ -92,15 +91,15 @@ test('Wall and Holes name one thing by one name; a guess stays one on the ladder
   expect(first!.into).toBe('board');
   const percent = Math.floor(first!.probability * 100);
   await expect(page.getByTestId('certainty-h1')).toContainText(`hollow ${percent} in 100`);
-  await page.goto(`${demo.url}/room/one-truth/holes`);
-  await isReady(page);
+  await toStage(page, 'holes');
   await expect(page.getByTestId('hole-h1')).toContainText('hollow');
   await page.goto(`${demo.url}/room/one-truth/ladder`);
   await expect(page.getByTestId('big-up from the floor')).toContainText('guess');
   // no path of a file stands on a page
+  await page.goto(`${demo.url}/room/one-truth/room`);
+  await isReady(page);
   for (const stage of ['room', 'mount', 'wall', 'holes']) {
-    await page.goto(`${demo.url}/room/one-truth/${stage}`);
-    await isReady(page);
+    await toStage(page, stage);
     expect(await page.locator('body').innerText()).not.toMatch(/room\.wall|mount\.walls|screen\.pattern/);
   }
   const [viewer, ...rest] = breakfastBar.room.viewers!;

@@ -32,9 +32,6 @@ export async function freePort(): Promise<number> {
   });
 }
 
-/** Every address that a server of this worker has had. */
-export const origins = new Set<string>();
-
 export async function testServer(seed: 'demo' | 'catalogue', other: Record<string, string> = {}): Promise<TestServer> {
   const port = await freePort();
   const env = {
@@ -48,7 +45,6 @@ export async function testServer(seed: 'demo' | 'catalogue', other: Record<strin
   };
   let child: ChildProcess | undefined;
   const url = `http://localhost:${port}`;
-  origins.add(url);
   const start = async () => {
     child = spawn(process.execPath, [MAIN], { env, stdio: ['ignore', 'pipe', 'inherit'] });
     await new Promise<void>((resolve, reject) => {

@@ -59,76 +59,81 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
     });
   };
   return (
-    <ScrollView
-      tabIndex={0}
-      contentContainerStyle={{ width: '100%', maxWidth: 560, alignSelf: 'center', paddingBottom: 24 }}
-    >
-      <View style={{ padding: 16 }}>
-        <Txt>
-          A wall that nobody has seen into, and the instruments to find its studs. Land every hole in wood, meet no
-          cable, poke no more than it takes.
-        </Txt>
-      </View>
-      {coming ? (
-        <View style={{ padding: 16 }}>
-          <Txt soft>Fetching the room…</Txt>
-        </View>
-      ) : fit.length === 0 ? (
-        <View style={{ padding: 16 }}>
-          <Txt soft>
-            Practice needs a room with a stud wall or a backing, and a mount whose plate is measured. Make one first.
-          </Txt>
-        </View>
-      ) : (
-        <Choice
-          label="room"
-          options={fit.map((r) => ({ value: r.id, name: r.job.title }))}
-          value={chosen?.id}
-          onChoose={setRoom}
-        />
-      )}
-      <Unfit rooms={rooms} />
-      <View
-        style={{
-          flexDirection: 'row',
-          alignItems: 'center',
-          gap: 10,
-          paddingHorizontal: 16,
-          paddingVertical: 8,
-          borderBottomWidth: 1,
-          borderBottomColor: palette.hairline,
-        }}
+    <View style={{ flex: 1 }}>
+      <ScrollView
+        tabIndex={0}
+        contentContainerStyle={{ width: '100%', maxWidth: 560, alignSelf: 'center', paddingBottom: 24 }}
       >
-        <View style={{ flex: 1 }}>
-          <Txt kind="bold">{`wall ${seed}`}</Txt>
-          <Txt kind="small" soft>
-            the same number, the same wall
+        <View style={{ padding: 16 }}>
+          <Txt>
+            A wall that nobody has seen into, and the instruments to find its studs. Land every hole in wood, meet no
+            cable, poke no more than it takes.
           </Txt>
         </View>
-        <Action quiet label="–" testID="seed-less" disabled={seed <= 1} onPress={() => setSeed(seed - 1)} />
-        <Action quiet label="+" testID="seed-more" onPress={() => setSeed(seed + 1)} />
+        {coming ? (
+          <View style={{ padding: 16 }}>
+            <Txt soft>Fetching the room…</Txt>
+          </View>
+        ) : fit.length === 0 ? (
+          <View style={{ padding: 16 }}>
+            <Txt soft>
+              Practice needs a room with a stud wall or a backing, and a mount whose plate is measured. Make one first.
+            </Txt>
+          </View>
+        ) : (
+          <Choice
+            label="room"
+            options={fit.map((r) => ({ value: r.id, name: r.job.title }))}
+            value={chosen?.id}
+            onChoose={setRoom}
+          />
+        )}
+        <Unfit rooms={rooms} />
+        <View
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            gap: 10,
+            paddingHorizontal: 16,
+            paddingVertical: 8,
+            borderBottomWidth: 1,
+            borderBottomColor: palette.hairline,
+          }}
+        >
+          <View style={{ flex: 1 }}>
+            <Txt kind="bold">{`wall ${seed}`}</Txt>
+            <Txt kind="small" soft>
+              the same number, the same wall
+            </Txt>
+          </View>
+          <Action quiet label="–" testID="seed-less" disabled={seed <= 1} onPress={() => setSeed(seed - 1)} />
+          <Action quiet label="+" testID="seed-more" onPress={() => setSeed(seed + 1)} />
+        </View>
+        {TOOLS.map(({ tool, name, note }) => (
+          <Switch
+            key={tool}
+            label={name}
+            note={note}
+            testID={`tool-${tool}`}
+            on={tools.includes(tool)}
+            onChange={(on) => setTools(on ? [...tools, tool] : tools.filter((t) => t !== tool))}
+          />
+        ))}
+        <BestScores scores={best} />
+      </ScrollView>
+      {/* rooms that are still coming never push it from under a thumb */}
+      <View style={{ padding: 8, backgroundColor: palette.raised, borderTopWidth: 2, borderTopColor: palette.ink }}>
+        <View style={{ width: '100%', maxWidth: 544, alignSelf: 'center' }}>
+          <Action
+            label={building ? 'building the wall…' : 'Start'}
+            icon="next"
+            testID="practice-start"
+            disabled={building || !chosen || tools.length === 0}
+            onPress={() => void start()}
+          />
+        </View>
       </View>
-      {TOOLS.map(({ tool, name, note }) => (
-        <Switch
-          key={tool}
-          label={name}
-          note={note}
-          testID={`tool-${tool}`}
-          on={tools.includes(tool)}
-          onChange={(on) => setTools(on ? [...tools, tool] : tools.filter((t) => t !== tool))}
-        />
-      ))}
-      <View style={{ padding: 10 }}>
-        <Action
-          label={building ? 'building the wall…' : 'Start'}
-          icon="next"
-          testID="practice-start"
-          disabled={building || !chosen || tools.length === 0}
-          onPress={() => void start()}
-        />
-      </View>
-      <BestScores scores={best} />
-    </ScrollView>
+    </View>
   );
 }
 
