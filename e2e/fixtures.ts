@@ -172,10 +172,23 @@ export async function putRoom(page: Page, server: TestServer, id: string, job: J
   expect(response.status()).toBe(200);
 }
 
-export const isSent = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('on this device · sent');
+/** Looked at every twentieth of a second: an assertion looks again after a quarter, half and a whole one. */
+const soon = (page: Page, is: (sent: string) => boolean) =>
+  page.waitForFunction(is, SENT, { polling: 50, timeout: 45_000 }).catch(() => undefined);
+const SENT = 'on this device · sent';
+
+export async function isSent(page: Page): Promise<void> {
+  await soon(page, (sent) => document.querySelector('[data-testid=save-state]')?.textContent === sent);
+  await expect(page.getByTestId('save-state')).toHaveText(SENT);
+}
 
 /** The room is open, this tab has the turn to edit it, and nothing waits. */
 export async function isReady(page: Page): Promise<void> {
+  await soon(page, (sent) => {
+    const name = document.querySelector('[aria-label$=", change its name"]');
+    const state = document.querySelector('[data-testid=save-state]')?.textContent;
+    return name !== null && !name.hasAttribute('disabled') && name.ariaDisabled !== 'true' && state === sent;
+  });
   await expect(page.getByRole('button', { name: /, change its name$/ })).toBeEnabled();
   await isSent(page);
 }

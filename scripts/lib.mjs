@@ -57,7 +57,7 @@ export function ensureInstalled() {
 }
 
 /** The web app as static files, built again only when something that it is made of has changed. */
-export function ensureWebApp() {
+export function ensureWebApp({ compressed = true } = {}) {
   const stamp = digest([
     'apps/web',
     'packages',
@@ -66,7 +66,16 @@ export function ensureWebApp() {
     'scripts/serviceWorker.mjs',
   ]);
   const out = join(ROOT, 'apps/web/dist');
-  if (existsSync(join(out, 'index.html')) && isFresh('web', stamp)) return;
+  if (!existsSync(join(out, 'index.html')) || !isFresh('web', stamp)) exportWebApp(stamp);
+  // a browser on the same machine has no use for it
+  if (!compressed || isFresh('web-compressed', stamp)) return;
+  say('compressing it');
+  run('node', ['scripts/compress.mjs']);
+  remember('web-compressed', stamp);
+}
+
+function exportWebApp(stamp) {
+  remember('web-compressed', '');
   say('building the web app (two to three minutes the first time)');
   run('node', ['scripts/assets.mjs']);
   run('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
@@ -74,7 +83,6 @@ export function ensureWebApp() {
     env: QUIET_ENV,
   });
   run('node', ['scripts/serviceWorker.mjs']);
-  run('node', ['scripts/compress.mjs']);
   remember('web', stamp);
 }
 

@@ -49,13 +49,13 @@ mkdirSync(RESULTS, { recursive: true });
 const [lint, types] = await Promise.all([
   beside('lint', 'npm', ['run', '--silent', 'lint']),
   beside('types', 'npm', ['run', '--silent', 'types']).then(async (ok) => {
-    await beside('web app and server', process.execPath, [join(ROOT, 'scripts/build.mjs')]);
+    await beside('web app and server', process.execPath, [join(ROOT, 'scripts/build.mjs'), '--uncompressed']);
     return ok;
   }),
 ]);
 const unit = step('unit tests', 'npx', ['jest', '--json', `--outputFile=${join(RESULTS, 'unit.json')}`]);
 
-ensureWebApp();
+ensureWebApp({ compressed: false });
 ensureServer();
 const chromium = ensureChromium();
 // the browser's reporter empties its folder, so the unit results are read first

@@ -13,6 +13,9 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (fromZod && /(^|\/)locales(\/index)?(\.c?js)?$/.test(name)) return { type: 'sourceFile', filePath: stub };
   return context.resolveRequest(context, name, platform);
 };
+// a module is run when something of it is first used: most of a stage is not, as its page opens
+config.transformer.getTransformOptions = () =>
+  Promise.resolve({ transform: { experimentalImportSupport: false, inlineRequires: true } });
 config.transformer.minifierPath = require.resolve('./minify.js');
 config.cacheStores = ({ FileStore }) => [new FileStore({ root: path.join(__dirname, '../../.cache/metro') })];
 
