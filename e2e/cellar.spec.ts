@@ -82,7 +82,7 @@ test('a newer app is fetched beside the running one, offered on the list of room
     },
   );
   const index = join(web, 'index.html');
-  for (const file of [index, join(web, 'sw.js')]) rmSync(`${file}.br`);
+  for (const file of [index, join(web, 'sw.js')]) rmSync(`${file}.br`, { force: true });
   writeFileSync(index, readFileSync(index, 'utf8').replace('<title>Steddo</title>', '<title>Steddo, newer</title>'));
   // as a build of it would write it: another digest for what has changed
   const worker = join(web, 'sw.js');
