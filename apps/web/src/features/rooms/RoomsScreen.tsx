@@ -278,10 +278,10 @@ function Said({ text }: { text: string }) {
   );
 }
 
-const heldText = (count: number): string =>
-  count === 1
-    ? 'One of them is open in another tab: choose there, or close it.'
-    : `${count} of them are open in other tabs: choose there, or close them.`;
+function heldText(held: number, of: number): string {
+  if (held > 1) return `${held} of them are open in other tabs: choose there, or close them.`;
+  return `${of === 1 ? 'It' : 'One of them'} is open in another tab: choose there, or close it.`;
+}
 
 /** The server has lost what it had: one choice for all of them. */
 function LostRooms({ ids }: { ids: readonly string[] }) {
@@ -302,7 +302,7 @@ function LostRooms({ ids }: { ids: readonly string[] }) {
       title="The server does not have what it had"
       text={`${count} of this device ${ids.length === 1 ? 'is' : 'are'} not there, or only as earlier: it is another server, its records were emptied, or a backup was put back.`}
     >
-      {elsewhere > 0 ? <Txt kind="small">{heldText(elsewhere)}</Txt> : null}
+      {elsewhere > 0 ? <Txt kind="small">{heldText(elsewhere, ids.length)}</Txt> : null}
       <Action
         quiet
         disabled={busy}
