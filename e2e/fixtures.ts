@@ -64,7 +64,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     const page = await keptPage(context, kept);
     await use(page);
     if (page.isClosed()) return;
-    await page.emulateMedia({ colorScheme: null });
+    await page.emulateMedia({ colorScheme: null, reducedMotion: null });
     if (viewport) await page.setViewportSize(viewport);
   },
   watch: [
