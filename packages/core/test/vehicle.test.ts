@@ -89,7 +89,9 @@ describe('a screw in a thin wall', () => {
         if (depth === undefined) expect(stopped).toContain('skin-unknown');
         else {
           expect(made.vehicle!.tip).toBeCloseTo(depth - within, 9);
-          expect(stopped.includes('screw-through')).toBe(within > depth - 3 + 1e-9);
+          // on the line itself, to a nanometre, either answer is right
+          const beyond = within - (depth - 3);
+          if (Math.abs(beyond) > 1e-6) expect(stopped.includes('screw-through')).toBe(beyond > 0);
           if (stopped.includes('screw-through')) through += 1;
           for (const h of made.holes!) expect(h.depth).toBeLessThanOrEqual(depth - 3 + 1e-9);
         }
