@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, say } from './lib.mjs';
 
@@ -29,6 +29,19 @@ function beside(name, command, args) {
       resolve(code === 0);
     }),
   );
+}
+
+/** What a page showed when its test failed: where nobody can open the folder, the log has it. */
+function sayWhatWasShown() {
+  const MOST_LINES = 70;
+  for (const folder of readdirSync(RESULTS, { withFileTypes: true })) {
+    const path = join(RESULTS, folder.name, 'error-context.md');
+    if (!folder.isDirectory() || !existsSync(path)) continue;
+    const [, shown = ''] = readFileSync(path, 'utf8').split('# Page snapshot');
+    const lines = shown.split('\n').filter((line) => line.trim() !== '' && !line.startsWith('```'));
+    say(`the page of ${folder.name}:`);
+    console.log(lines.slice(0, MOST_LINES).join('\n'));
+  }
 }
 
 const asOne = (ok) => (ok ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
@@ -64,6 +77,7 @@ const unitCounts = counts('unit.json', unit, (r) => ({
   failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
 }));
 const browser = step('browser tests', 'npx', ['playwright', 'test'], { STEDDO_CHROMIUM: chromium });
+if (!browser) sayWhatWasShown();
 const browserCounts = counts('browser.json', browser, (r) => ({
   passed: r.stats.expected,
   failed: r.stats.unexpected + r.stats.flaky,

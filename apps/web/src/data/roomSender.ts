@@ -45,27 +45,32 @@ export class RoomSender {
     });
   }
 
-  /** The server's version of a room: on top of it goes what waits here. */
-  async meet(id: string, { database, known, ...theirs }: RoomReply): Promise<void> {
+  /**
+   * The server's version of a room, asked for from a revision: on top of it goes what waits here. False, and nothing
+   * is done, where the room rests on another revision by now.
+   */
+  async meet(id: string, { database, known, ...theirs }: RoomReply, from: string | undefined): Promise<boolean> {
     const state = this.parts.get(id);
+    if (state?.base?.revision !== from) return false;
     if (!state) {
       const { job, version, revision } = theirs;
       this.parts.begin({ ...FRESH, id, job, base: { version, revision, database, job } });
       await this.parts.settled();
-      return;
+      return true;
     }
     const { base } = state;
     if (base?.revision === theirs.revision) {
       if (state.lost) this.parts.note(id, {});
-      return;
+      return true;
     }
     if (base && (base.revision === undefined ? theirs.version < base.version : !known)) {
       this.parts.note(id, { lost: { kind: 'older', theirs, database } });
-      return;
+      return true;
     }
-    if (!base && state.waiting.length > 0) return;
+    if (!base && state.waiting.length > 0) return true;
     this.rebase(id, theirs, database, []);
     await this.parts.settled();
+    return true;
   }
 
   private async sendAll(): Promise<void> {

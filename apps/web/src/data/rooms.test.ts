@@ -91,6 +91,70 @@ describe('rooms', () => {
   });
 });
 
+describe('what the server has of a room', () => {
+  it('is asked for again when it could not be as somebody told of it', async () => {
+    const b = await bench();
+    b.server.saveElsewhere(b.id, withMass(11), ['screen.mass']);
+    b.server.obstacle = { why: 'no-server' };
+    await b.rooms.refetch(b.id);
+    b.device.retry();
+    await atRest();
+    expect(b.rooms.get(b.id)!.job.screen.mass).not.toBe(11);
+    b.server.obstacle = undefined;
+    b.device.retry();
+    await atRest();
+    expect(b.rooms.get(b.id)!.job.screen.mass).toBe(11);
+    // and not for ever
+    b.server.saveElsewhere(b.id, withMass(12), ['screen.mass']);
+    b.rooms.catchUp();
+    await atRest();
+    expect(b.rooms.get(b.id)!.job.screen.mass).toBe(11);
+  });
+  it('opens a room that is not on this device as soon as there is a server', async () => {
+    const b = await bench();
+    const other = testDevice(b.server, 'the other phone');
+    b.server.obstacle = { why: 'no-server' };
+    const { rooms } = other.tab();
+    expect(await rooms.open(b.id)).toBe('no-server');
+    b.server.obstacle = undefined;
+    other.retry();
+    await atRest();
+    expect(rooms.get(b.id)!.job.title).toBe('one');
+  });
+  it('does not put back what was sent after it was asked for', async () => {
+    const b = await bench();
+    let come = () => {};
+    b.server.slowAnswer = new Promise<void>((resolve) => (come = resolve));
+    b.server.saveElsewhere(b.id, withMass(11), ['screen.mass']);
+    const fetched = b.rooms.refetch(b.id);
+    await atRest();
+    b.rooms.dispatch(b.id, rename('two'));
+    await atRest();
+    b.server.saveElsewhere(b.id, withMass(12), ['screen.mass']);
+    b.server.slowAnswer = undefined;
+    come();
+    await fetched;
+    await atRest();
+    expect(b.rooms.get(b.id)!.job).toMatchObject({ title: 'two', screen: { mass: 12 } });
+  });
+  it('may come late: two answers in the wrong order leave the later one', async () => {
+    const b = await bench();
+    let come = () => {};
+    b.server.slowAnswer = new Promise<void>((resolve) => (come = resolve));
+    b.server.saveElsewhere(b.id, withMass(11), ['screen.mass']);
+    const earlier = b.rooms.refetch(b.id);
+    await atRest();
+    b.server.slowAnswer = undefined;
+    b.server.saveElsewhere(b.id, withMass(12), ['screen.mass']);
+    await b.rooms.refetch(b.id);
+    expect(b.rooms.get(b.id)!.job.screen.mass).toBe(12);
+    come();
+    await earlier;
+    await atRest();
+    expect(b.rooms.get(b.id)!.job.screen.mass).toBe(12);
+  });
+});
+
 describe('a tab that ends between a tap and the store', () => {
   it.each(['do', 'undo', 'redo'] as const)('%s: the journal has it, once, and undo goes on from there', async (way) => {
     const b = await bench();

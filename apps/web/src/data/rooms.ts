@@ -14,11 +14,10 @@ import { troubleOfStore, type StoredRoom, type StoreTrouble } from './localStore
 import type { OutboxEntry } from './records';
 import { Retry } from './retry';
 import type { RoomsParts } from './roomsParts';
+import { RoomFetcher, type Opened } from './roomFetcher';
 import { RoomSender } from './roomSender';
 import { viewOf, type RoomState } from './roomState';
 import { baseOf, passing, recordOf, replayed, withEntry, withStep } from './roomSteps';
-
-export type Opened = 'found' | 'missing' | 'deleted' | 'no-server';
 
 /**
  * Rooms on this device first, then on the server: an edit is written down at once, committed to the store, and
@@ -31,9 +30,10 @@ export class Rooms {
   private writing: Promise<void> | undefined;
   private readonly retry: Retry;
   readonly sender: RoomSender;
+  private readonly fetcher: RoomFetcher;
 
   constructor(private readonly parts: RoomsParts) {
-    this.retry = new Retry(() => this.flush(), parts.later);
+    this.retry = new Retry(() => this.catchUp(), parts.later);
     this.sender = new RoomSender({
       ...parts,
       get: this.get,
@@ -48,6 +48,15 @@ export class Rooms {
       settled: () => this.settled(),
       retry: this.retry,
     });
+    this.fetcher = new RoomFetcher({
+      ...parts,
+      get: this.get,
+      load: (id) => this.load(id),
+      note: (id, known) => this.note(id, known),
+      meet: (id, reply, from) => this.sender.meet(id, reply, from),
+      flush: () => this.flush(),
+      retry: this.retry,
+    });
   }
 
   subscribe = (listener: () => void): (() => void) => {
@@ -58,36 +67,13 @@ export class Rooms {
   get = (id: string): RoomState | undefined => this.states.get(id);
 
   /** Loads a room from the device, else from the server, and asks the server for what is newer. */
-  async open(id: string): Promise<Opened> {
-    const local = this.states.get(id) ?? (await this.load(id));
-    if (local?.deletedAt !== undefined) return 'deleted';
-    if (local && local.waiting.length > 0) {
-      this.flush();
-      return 'found';
-    }
-    try {
-      const asked = await this.parts.fetchRoom(id, local?.base?.revision);
-      if (asked.kind === 'found') {
-        await this.parts.alone(id, () => this.sender.meet(id, asked.reply));
-        return (await this.sooner(id)) ? 'found' : 'no-server';
-      }
-      if (!local) return asked.kind === 'deleted' ? 'deleted' : 'missing';
-      // unless it was sent there while the server was asked
-      if (local.base && this.states.get(id)?.base === local.base) this.note(id, { lost: asked });
-      return 'found';
-    } catch {
-      return local ? 'found' : 'no-server';
-    }
-  }
+  open = (id: string): Promise<Opened> => this.fetcher.open(id);
 
-  /** Where another tab has the room, it is in the store as soon as that tab has fetched it. */
-  private async sooner(id: string): Promise<boolean> {
-    for (let tries = 0; tries < 20; tries++) {
-      if (this.states.has(id) || (await this.load(id))) return true;
-      await new Promise<void>((resolve) => this.parts.later(resolve, 100));
-    }
-    return false;
-  }
+  /** The server has another version of a room: it is fetched where that room is open. */
+  refetch = (id: string): Promise<void> => this.fetcher.refetch(id);
+
+  /** A room that the server has and this device has not been told of: kept here too, for where there is no signal. */
+  bring = (id: string): Promise<void> => this.fetcher.bring(id);
 
   /** Whoever has the turn to edit: reads the device's store again, with what the journal has beyond it. */
   async takeTurn(id: string): Promise<void> {
@@ -99,13 +85,6 @@ export class Rooms {
   /** Another tab has committed something: it is shown here too. */
   async refresh(id: string): Promise<void> {
     if (this.states.has(id)) await this.load(id);
-  }
-
-  /** The server has another version of a room: it is fetched where that room is open. */
-  async refetch(id: string): Promise<void> {
-    const state = this.states.get(id);
-    if (state && state.waiting.length === 0) await this.open(id);
-    else if (state) this.flush();
   }
 
   /** Everything may have changed on the server: every room that is open is looked at. */
@@ -204,18 +183,11 @@ export class Rooms {
   async sendAgain(id: string): Promise<boolean> {
     const again = async () => {
       const state = this.states.get(id) ?? (await this.load(id));
-      if (state?.base && !state.lost) await this.compare(state).catch(() => undefined);
+      if (state?.base && !state.lost) await this.fetcher.compare(id).catch(() => undefined);
       this.settleLost(id, 'mine');
       await this.settled();
     };
     return this.parts.alone(id, again, TURN_MS);
-  }
-
-  /** Asks whether the server has what it had confirmed; this tab may not have heard of it yet. */
-  private async compare({ id, base }: RoomState): Promise<void> {
-    const asked = await this.parts.fetchRoom(id, base?.revision);
-    if (asked.kind === 'found') await this.sender.meet(id, asked.reply);
-    else this.note(id, { lost: asked });
   }
 
   /** A room that was taken away is here again; false where another tab has it. */
@@ -238,16 +210,14 @@ export class Rooms {
     await this.settled();
   }
 
-  /** A room that the server has and this device has not been told of: kept here too, for where there is no signal. */
-  async bring(id: string): Promise<void> {
-    const state = this.states.get(id) ?? (await this.load(id));
-    if (state && (state.waiting.length > 0 || state.deletedAt !== undefined)) return;
-    const asked = await this.parts.fetchRoom(id, state?.base?.revision);
-    if (asked.kind === 'found') await this.parts.alone(id, () => this.sender.meet(id, asked.reply));
-  }
-
   /** Sends what waits, in order; called after edits, when the network is back, and at start. */
   flush = (): void => this.sender.flush();
+
+  /** Sends what waits, and asks for what the server could not be asked for. */
+  catchUp = (): void => {
+    this.flush();
+    this.fetcher.catchUp();
+  };
 
   /** Edits that a tab left in the journal and nobody has opened since. */
   async recover(): Promise<void> {
@@ -390,4 +360,5 @@ const TRY_AGAIN_MS = 3000;
 /** Somebody who asked for something waits so long for another tab to let go of the room, ms. */
 const TURN_MS = 10_000;
 
+export type { Opened } from './roomFetcher';
 export { syncOf, type RoomState, type SyncState } from './roomState';

@@ -145,7 +145,7 @@ const keepCatalogue = (): void => {
 };
 
 const flushAll = (): void => {
-  rooms.flush();
+  rooms.catchUp();
   void ownMounts.flush();
   pictures.flush();
 };

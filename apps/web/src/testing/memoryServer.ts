@@ -18,6 +18,8 @@ export class MemoryServer {
   loseAnswers = 0;
   /** Answers are late: they come when this has. */
   held: Promise<void> | undefined;
+  /** What is asked for is answered by what there is now, and the answer comes when this has. */
+  slowAnswer: Promise<void> | undefined;
   private n = 0;
 
   latest(id: string): RoomSummary | undefined {
@@ -58,6 +60,12 @@ export class MemoryServer {
   fetchRoom = async (id: string, base?: string): Promise<Fetched> => {
     await this.held;
     if (this.obstacle) throw new Error('no answer');
+    const answer = this.roomAt(id, base);
+    await this.slowAnswer;
+    return answer;
+  };
+
+  private roomAt(id: string, base?: string): Fetched {
     const { database } = this;
     const room = this.rooms.get(id);
     const latest = this.latest(id);
@@ -66,7 +74,7 @@ export class MemoryServer {
     return room?.deletedAt === undefined
       ? { kind: 'unknown', database }
       : { kind: 'deleted', deletedAt: room.deletedAt, database };
-  };
+  }
 
   private take(id: string, { editId, baseVersion, baseRevision, touched, job }: Save, device: string): SendResult {
     const { database } = this;
