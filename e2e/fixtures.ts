@@ -64,6 +64,8 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     const page = await keptPage(context, kept);
     await use(page);
     if (page.isClosed()) return;
+    // the next test has its own; one held back here would go on being held back there
+    await page.unrouteAll({ behavior: 'ignoreErrors' });
     await page.emulateMedia({ colorScheme: null, reducedMotion: null });
     if (viewport) await page.setViewportSize(viewport);
   },

@@ -43,6 +43,23 @@ test('a room gets a name, and the list shows it with what it lacks', async ({ pa
   await expect(page.getByTestId('room-to-name')).toContainText('needs 2, and the marks show 0');
 });
 
+test('a room that is tapped before it is worked out opens where its work goes on', async ({ page, demo }) => {
+  await putRoom(page, demo, 'early', { ...guestRoom, title: 'Early' });
+  let come = () => {};
+  const held = new Promise<void>((resolve) => (come = resolve));
+  await page.route('**/plan-*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(demo.url);
+  const row = page.getByTestId('room-early');
+  await expect(row).toContainText('43 in · 19 lb · 200 x 200 · Louvre 2…');
+  await row.click();
+  expect(new URL(page.url()).pathname).toBe('/');
+  come();
+  await page.waitForURL(/\/room\/early\/holes$/);
+});
+
 test('a mark that is taken away takes its stud with it, and undo brings both back', async ({ page, demo }) => {
   const evidence = [{ id: 'e1', kind: 'centre' as const, x: 1600, y: 1400 }];
   await putRoom(page, demo, 'marks', { ...guestRoom, title: 'Marks', evidence });

@@ -64,7 +64,8 @@ test('a room that did not come to an end is ended after two seconds, and says wh
   await note.getByText('save the room as a file').click();
   expect((await file).suggestedFilename()).toMatch(/steddo\.json$/);
   await note.getByText('all rooms').click();
-  await expect(page.getByTestId('room-endless')).toBeVisible();
+  // nor does it hold up the list
+  await expect(page.getByTestId('room-endless')).toContainText('takes too long to be worked out here');
 });
 
 test('a room that was only closed too early opens as before', async ({ page, demo }) => {

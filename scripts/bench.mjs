@@ -28,21 +28,32 @@ function exportBare() {
   });
 }
 
-/** Scripts that the first page asks for, brotli, bytes. */
-function firstLoad(dist) {
+/** Scripts that a page asks for until its first input works, brotli, bytes; workers that work beside it left out. */
+function firstLoad(dist, isNeeded = () => false) {
   const html = readFileSync(join(dist, 'index.html'), 'utf8');
   const names = [...html.matchAll(/src="\/([^"]+\.js)"/g)].map((m) => m[1]);
-  const lazy = readdirSync(join(dist, '_expo/static/js/web')).filter((f) => /^(_layout|\[stage\])-.*\.js$/.test(f));
-  const all = [...names, ...lazy.map((f) => join('_expo/static/js/web', f))];
-  return all.reduce((sum, f) => sum + brotliCompressSync(readFileSync(join(dist, f))).length, 0);
+  const folder = '_expo/static/js/web';
+  const lazy = readdirSync(join(dist, folder))
+    .filter((f) => f.endsWith('.js'))
+    .map((f) => join(folder, f))
+    .filter((f) => !names.includes(f) && isNeeded(f, () => readFileSync(join(dist, f), 'utf8')));
+  return [...names, ...lazy].reduce((sum, f) => sum + brotliCompressSync(readFileSync(join(dist, f))).length, 0);
 }
+const PAGES = [
+  [
+    'the list of rooms (wanted 410 kB)',
+    (f, text) => /_layout-/.test(f) || (/index-/.test(f) && text().includes('RoomsScreen')),
+  ],
+  ['a room (wanted 500 kB)', (f) => /(_layout|__rest|\[stage\])-/.test(f)],
+];
 
 exportBare();
-const sizes = { app: firstLoad(join(ROOT, 'apps/web/dist')), bare: firstLoad(join(BARE, 'dist')) };
-const kb = (bytes) => `${Math.round(bytes / 1024)} KB`;
-console.log(
-  `first-load JavaScript (brotli): app ${kb(sizes.app)}, bare page ${kb(sizes.bare)}, ratio ${(sizes.app / sizes.bare).toFixed(2)}`,
-);
+const kb = (bytes) => `${Math.round(bytes / 1000)} kB`;
+const bare = firstLoad(join(BARE, 'dist'));
+for (const [page, isNeeded] of PAGES) {
+  const size = firstLoad(join(ROOT, 'apps/web/dist'), isNeeded);
+  console.log(`first load, brotli: ${page}: ${kb(size)}, bare page ${kb(bare)}, ratio ${(size / bare).toFixed(2)}`);
+}
 const env = { ...process.env, STEDDO_CHROMIUM: chromium, STEDDO_BARE: join(BARE, 'dist') };
 for (const part of ['measure', 'measureKeeping', 'measureGrowth', 'measureDrag', 'measurePhoto', 'measureFiles']) {
   const options = { cwd: ROOT, stdio: 'inherit', env };

@@ -64,6 +64,7 @@ export function ensureWebApp({ compressed = true } = {}) {
     'package-lock.json',
     'scripts/assets.mjs',
     'scripts/serviceWorker.mjs',
+    'scripts/splitCommon.mjs',
   ]);
   const out = join(ROOT, 'apps/web/dist');
   if (!existsSync(join(out, 'index.html')) || !isFresh('web', stamp)) exportWebApp(stamp);
@@ -82,6 +83,7 @@ function exportWebApp(stamp) {
     cwd: join(ROOT, 'apps/web'),
     env: QUIET_ENV,
   });
+  run('node', ['scripts/splitCommon.mjs']);
   run('node', ['scripts/serviceWorker.mjs']);
   remember('web', stamp);
 }

@@ -1,2 +1,3 @@
+import './src/ui/bundles';
 import './src/ui/backEntry';
 import 'expo-router/entry';

@@ -7,6 +7,7 @@ import { crewState, isStranger } from './crewState';
 import { askToKeep, deviceName, nameDevice } from './device';
 import { Followed } from './followed';
 import { Journal, browserStorage } from './journal';
+import { readKit } from './kit';
 import { Live } from './live';
 import { LocalChoice } from './localChoice';
 import { openLocalStore } from './localStore';
@@ -135,9 +136,12 @@ function onChanges({ rooms: changed, catalogue, everything }: ChangesReply): voi
 
 function catalogueAgain(): void {
   void mutate('catalogue');
-  void mutate('kit');
+  kitAgain();
   keepCatalogue();
 }
+
+/** The kit is here before the first room is worked out, which would be worked out twice otherwise. */
+const kitAgain = (): void => void mutate('kit', readKit(localStore), { revalidate: false }).catch(() => undefined);
 
 /** The catalogue's file is brought here unread, for whoever asks for it in a cellar. */
 const keepCatalogue = (): void => {
@@ -185,6 +189,7 @@ export function keepSending(): () => void {
     again();
   });
   void askCrew();
+  kitAgain();
   void rooms
     .recover()
     .then(again)

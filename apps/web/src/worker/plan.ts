@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import type { Job, Plan } from '@steddo/contract';
 import type { PlanStep } from '@steddo/core';
+import type { Listed } from './listed';
 import type { PlanApi } from './plan.worker';
 
 /** As long as a plan may take before it is ended, where nobody allows it more. */
@@ -31,21 +32,33 @@ export interface Patience {
   unwanted?: AbortSignal | undefined;
 }
 
+type Watch = (step: PlanStep) => void;
+/** Something that the worker is asked to do, telling how far it is. */
+type Work<T> = (api: Comlink.Remote<PlanApi>, watch: Watch) => Promise<T>;
+
 /**
  * Plans in a worker, one job after another; throws `TooLong`, and ends the worker, when a plan takes longer than its limit
  * from its first step on or is no longer wanted, and `Error` where no worker can be had.
  */
-export function planApart(job: Job, patience: Patience = { limit: LIMIT_MS }): Promise<Plan> {
-  const mine = before.then(() => planned(job, patience));
+export const planApart = (job: Job, patience: Patience = { limit: LIMIT_MS }): Promise<Plan> =>
+  inTurn(() => ended((api, watch) => api.plan(job, Comlink.proxy(watch)), patience));
+
+/** Plans a room for the list, as `planApart` does. */
+export const listApart = (job: Job): Promise<Listed> =>
+  inTurn(() => ended((api, watch) => api.listed(job, Comlink.proxy(watch)), { limit: LIMIT_MS }));
+
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const mine = before.then(work);
   before = mine.catch(() => undefined);
   return mine;
 }
 
-async function planned(job: Job, { limit: most, unwanted }: Patience): Promise<Plan> {
+/** What the worker answers, unless it has to be ended before. */
+async function ended<T>(work: Work<T>, { limit: most, unwanted }: Patience): Promise<T> {
   const { worker, api } = (running ??= start());
   let limit: ReturnType<typeof setTimeout> | undefined;
   try {
-    return await new Promise<Plan>((resolve, reject) => {
+    return await new Promise<T>((resolve, reject) => {
       const endAfter = (ms: number, error: () => Error): void => {
         clearTimeout(limit);
         limit = setTimeout(() => {
@@ -56,7 +69,7 @@ async function planned(job: Job, { limit: most, unwanted }: Patience): Promise<P
       };
       const missing = () => new Error('no worker answers');
       let at: PlanStep | undefined;
-      const watch = (step: PlanStep): void => {
+      const watch: Watch = (step) => {
         // counted from its first step: how long a phone takes to start a worker is not the room's fault
         if (at === undefined) endAfter(most, () => new TooLong(at!));
         at = step;
@@ -65,7 +78,7 @@ async function planned(job: Job, { limit: most, unwanted }: Patience): Promise<P
       if (unwanted?.aborted) endAfter(0, () => new TooLong('studs'));
       if (!unwanted?.aborted) endAfter(START_MS, missing);
       worker.onerror = () => endAfter(0, missing);
-      api.plan(job, Comlink.proxy(watch)).then(resolve, reject);
+      work(api, watch).then(resolve, reject);
     });
   } finally {
     clearTimeout(limit);

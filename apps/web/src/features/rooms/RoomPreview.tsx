@@ -3,7 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
 import { roomFace } from '@steddo/drawing';
-import { setLine, stageName } from '@steddo/text';
+import { setLine, stageName, wordingFor } from '@steddo/text';
 import { Drawing } from '../../canvas/Drawing';
 import type { ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
@@ -11,7 +11,7 @@ import { FindingNote } from '../../ui/FindingNote';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
-import { useListedPlan } from './listedPlan';
+import { useListedPlan } from './listedPlans';
 import { openAt } from './RoomRow';
 
 const MOST_SAID = 3;
@@ -19,7 +19,9 @@ const MOST_SAID = 3;
 /** Beside the list at a desk: the room that is looked at, its wall and what stands against it. */
 export function RoomPreview({ room, document }: { room: ListedRoom; document: Job }) {
   const palette = usePalette();
-  const { job, plan, say, stage, waits } = useListedPlan(document);
+  const listed = useListedPlan(document);
+  const { job, plan, stage = 'room' } = listed ?? { job: document };
+  const say = useMemo(() => wordingFor(job), [job]);
   const scene = useMemo(() => plan && roomFace(job, plan, 'heights'), [job, plan]);
   const said = plan?.findings.filter((f) => f.level !== 'info').slice(0, MOST_SAID) ?? [];
   return (
@@ -45,7 +47,7 @@ export function RoomPreview({ room, document }: { room: ListedRoom; document: Jo
         </View>
       ) : null}
       <ScrollView style={{ maxHeight: 220, flexGrow: 0 }} tabIndex={0} contentContainerStyle={{ padding: 12, gap: 8 }}>
-        <Txt>{waits}</Txt>
+        <Txt>{listed?.waits ?? '…'}</Txt>
         {said.map((f) => (
           <FindingNote key={f.code} finding={f} say={say} />
         ))}

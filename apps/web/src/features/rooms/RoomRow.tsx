@@ -1,8 +1,8 @@
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
-import { setLine } from '@steddo/text';
+import { setLine, wordingFor } from '@steddo/text';
 import { bringSeen, type ListedRoom } from '../../data/useLists';
 import { IconTap } from '../../ui/Action';
 import { Tap } from '../../ui/Tap';
@@ -11,7 +11,7 @@ import { Txt } from '../../ui/Txt';
 import { useSeen } from '../../ui/useSeen';
 import { Verdict } from '../../ui/Verdict';
 import { momentText } from '../../ui/moment';
-import { useListedPlan } from './listedPlan';
+import { useListedPlan } from './listedPlans';
 import { RoomMenu } from './RoomMenu';
 import { WallSketch } from './WallSketch';
 
@@ -32,7 +32,18 @@ export function RoomRow({ room, titles, onLook, onRemoved }: RoomRowProps) {
   const seen = useSeen(ref);
   const [menu, setMenu] = useState(false);
   const { id, job } = room;
-  const at = useRef<RoomAddress>(`/room/${id}/room`);
+  const at = useRef<RoomAddress>(undefined);
+  // tapped before it is known where its work goes on
+  const going = useRef(false);
+  const onPlace = useCallback((place: RoomAddress) => {
+    at.current = place;
+    if (going.current) router.push(place);
+  }, []);
+  const open = () => {
+    const place = at.current ?? (seen && job ? undefined : openAt(id, job, 'room'));
+    if (place) router.push(place);
+    else going.current = true;
+  };
   const missing = seen && !job;
   useEffect(() => {
     if (missing) bringSeen(id);
@@ -53,11 +64,11 @@ export function RoomRow({ room, titles, onLook, onRemoved }: RoomRowProps) {
         <Tap
           role="link"
           testID={`room-${id}`}
-          onPress={() => router.push(at.current)}
+          onPress={open}
           onLook={() => onLook(id)}
           style={{ paddingVertical: 10, paddingLeft: 12 }}
         >
-          {seen && job ? <Planned room={room} document={job} at={at} /> : <Named room={room} />}
+          {seen && job ? <Planned room={room} document={job} onPlace={onPlace} /> : <Named room={room} />}
         </Tap>
       </View>
       {job ? (
@@ -90,31 +101,32 @@ const TITLE = { fontSize: 18, lineHeight: 24 } as const;
 interface PlannedProps {
   room: ListedRoom;
   document: Job;
-  /** Where a tap leads. */
-  at: RefObject<RoomAddress>;
+  /** Told where a tap leads. */
+  onPlace: (place: RoomAddress) => void;
 }
 
-function Planned({ room: { id, savedAt, waiting }, document, at }: PlannedProps) {
-  const { job, plan, say, stage, waits } = useListedPlan(document);
+function Planned({ room: { id, savedAt, waiting }, document, onPlace }: PlannedProps) {
+  const listed = useListedPlan(document);
+  const stage = listed?.stage;
   useEffect(() => {
-    at.current = openAt(id, job, stage);
-  }, [at, id, job, stage]);
+    if (stage) onPlace(openAt(id, document, stage));
+  }, [onPlace, id, document, stage]);
   const where = waiting ? 'on this device, not sent yet' : savedAt === '' ? '' : momentText(savedAt);
   return (
     <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-      {plan ? <WallSketch job={job} plan={plan} /> : null}
+      <WallSketch sketch={listed?.sketch} />
       <View style={{ flex: 1, minWidth: 0 }}>
         <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', columnGap: 8 }}>
           <Txt kind="bold" style={TITLE}>
-            {job.title}
+            {document.title}
           </Txt>
-          {plan ? <Verdict verdict={plan.verdict} /> : null}
+          {listed?.plan ? <Verdict verdict={listed.plan.verdict} /> : null}
         </View>
         <Txt kind="small" soft lines={2}>
-          {setLine(job, say)}
+          {setLine(document, wordingFor(document))}
         </Txt>
         <Txt kind="small" lines={2}>
-          {waits}
+          {listed?.waits ?? '…'}
         </Txt>
         {where ? (
           <Txt kind="small" soft>
@@ -129,5 +141,5 @@ function Planned({ room: { id, savedAt, waiting }, document, at }: PlannedProps)
 type RoomAddress = `/room/${string}`;
 
 /** Where the work goes on; what is done opens at its summary. */
-export const openAt = (id: string, { record }: Job, stage: string): RoomAddress =>
-  `/room/${id}/${record?.done === undefined ? stage : 'done'}`;
+export const openAt = (id: string, job: Job | undefined, stage: string): RoomAddress =>
+  `/room/${id}/${job?.record?.done === undefined ? stage : 'done'}`;

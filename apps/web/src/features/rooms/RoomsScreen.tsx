@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Suspense, lazy, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
@@ -21,8 +21,10 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { usePosture } from '../../ui/usePosture';
-import { RoomPreview } from './RoomPreview';
 import { RoomRow } from './RoomRow';
+
+/** At a desk only; a phone has no use for its drawing. */
+const RoomPreview = lazy(async () => ({ default: (await import('./RoomPreview')).RoomPreview }));
 
 const UNITS: readonly { value: Units; name: string }[] = [
   { value: 'imperial', name: 'inches' },
@@ -64,7 +66,11 @@ export function RoomsScreen() {
         </ScrollView>
         <NewRoomBar titles={list.rooms.map((r) => r.title)} />
       </View>
-      {wide && shown?.job ? <RoomPreview key={shown.id} room={shown} document={shown.job} /> : null}
+      {wide && shown?.job ? (
+        <Suspense>
+          <RoomPreview key={shown.id} room={shown} document={shown.job} />
+        </Suspense>
+      ) : null}
       <Snackbar
         visible={removed !== undefined}
         elevation={0}

@@ -1,17 +1,15 @@
 import { memo, useMemo } from 'react';
-import type { Job, Plan } from '@steddo/contract';
-import { roomFace, fitView } from '@steddo/drawing';
+import { fitView } from '@steddo/drawing';
 import { Shapes } from '../../canvas/shapes';
 import { usePalette } from '../../ui/tokens';
+import type { Listed } from '../../worker/listed';
 
 const SIZE = { width: 104, height: 76 } as const;
 
-/** The wall of a room, true and small: what stands on it, the set, the holes. */
-export const WallSketch = memo(function WallSketch({ job, plan }: { job: Job; plan: Plan }) {
+/** The wall of a room, true and small: what stands on it, the set, the holes. Its sheet stays empty until it is worked out. */
+export const WallSketch = memo(function WallSketch({ sketch }: { sketch: Listed['sketch'] | undefined }) {
   const palette = usePalette();
-  const scene = useMemo(() => roomFace(job, plan, 'none'), [job, plan]);
-  const view = useMemo(() => fitView(scene.bounds, { ...SIZE, padPx: 4 }), [scene]);
-  const shapes = useMemo(() => scene.shapes.filter((s) => SHOWN.has(s.role)), [scene]);
+  const view = useMemo(() => sketch && fitView(sketch.bounds, { ...SIZE, padPx: 4 }), [sketch]);
   return (
     <svg
       width={SIZE.width}
@@ -19,10 +17,7 @@ export const WallSketch = memo(function WallSketch({ job, plan }: { job: Job; pl
       aria-hidden="true"
       style={{ background: palette.sheet, flexShrink: 0 }}
     >
-      <Shapes shapes={shapes} view={view} palette={palette} />
+      {sketch && view ? <Shapes shapes={sketch.shapes} view={view} palette={palette} /> : null}
     </svg>
   );
 });
-
-/** What is still told apart when a wall is as small as a stamp. */
-const SHOWN = new Set(['wall', 'floor', 'zone', 'stud', 'object', 'cover', 'set', 'joint-line', 'backing']);

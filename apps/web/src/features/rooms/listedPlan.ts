@@ -1,45 +1,33 @@
-import { useMemo } from 'react';
 import type { Job, Plan } from '@steddo/contract';
-import { plan, withKit } from '@steddo/core';
-import { findingText, stageName, wordingFor, type Wording } from '@steddo/text';
+import { stageName } from '@steddo/text';
 import { momentText } from '../../ui/moment';
 import { nextStep, type NextStep } from '../../state/nextStep';
 import { STAGES, type BuiltStage } from '../../state/stageIds';
 import { LACKS, stageState } from '../../state/stageNeeds';
-import { useKit } from '../../state/useKit';
+import type { Listed } from '../../worker/listed';
 
 /** A room as the list shows it: worked out as in the room itself, or not at all. */
-export interface ListedPlan {
+export interface ListedPlan extends Partial<Pick<Listed, 'plan' | 'sketch'>> {
   job: Job;
-  say: Wording;
-  /** Absent where it cannot be worked out: no room takes another one off the list. */
-  plan?: Plan;
   /** Where its work goes on. */
   stage: BuiltStage;
   /** What it waits for, in a few words and a sentence. */
   waits: string;
 }
 
-export function useListedPlan(document: Job): ListedPlan {
-  const kit = useKit();
-  return useMemo(() => listedPlan(withKit(document, kit)), [document, kit]);
+export function listedPlan(job: Job, { plan, sketch, stop }: Listed): ListedPlan {
+  const stage = reached(job, plan);
+  return { job, plan, sketch, stage, waits: waitsFor(job, plan, stage, stop) };
 }
 
-export function listedPlan(job: Job): ListedPlan {
-  const say = wordingFor(job);
-  const made = planned(job);
-  if (!made) return { job, say, stage: 'set', waits: 'It cannot be worked out; open it to see what it has.' };
-  const stage = reached(job, made);
-  return { job, say, plan: made, stage, waits: waitsFor(job, made, stage, say) };
-}
-
-function planned(job: Job): Plan | undefined {
-  try {
-    return plan(job);
-  } catch {
-    return undefined;
-  }
-}
+/** One that could not be worked out, or not in the time that a line of a list is worth. */
+export const unlistedPlan = (job: Job, tookLong: boolean): ListedPlan => ({
+  job,
+  stage: 'set',
+  waits: tookLong
+    ? 'It takes too long to be worked out here; open it to see what it has.'
+    : 'It cannot be worked out; open it to see what it has.',
+});
 
 const BEFORE_HOLES = STAGES.slice(0, STAGES.indexOf('holes') + 1);
 
@@ -54,10 +42,9 @@ function afterHoles(job: Job, made: Plan): NextStep {
 const reached = (job: Job, made: Plan): BuiltStage =>
   BEFORE_HOLES.find((s) => LACKS[s](job, made) || stageState(s, job, made).worst === 'stop') ?? 'holes';
 
-function waitsFor(job: Job, made: Plan, stage: BuiltStage, say: Wording): string {
+function waitsFor(job: Job, made: Plan, stage: BuiltStage, stop: string | undefined): string {
   if (job.record?.done !== undefined) return `done ${momentText(job.record.done)}`;
-  const stop = made.findings.find((f) => f.level === 'stop' && !f.acknowledged);
-  if (stop) return findingText(stop, say);
+  if (stop !== undefined) return stop;
   return stage === 'holes' ? stepText(afterHoles(job, made)) : `next: ${stageName[stage]}`;
 }
 
