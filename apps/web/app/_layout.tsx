@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { Slot } from 'expo-router';
-import { keepSending } from '../src/data/shared';
+import { keepSending, kitAgain } from '../src/data/shared';
 import { Insecure } from '../src/shell/Insecure';
 import { Mishap } from '../src/shell/Mishap';
 import { Dress } from '../src/ui/Dress';
@@ -11,8 +11,11 @@ const SECURE = window.isSecureContext;
 /** A customer's page: nothing of theirs is kept or sent. */
 const isShown = (): boolean => window.location.pathname === '/shown';
 
+const KEEPS = SECURE && !isShown();
+if (KEEPS) kitAgain();
+
 export default function Layout() {
-  useEffect(() => (SECURE && !isShown() ? keepSending() : undefined), []);
+  useEffect(() => (KEEPS ? keepSending() : undefined), []);
   return (
     <Dress>
       <Mishap>{SECURE ? <Slot /> : <Insecure />}</Mishap>

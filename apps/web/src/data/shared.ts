@@ -140,8 +140,9 @@ function catalogueAgain(): void {
   keepCatalogue();
 }
 
-/** The kit is here before the first room is worked out, which would be worked out twice otherwise. */
-const kitAgain = (): void => void mutate('kit', readKit(localStore), { revalidate: false }).catch(() => undefined);
+/** As the app starts: with the kit here before the first room is worked out, that is not worked out twice. */
+export const kitAgain = (): void =>
+  void mutate('kit', readKit(localStore), { revalidate: false }).catch(() => undefined);
 
 /** The catalogue's file is brought here unread, for whoever asks for it in a cellar. */
 const keepCatalogue = (): void => {
@@ -189,7 +190,6 @@ export function keepSending(): () => void {
     again();
   });
   void askCrew();
-  kitAgain();
   void rooms
     .recover()
     .then(again)
