@@ -1,12 +1,12 @@
 import { defineConfig } from '@playwright/test';
 
-/** Browser tests on Debian's Chromium, two workers, each with its own server and database. */
+/** Browser tests on Debian's Chromium, three workers, each with its own server and database. */
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
 
 export default defineConfig({
   testDir: 'e2e',
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   // a busy machine stands still for longer than a page ever needs, and is slower by five; what passes does not wait for it
   timeout: 300_000,
