@@ -48,7 +48,7 @@ function CornerHandle({ zone, view, corner }: { zone: Zone; view: SceneView; cor
   };
   const drag = useDrag(
     {
-      onMove: (dx, dy) => preview(moved(dx, dy)),
+      onMove: (dx, dy) => preview(moved(dx, dy), 'paced'),
       onDone: (dx, dy) => {
         dispatch(moved(dx, dy));
         start.current = undefined;

@@ -74,7 +74,7 @@ function ItemHandle({
   };
   const drag = useDrag(
     {
-      onMove: (dx, dy) => preview(at(dx, dy)),
+      onMove: (dx, dy) => preview(at(dx, dy), 'paced'),
       onDone: (dx, dy) => end(at(dx, dy)),
       onCancel: () => end(),
       onTap: () => setHeld(item.id),

@@ -63,7 +63,7 @@ export function useMoveSet(): MoveSet {
   useEffect(() => () => latest.current(), []);
   useSettleFirst(timer, latest);
 
-  const show = (dx: number, dy: number) => {
+  const aim = (dx: number, dy: number) => {
     if (!base.current && at) base.current = { ...at, job };
     if (!base.current) return;
     // a set in a corner goes nowhere sideways
@@ -72,13 +72,15 @@ export function useMoveSet(): MoveSet {
     pending.current = sideways
       ? { do: 'put', path: 'choices.centreX', value: onDivision(base.current.x + dx, tape) }
       : chooseHeight(base.current.job, onDivision(base.current.y + dy, tape));
-    preview(pending.current);
   };
   const moved = useRef({ across: 0, up: 0 });
   return {
-    drag: show,
+    drag: (dx, dy) => {
+      aim(dx, dy);
+      if (pending.current) preview(pending.current, 'paced');
+    },
     drop: (dx, dy) => {
-      show(dx, dy);
+      aim(dx, dy);
       settle();
     },
     cancel: () => {
@@ -92,7 +94,8 @@ export function useMoveSet(): MoveSet {
         across: across === 0 ? 0 : moved.current.across + across,
         up: up === 0 ? 0 : moved.current.up + up,
       };
-      show(moved.current.across * tape.divisionMm, moved.current.up * tape.divisionMm);
+      aim(moved.current.across * tape.divisionMm, moved.current.up * tape.divisionMm);
+      if (pending.current) preview(pending.current);
       timer.current = setTimeout(settle, IDLE_MS);
     },
   };

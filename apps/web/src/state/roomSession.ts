@@ -1,7 +1,9 @@
 import type { CrewKit, Fault, Job, Stage } from '@steddo/contract';
 import { applyCommand, withKit, type Command } from '@steddo/core';
+import { sameContent } from '../ui/useSame';
+import { Pace, browserFrames } from './pace';
 import { Planner, type Planned } from './planner';
-import { RoomStore } from './roomStore';
+import { RoomStore, type RoomShown } from './roomStore';
 
 /** What an open room is made from; `document` is what the device's store holds. */
 export interface RoomSource {
@@ -20,12 +22,18 @@ export interface RoomDoings {
 export class RoomSession {
   readonly store: RoomStore;
   private previewed: Command | undefined;
+  private readonly pace: Pace;
 
   constructor(
     private source: RoomSource,
     doings: RoomDoings,
     private readonly planner = new Planner(),
+    frames = browserFrames,
   ) {
+    this.pace = new Pace(() => {
+      const shown = this.shown();
+      return () => this.store.set({ ...shown, readOnly: this.source.readOnly });
+    }, frames);
     const actions = { ...doings, preview: this.preview };
     const job = this.job();
     const { id, readOnly } = source;
@@ -40,10 +48,11 @@ export class RoomSession {
     else if (readOnly !== next.readOnly) this.store.set({ ...this.store.get(), readOnly: next.readOnly });
   }
 
-  private preview = (command: Command | undefined): void => {
-    if (command === undefined && this.previewed === undefined) return;
+  private preview = (command: Command | undefined, when: 'now' | 'paced' = 'now'): void => {
+    if (sameContent(command, this.previewed)) return;
     this.previewed = command;
-    this.show();
+    if (when === 'paced') this.pace.ask();
+    else this.show();
   };
 
   private job(): Job {
@@ -52,9 +61,14 @@ export class RoomSession {
   }
 
   private show(): void {
+    this.pace.drop();
+    this.store.set(this.shown());
+  }
+
+  private shown(): Omit<RoomShown, 'say' | 'tape'> {
     const job = this.job();
     const { id, readOnly } = this.source;
-    this.store.set({ id, readOnly, previewing: this.previewed !== undefined, job, ...this.plan(job) });
+    return { id, readOnly, previewing: this.previewed !== undefined, job, ...this.plan(job) };
   }
 
   private plan(job: Job): Planned {

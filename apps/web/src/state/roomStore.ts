@@ -22,8 +22,8 @@ export interface RoomShown {
 export interface RoomActions {
   /** Applies a command; gives the faults and changes nothing when it would not be valid. */
   dispatch: (command: Command) => Fault[];
-  /** Shows a command without doing it; undefined ends the showing. */
-  preview: (command: Command | undefined) => void;
+  /** Shows a command without doing it; undefined ends the showing. `paced` follows a finger, a frame behind it. */
+  preview: (command: Command | undefined, when?: 'now' | 'paced') => void;
   goTo: (stage: Stage) => void;
 }
 

@@ -23,7 +23,7 @@ export class SeenStore implements ShownSource {
     this.actions = {
       ...actions,
       dispatch: (command) => actions.dispatch(there(command)),
-      preview: (command) => actions.preview(command && there(command)),
+      preview: (command, when) => actions.preview(command && there(command), when),
     };
   }
 
