@@ -25,7 +25,7 @@ export { bothSides, changedThing, changedValue, touchedWords } from './changes';
 export { GLOSSARY, sentenceFor, type GlossaryTerm } from './glossary';
 export { planFile } from './planFile';
 export { offText, poseText, tiltText } from './reach';
-export { wordingFor } from './wordingFor';
+export { wordedBy, wordingFor } from './wordingFor';
 export { shareText, capital, rounded, type Wording } from './wording';
 export { termOf } from './terms';
 export { wallName, wallTitle } from './names';

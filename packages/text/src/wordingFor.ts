@@ -33,3 +33,10 @@ export function wordingFor(job: Pick<Job, 'units' | 'room'>): Wording {
   };
   return { length, diagonal, mass, degrees, force, value, thing };
 }
+
+/** All that the wording of a job goes by: where this says the same, so does the wording. */
+export const wordedBy = ({ units, room }: Pick<Job, 'units' | 'room'>) => ({
+  units,
+  things: [...(room.objects ?? []), ...(room.floor ?? [])].map(({ id, name, kind }) => ({ id, name, kind })),
+  viewers: (room.viewers ?? []).map(({ id, name }) => ({ id, name })),
+});

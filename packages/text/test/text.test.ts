@@ -1,4 +1,4 @@
-import type { Finding } from '@steddo/contract';
+import type { Finding, Job } from '@steddo/contract';
 import { evaluate, leaf, node, parseTape, plan } from '@steddo/core';
 import { demoRooms, guestRoom, breakfastBar } from '@steddo/samples';
 import {
@@ -10,6 +10,7 @@ import {
   nextLookText,
   holeName,
   planFile,
+  wordedBy,
   wordingFor,
   tapeFaultText,
   workingLine,
@@ -106,5 +107,26 @@ describe('words', () => {
     const read = parseTape(text, { unit: 'in', atMostMm: 4000, atLeastMm: 0 });
     expect(read.ok).toBe(false);
     if (!read.ok) expect(tapeFaultText(read.fault, say, '58 3/8')).toMatch(/[Tt]akes|Write|go up to/);
+  });
+  it('what wording goes by is another exactly when some word would be', () => {
+    const { room } = guestRoom;
+    const [first, ...others] = room.objects!;
+    const by = (job: Pick<Job, 'units' | 'room'>) => JSON.stringify(wordedBy(job));
+    const words = (job: Pick<Job, 'units' | 'room'>) => {
+      const { thing, length } = wordingFor(job);
+      const ids = [...room.objects!, ...(room.floor ?? []), ...(room.viewers ?? [])].map((t) => t.id);
+      return [...ids.map(thing), length(1000)].join();
+    };
+    const jobs: Pick<Job, 'units' | 'room'>[] = [
+      { ...guestRoom, room: { ...room, objects: [{ ...first!, left: first!.left + 10 }, ...others] } },
+      { ...guestRoom, room: { ...room, objects: [{ ...first!, name: 'chest' }, ...others] } },
+      { ...guestRoom, room: { ...room, objects: others } },
+      { ...guestRoom, room: { ...room, viewers: room.viewers!.map((v) => ({ ...v, name: 'the cat' })) } },
+      { ...guestRoom, room: { ...room, viewers: room.viewers!.map((v) => ({ ...v, eye: 1234 })) } },
+      { ...guestRoom, units: 'metric' },
+    ];
+    const same = jobs.map((job) => by(job) === by(guestRoom));
+    expect(same).toEqual(jobs.map((job) => words(job) === words(guestRoom)));
+    expect(same).toEqual([true, false, false, false, true, false]);
   });
 });

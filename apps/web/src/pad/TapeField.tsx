@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { journal } from '../data/shared';
 import { useRoomContext } from '../state/roomState';
 import { GuessBadge } from '../ui/GuessBadge';
+import { steady } from '../ui/steady';
 import { Tap } from '../ui/Tap';
 import { TapeValue } from '../ui/TapeValue';
 import { size, usePalette } from '../ui/tokens';
@@ -37,7 +38,7 @@ function useHalfTyped(fields: Field[], open: (fields: Field[], index: number) =>
   }, [id, readOnly, fields, open]);
 }
 
-function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
+const TapeField = steady(function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
   const palette = usePalette();
   const { say, tape, readOnly } = useRoomContext();
   const { value, kind } = field;
@@ -77,4 +78,4 @@ function TapeField({ field, onPress }: { field: Field; onPress: () => void }) {
       </View>
     </Tap>
   );
-}
+});

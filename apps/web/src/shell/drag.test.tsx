@@ -1,4 +1,4 @@
-import { chooseHeight } from '@steddo/core';
+import { chooseHeight, type Command } from '@steddo/core';
 import { guestRoom } from '@steddo/samples';
 import { act, screen } from '@testing-library/react';
 import { Canvas } from '../canvas/Canvas';
@@ -62,34 +62,42 @@ const STROKES = ['RectView', 'LineView', 'PolyView', 'AreaView', 'HoleView', 'ci
 const strokes = () => STROKES.reduce((sum, name) => sum + (mockMade.get(name) ?? 0), 0);
 const shapes = () => [...document.querySelectorAll('[data-testid=face] [data-shape]')].map((e) => e.outerHTML);
 
+/** A stage of the guest room with its drawing, tabs and bar, and a hand that shows what it has not done yet. */
+async function stageInHand(stage: 'height' | 'room') {
+  let actions: RoomActions | undefined;
+  function Hand() {
+    actions = useActions();
+    return null;
+  }
+  const { body: Body, views, labels } = STAGE[stage];
+  openRoom(
+    guestRoom,
+    <>
+      <Hand />
+      <StageStrip stage={stage} />
+      <Canvas stage={stage} views={views} labels={labels} movable wide={false} />
+      <Body />
+      <ThumbBar stage={stage} />
+    </>,
+  );
+  // the drawing waits for its page to have a size, and a machine may be out of breath
+  await screen.findByTestId('face', {}, { timeout: 30_000 });
+  await settled();
+  return async (command: Command) => {
+    mockMade.clear();
+    act(() => actions!.preview(command));
+    await settled();
+  };
+}
+
+const made = (name: string) => mockMade.get(name) ?? 0;
+
 describe('one move of a drag at the height', () => {
   it('draws anew what moves and the figures that change, and nothing else', async () => {
-    let actions: RoomActions | undefined;
-    function Hand() {
-      actions = useActions();
-      return null;
-    }
-    const Body = STAGE.height.body;
-    openRoom(
-      guestRoom,
-      <>
-        <Hand />
-        <StageStrip stage="height" />
-        <Canvas stage="height" views={STAGE.height.views} labels={STAGE.height.labels} movable wide={false} />
-        <Body />
-        <ThumbBar stage="height" />
-      </>,
-    );
-    // the drawing waits for its page to have a size, and a machine may be out of breath
-    await screen.findByTestId('face', {}, { timeout: 30_000 });
-    await settled();
+    const show = await stageInHand('height');
     expect(screen.getByTestId('face').querySelectorAll('[data-shape]').length).toBeGreaterThan(5);
     const first = strokes();
-    const move = async (y: number) => {
-      mockMade.clear();
-      act(() => actions!.preview(chooseHeight(guestRoom, y)));
-      await settled();
-    };
+    const move = (y: number) => show(chooseHeight(guestRoom, y));
     await move(1500);
     const [before, shapesBefore] = [taps(), shapes()];
     await move(1506);
@@ -98,10 +106,9 @@ describe('one move of a drag at the height', () => {
     const changed = after.filter((html, i) => html !== before[i]).length;
     expect(changed).toBeGreaterThanOrEqual(3);
     expect(changed).toBeLessThan(before.length / 2);
-    const made = (name: string) => mockMade.get(name) ?? 0;
     // what has changed is made anew; tabs, rules, folds and actions are not
     expect(made('Tap')).toBe(changed);
-    expect([made('StageTab'), made('HeightRuleRow'), made('Fold'), made('Action'), made('ViewTab')]).toEqual([
+    expect([made('StageTab'), made('HeightRuleRow'), made('Fold'), made('Button'), made('ViewTab')]).toEqual([
       0, 0, 0, 0, 0,
     ]);
     // of the drawing just the shapes that are drawn otherwise now
@@ -112,5 +119,29 @@ describe('one move of a drag at the height', () => {
     // a shape may be several strokes
     expect(strokes()).toBeLessThanOrEqual(2 * redrawn);
     expect(strokes()).toBeLessThan(first / 2);
+  });
+});
+
+describe('one move of a thing on the wall', () => {
+  it('makes no field, choice or action anew whose words stay', async () => {
+    const show = await stageInHand('room');
+    const { id, left, right } = guestRoom.room.objects![0]!;
+    const path = `room.objects.${id}` as const;
+    const move = (by: number) =>
+      show({
+        do: 'all',
+        commands: [
+          { do: 'put', path: `${path}.left`, value: left + by },
+          { do: 'put', path: `${path}.right`, value: right + by },
+        ],
+      });
+    await move(10);
+    const before = shapes();
+    await move(20);
+    const redrawn = shapes().filter((html, i) => html !== before[i]).length;
+    expect(redrawn).toBeGreaterThan(0);
+    expect(made('Txt')).toBeLessThan(12);
+    expect([made('TouchableRipple'), made('Button'), made('ScrollView')]).toEqual([0, 0, 0]);
+    expect(strokes()).toBeLessThanOrEqual(2 * redrawn);
   });
 });

@@ -1,6 +1,7 @@
 import type { Fault, Job, Plan, Stage } from '@steddo/contract';
 import { tapeOf, type Command, type TapeStyle } from '@steddo/core';
-import { wordingFor, type Wording } from '@steddo/text';
+import { wordedBy, wordingFor, type Wording } from '@steddo/text';
+import { sameContent } from '../ui/useSame';
 import type { Late } from './planner';
 
 /** What a room's screen shows now. */
@@ -50,9 +51,9 @@ export class RoomStore implements ShownSource {
 
   /** Words and tape stay the same as long as the units and the names of things do. */
   set(next: Omit<RoomShown, 'say' | 'tape'>): void {
-    const { job } = this.shown;
-    const named = job.units === next.job.units && job.room === next.job.room;
-    const { say, tape } = this.shown;
+    const { job, say, tape } = this.shown;
+    const named =
+      (job.room === next.job.room && job.units === next.job.units) || sameContent(wordedBy(job), wordedBy(next.job));
     this.shown = { ...next, ...(named ? { say, tape } : wordsFor(next.job)) };
     for (const listener of this.listeners) listener();
   }

@@ -1,6 +1,7 @@
 import { Button, IconButton } from 'react-native-paper';
 import type { IconName } from './Icon';
 import { rem } from './rem';
+import { steady } from './steady';
 import { actionHeight, font, size, target, usePalette } from './tokens';
 
 export interface ActionProps {
@@ -15,7 +16,7 @@ export interface ActionProps {
 }
 
 /** The one thing that the hand does next; `quiet` for what stands beside it. */
-export function Action({ label, onPress, icon, quiet, disabled, fill, testID }: ActionProps) {
+export const Action = steady(function Action({ label, onPress, icon, quiet, disabled, fill, testID }: ActionProps) {
   const palette = usePalette();
   return (
     <Button
@@ -41,7 +42,7 @@ export function Action({ label, onPress, icon, quiet, disabled, fill, testID }: 
       {label}
     </Button>
   );
-}
+});
 
 /** Long words go on in a second line instead of being cut off. */
 const LABEL = {
@@ -59,7 +60,7 @@ const LABEL = {
 const BESIDE_ICON = { ...LABEL, marginRight: 26, marginLeft: 22 } as const;
 
 /** A button that is only an icon, with its name for those who cannot see it. */
-export function IconTap({
+export const IconTap = steady(function IconTap({
   icon,
   label,
   onPress,
@@ -83,4 +84,4 @@ export function IconTap({
       style={{ margin: 0, width: target, height: target, borderRadius: 0, opacity: disabled ? 0.35 : 1 }}
     />
   );
-}
+});

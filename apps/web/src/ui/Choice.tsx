@@ -1,5 +1,7 @@
+import type { ReactElement } from 'react';
 import { ScrollView, View } from 'react-native';
 import { moveAmong } from './moveAmong';
+import { steady } from './steady';
 import { Tap } from './Tap';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
@@ -13,7 +15,9 @@ export interface ChoiceProps<T extends string> {
 }
 
 /** A few words to choose one from, in a row that scrolls: one stop of the tab key, arrows walk along it. */
-export function Choice<T extends string>({ label, options, value, onChoose, disabled }: ChoiceProps<T>) {
+export const Choice = steady(Row) as <T extends string>(props: ChoiceProps<T>) => ReactElement;
+
+function Row({ label, options, value, onChoose, disabled }: ChoiceProps<string>) {
   const palette = usePalette();
   // the one that the tab key meets
   const met = options.find((o) => o.value === value)?.value;

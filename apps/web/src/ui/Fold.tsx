@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon } from './Icon';
+import { steady } from './steady';
 import { Tap } from './Tap';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
@@ -20,31 +21,41 @@ export function Fold({
   /** Kept open while something in it is being worked on. */
   hold?: boolean;
 }) {
-  const palette = usePalette();
   const [opened, setOpen] = useState(start);
   const open = opened || hold;
   const [pressed, setPressed] = useState(false);
   const place = useIntoView(open && pressed);
   return (
     <View ref={place}>
-      <Tap
-        label={`${name}, ${open ? 'hide' : 'show'}`}
-        expanded={open}
-        testID={`fold-${/^\w+/.exec(name)?.[0] ?? name}`}
+      <Head
+        name={name}
+        open={open}
         onPress={() => {
           setPressed(true);
           setOpen(!open);
         }}
-        style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
-      >
-        <View style={{ flexDirection: 'row', alignItems: 'center' }}>
-          <View style={{ flex: 1 }}>
-            <Txt kind="bold">{name}</Txt>
-          </View>
-          <Icon name={open ? 'up' : 'down'} />
-        </View>
-      </Tap>
+      />
       {open ? children : null}
     </View>
   );
 }
+
+const Head = steady(function Head({ name, open, onPress }: { name: string; open: boolean; onPress: () => void }) {
+  const palette = usePalette();
+  return (
+    <Tap
+      label={`${name}, ${open ? 'hide' : 'show'}`}
+      expanded={open}
+      testID={`fold-${/^\w+/.exec(name)?.[0] ?? name}`}
+      onPress={onPress}
+      style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
+    >
+      <View style={{ flexDirection: 'row', alignItems: 'center' }}>
+        <View style={{ flex: 1 }}>
+          <Txt kind="bold">{name}</Txt>
+        </View>
+        <Icon name={open ? 'up' : 'down'} />
+      </View>
+    </Tap>
+  );
+});

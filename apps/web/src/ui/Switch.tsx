@@ -1,11 +1,12 @@
 import { View } from 'react-native';
 import { Icon } from './Icon';
+import { steady } from './steady';
 import { Tap } from './Tap';
 import { usePalette } from './tokens';
 import { Txt } from './Txt';
 
 /** Yes or no, a whole row to hit. */
-export function Switch({
+export const Switch = steady(function Switch({
   label,
   on,
   onChange,
@@ -58,4 +59,4 @@ export function Switch({
       </View>
     </Tap>
   );
-}
+});
