@@ -12,52 +12,66 @@ export interface ChoiceProps<T extends string> {
   value: T | undefined;
   onChoose: (value: T) => void;
   disabled?: boolean;
+  /** On several lines, where the page has room for them and the row would run out of sight. */
+  wraps?: boolean;
 }
 
 /** A few words to choose one from, in a row that scrolls: one stop of the tab key, arrows walk along it. */
 export const Choice = steady(Row) as <T extends string>(props: ChoiceProps<T>) => ReactElement;
 
-function Row({ label, options, value, onChoose, disabled }: ChoiceProps<string>) {
+function Row({ label, options, value, onChoose, disabled, wraps }: ChoiceProps<string>) {
   const palette = usePalette();
   // the one that the tab key meets
   const met = options.find((o) => o.value === value)?.value;
+  const group = { role: 'radiogroup', 'aria-label': label, onKeyDown: moveAmong } as const;
+  const choices = (
+    <>
+      <Txt style={{ marginRight: 6 }}>{label}</Txt>
+      {options.map((o, i) => {
+        const chosen = o.value === value;
+        return (
+          <Tap
+            key={o.value}
+            role="radio"
+            selected={chosen}
+            roving={o.value !== met && (met !== undefined || i > 0)}
+            label={o.name}
+            disabled={disabled}
+            onPress={() => onChoose(o.value)}
+            testID={`choice-${o.value}`}
+            style={{
+              paddingHorizontal: 12,
+              borderWidth: chosen ? 2 : 1,
+              borderColor: chosen ? palette.action : palette.hairline,
+              backgroundColor: chosen ? palette.sheet : 'transparent',
+            }}
+          >
+            <Txt kind={chosen ? 'bold' : 'text'}>{o.name}</Txt>
+          </Tap>
+        );
+      })}
+    </>
+  );
   return (
     <View style={{ borderBottomWidth: 1, borderBottomColor: palette.hairline, paddingVertical: 2 }}>
-      <ScrollView
-        horizontal
-        // while nothing in it can be focused the row itself can, to be scrolled by keys
-        {...(disabled ? { tabIndex: 0 as const } : {})}
-        showsHorizontalScrollIndicator={false}
-        role="radiogroup"
-        aria-label={label}
-        {...{ onKeyDown: moveAmong }}
-        contentContainerStyle={{ alignItems: 'center', paddingHorizontal: 16, gap: 6 }}
-      >
-        <Txt style={{ marginRight: 6 }}>{label}</Txt>
-        {options.map((o, i) => {
-          const chosen = o.value === value;
-          return (
-            <Tap
-              key={o.value}
-              role="radio"
-              selected={chosen}
-              roving={o.value !== met && (met !== undefined || i > 0)}
-              label={o.name}
-              disabled={disabled}
-              onPress={() => onChoose(o.value)}
-              testID={`choice-${o.value}`}
-              style={{
-                paddingHorizontal: 12,
-                borderWidth: chosen ? 2 : 1,
-                borderColor: chosen ? palette.action : palette.hairline,
-                backgroundColor: chosen ? palette.sheet : 'transparent',
-              }}
-            >
-              <Txt kind={chosen ? 'bold' : 'text'}>{o.name}</Txt>
-            </Tap>
-          );
-        })}
-      </ScrollView>
+      {wraps ? (
+        <View {...group} style={[ROW, { flexDirection: 'row', flexWrap: 'wrap', paddingVertical: 6 }]}>
+          {choices}
+        </View>
+      ) : (
+        <ScrollView
+          horizontal
+          // while nothing in it can be focused the row itself can, to be scrolled by keys
+          {...(disabled ? { tabIndex: 0 as const } : {})}
+          showsHorizontalScrollIndicator={false}
+          {...group}
+          contentContainerStyle={ROW}
+        >
+          {choices}
+        </ScrollView>
+      )}
     </View>
   );
 }
+
+const ROW = { alignItems: 'center', paddingHorizontal: 16, gap: 6 } as const;

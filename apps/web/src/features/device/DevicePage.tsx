@@ -142,29 +142,41 @@ function KeepingPart({ lists }: { lists: RoomLists }) {
 }
 
 function DeletedPart({ deleted }: { deleted: RoomLists['deleted'] }) {
-  const palette = usePalette();
   if (deleted.length === 0)
     return (
       <View style={{ padding: 16 }}>
         <Txt soft>A room that is taken away stands here for thirty days.</Txt>
       </View>
     );
-  return deleted.map((r) => (
+  return deleted.map((r) => <DeletedRoom key={r.id} room={r} />);
+}
+
+function DeletedRoom({ room: { id, title, deletedAt } }: { room: RoomLists['deleted'][number] }) {
+  const palette = usePalette();
+  const [state, setState] = useState<'asked' | 'elsewhere'>();
+  const takeBack = async () => {
+    setState('asked');
+    setState((await rooms.takeBack(id)) ? undefined : 'elsewhere');
+  };
+  return (
     <View
-      key={r.id}
-      testID={`deleted-${r.id}`}
+      testID={`deleted-${id}`}
       style={{ padding: 12, paddingLeft: 16, gap: 6, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
     >
-      <Txt kind="bold">{r.title}</Txt>
-      <Txt kind="small" soft>{`taken away ${momentText(r.deletedAt)}`}</Txt>
+      <Txt kind="bold">{title}</Txt>
+      <Txt kind="small" soft>{`taken away ${momentText(deletedAt)}`}</Txt>
+      {state === 'elsewhere' ? (
+        <Txt kind="small">It is open in another tab: close it there, then take it back.</Txt>
+      ) : null}
       <Action
         quiet
-        label={`take “${r.title}” back`}
-        testID={`take-back-${r.id}`}
-        onPress={() => void rooms.takeBack(r.id)}
+        disabled={state === 'asked'}
+        label={`take “${title}” back`}
+        testID={`take-back-${id}`}
+        onPress={() => void takeBack()}
       />
     </View>
-  ));
+  );
 }
 
 /** Records that cannot be read are in nobody's way, and not lost. */

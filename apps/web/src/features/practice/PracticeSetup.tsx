@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { Switch } from '../../ui/Switch';
 import { Txt } from '../../ui/Txt';
+import { usePosture } from '../../ui/usePosture';
 import { usePalette } from '../../ui/tokens';
 import { wallWorker } from '../../worker/wall';
 import { bestScores, type BestScore, type Practice, type PracticeTool } from './practiceStore';
@@ -58,6 +59,7 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
       errors: Number(asked.errors) || Date.now() % 2 ** 31,
     });
   };
+  const wide = usePosture() === 'wide';
   return (
     <View style={{ flex: 1 }}>
       <ScrollView
@@ -86,6 +88,7 @@ export function PracticeSetup({ onStart }: { onStart: (practice: Practice) => vo
             options={fit.map((r) => ({ value: r.id, name: r.job.title }))}
             value={chosen?.id}
             onChoose={setRoom}
+            wraps={wide}
           />
         )}
         <Unfit rooms={rooms} />

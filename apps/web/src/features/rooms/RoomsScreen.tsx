@@ -46,8 +46,9 @@ export function RoomsScreen() {
   const [looked, setLooked] = useState<string>();
   const [removed, setRemoved] = useState<ListedRoom>();
   const shown = list.rooms.find((r) => r.id === looked && r.job) ?? list.rooms.find((r) => r.job);
-  const takeBack = async (id: string) => {
-    await rooms.takeBack(id);
+  const [elsewhere, setElsewhere] = useState<string>();
+  const takeBack = async ({ id, title }: ListedRoom) => {
+    if (!(await rooms.takeBack(id))) setElsewhere(title);
     void mutate('local-rooms');
   };
   return (
@@ -78,9 +79,18 @@ export function RoomsScreen() {
         // over the bar, not on it
         wrapperStyle={{ bottom: 130, maxWidth: LIST_PX }}
         onDismiss={() => setRemoved(undefined)}
-        action={{ label: 'take it back', onPress: () => removed && void takeBack(removed.id) }}
+        action={{ label: 'take it back', onPress: () => removed && void takeBack(removed) }}
       >
         {`${removed?.title ?? ''} is taken away.`}
+      </Snackbar>
+      <Snackbar
+        visible={elsewhere !== undefined}
+        elevation={0}
+        duration={UNDO_MS}
+        wrapperStyle={{ bottom: 130, maxWidth: LIST_PX }}
+        onDismiss={() => setElsewhere(undefined)}
+      >
+        {`${elsewhere ?? ''} is open in another tab: close it there, then take it back under “device”.`}
       </Snackbar>
     </View>
   );

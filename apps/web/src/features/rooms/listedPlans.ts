@@ -8,7 +8,7 @@ import type { Listed } from '../../worker/listed';
 import { listedPlan, unlistedPlan, type ListedPlan } from './listedPlan';
 
 /** So many rooms stay worked out while nobody looks at them. */
-const KEPT = 300;
+const KEPT = 60;
 
 /** Rooms of the list, worked out one after the other beside the page; those first that are in sight. */
 export class ListedPlans {
