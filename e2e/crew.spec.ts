@@ -61,7 +61,7 @@ test('two phones over TLS: one is let in by the passcode, one by the picture of 
   await alex.goto(read!);
   await expect(alex.getByTestId('enter-code')).toHaveValue(code);
   // it stays in no history
-  expect(alex.url()).toBe(`${server.url}/crew`);
+  await expect(alex).toHaveURL(`${server.url}/crew`);
   await alex.getByTestId('enter-person').fill('Alex');
   await alex.getByTestId('enter-device').fill('red phone');
   await alex.getByTestId('enter-go').click();

@@ -39,6 +39,7 @@ function sayWhatWasShown() {
     if (!folder.isDirectory() || !existsSync(path)) continue;
     const [, shown = ''] = readFileSync(path, 'utf8').split('# Page snapshot');
     const lines = shown.split('\n').filter((line) => line.trim() !== '' && !line.startsWith('```'));
+    if (lines.length === 0) continue;
     say(`the page of ${folder.name}:`);
     console.log(lines.slice(0, MOST_LINES).join('\n'));
   }

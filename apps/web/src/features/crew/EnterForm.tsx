@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import { checkFile, crew, type EnterRequest } from '@steddo/contract';
@@ -8,7 +8,7 @@ import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { Notice } from '../../ui/Notice';
 import { NamedLine } from './NamedLine';
-import { codeInAddress } from './codeInAddress';
+import { codeInAddress, codeUsed } from './codeInAddress';
 
 type Way = 'code' | 'passcode';
 const WAYS: readonly { value: Way; name: string }[] = [
@@ -19,6 +19,11 @@ const WAYS: readonly { value: Way; name: string }[] = [
 /** Who somebody is, and what lets them in. What was typed stays, whatever the server says of it. */
 export function EnterForm({ onIn }: { onIn: () => void }) {
   const [given] = useState(codeInAddress);
+  // after the router, which writes the address that it began with
+  useEffect(() => {
+    const timer = setTimeout(codeInAddress);
+    return () => clearTimeout(timer);
+  }, []);
   const [way, setWay] = useState<Way>('code');
   const [typed, setTyped] = useState(() => ({
     code: given,
@@ -47,6 +52,7 @@ export function EnterForm({ onIn }: { onIn: () => void }) {
       setFaults(Object.keys(own).length > 0 ? own : { [way]: '' });
       return setSaid(result.message);
     }
+    codeUsed();
     localChoice.set('person', person.trim());
     renameDevice(name);
     onIn();
