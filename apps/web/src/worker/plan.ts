@@ -44,8 +44,8 @@ export const planApart = (job: Job, patience: Patience = { limit: LIMIT_MS }): P
   inTurn(() => ended((api, watch) => api.plan(job, Comlink.proxy(watch)), patience));
 
 /** Plans a room for the list, as `planApart` does. */
-export const listApart = (job: Job): Promise<Listed> =>
-  inTurn(() => ended((api, watch) => api.listed(job, Comlink.proxy(watch)), { limit: LIMIT_MS }));
+export const listApart = (job: Job, limit: number): Promise<Listed> =>
+  inTurn(() => ended((api, watch) => api.listed(job, Comlink.proxy(watch)), { limit }));
 
 function inTurn<T>(work: () => Promise<T>): Promise<T> {
   const mine = before.then(work);

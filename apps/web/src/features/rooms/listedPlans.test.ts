@@ -12,11 +12,11 @@ const named = (title: string): Job => ({ ...guestRoom, title });
 const listed = listedOf(guestRoom, plan(guestRoom));
 const rest = () => new Promise((resolve) => setTimeout(resolve));
 
-function bench(make: (job: Job) => Promise<Listed> = () => Promise.resolve(listed)) {
+function bench(make: (job: Job, limit: number) => Promise<Listed> = () => Promise.resolve(listed)) {
   const asked: string[] = [];
-  const plans = new ListedPlans((job) => {
+  const plans = new ListedPlans((job, limit) => {
     asked.push(job.title);
-    return make(job);
+    return make(job, limit);
   });
   const want = (title: string) => plans.want(title, named(title));
   return { plans, asked, want };
@@ -64,6 +64,20 @@ describe('rooms of the list', () => {
       'It cannot be worked out; open it to see what it has.',
       '4 holes to drill',
     ]);
+  });
+  it('that took long are tried once more with more time, after all others', async () => {
+    const b = bench(({ title }, limit) =>
+      title === 'one' || (title === 'two' && limit < 5000)
+        ? Promise.reject(new TooLong('plate'))
+        : Promise.resolve(listed),
+    );
+    for (const title of ['one', 'two', 'three']) b.want(title);
+    await rest();
+    expect(b.asked).toEqual(['one', 'two', 'three', 'one', 'two']);
+    expect(['one', 'two'].map((t) => b.plans.get(t)!.stage)).toEqual(['set', 'holes']);
+    b.want('four');
+    await rest();
+    expect(b.asked.slice(5)).toEqual(['four']);
   });
   it('tell of each as it is there', async () => {
     const b = bench();

@@ -3,21 +3,25 @@ import type { Job } from '@steddo/contract';
 import { withKit } from '@steddo/core';
 import { useSame } from '../../ui/useSame';
 import { useKit } from '../../state/useKit';
-import { TooLong, listApart } from '../../worker/plan';
+import { LIMIT_MS, TooLong, listApart } from '../../worker/plan';
 import type { Listed } from '../../worker/listed';
 import { listedPlan, unlistedPlan, type ListedPlan } from './listedPlan';
 
 /** So many rooms stay worked out while nobody looks at them. */
 const KEPT = 60;
+/** What was ended because it took long is tried once more after all others, with so much time: the phone may have been busy. */
+const AGAIN_MS = 4 * LIMIT_MS;
 
 /** Rooms of the list, worked out one after the other beside the page; those first that are in sight. */
 export class ListedPlans {
   private readonly known = new Map<string, ListedPlan>();
   private readonly wanted = new Map<string, { job: Job; by: number }>();
+  /** Those that were ended once. */
+  private readonly late = new Set<string>();
   private readonly listeners = new Set<() => void>();
   private working = false;
 
-  constructor(private readonly list: (job: Job) => Promise<Listed>) {}
+  constructor(private readonly list: (job: Job, limit: number) => Promise<Listed>) {}
 
   subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
@@ -41,21 +45,26 @@ export class ListedPlans {
     if (this.working) return;
     this.working = true;
     for (let next = this.next(); next; next = this.next()) {
-      const [key, { job }] = next;
-      this.keep(key, await this.made(job));
+      await this.make(...next);
       for (const listener of this.listeners) listener();
     }
     this.working = false;
   }
 
-  private next = () => [...this.wanted].find(([key]) => !this.known.has(key));
+  private next(): [string, Job] | undefined {
+    const wanted = [...this.wanted].map(([key, { job }]): [string, Job] => [key, job]);
+    return wanted.find(([key]) => !this.known.has(key)) ?? wanted.find(([key]) => this.late.has(key));
+  }
 
   /** No room takes another one off the list. */
-  private async made(job: Job): Promise<ListedPlan> {
+  private async make(key: string, job: Job): Promise<void> {
+    const again = this.late.delete(key);
     try {
-      return listedPlan(job, await this.list(job));
+      this.keep(key, listedPlan(job, await this.list(job, again ? AGAIN_MS : LIMIT_MS)));
     } catch (error) {
-      return unlistedPlan(job, error instanceof TooLong);
+      const tookLong = error instanceof TooLong;
+      if (tookLong && !again) this.late.add(key);
+      this.keep(key, unlistedPlan(job, tookLong));
     }
   }
 
