@@ -140,9 +140,14 @@ function catalogueAgain(): void {
   keepCatalogue();
 }
 
-/** As the app starts: with the kit here before the first room is worked out, that is not worked out twice. */
+/**
+ * As the app starts: with the kit here before the first room is worked out, that is not worked out twice. It is handed
+ * on only once it is there, so that one that cannot be had takes none away that was asked for otherwise.
+ */
 export const kitAgain = (): void =>
-  void mutate('kit', readKit(localStore), { revalidate: false }).catch(() => undefined);
+  void readKit(localStore)
+    .then((kit) => mutate('kit', kit, { revalidate: false }))
+    .catch(() => undefined);
 
 /** The catalogue's file is brought here unread, for whoever asks for it in a cellar. */
 const keepCatalogue = (): void => {
