@@ -60,10 +60,11 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     await forgetAll(context, page, visited);
   },
   /** One page too: its renderer keeps what it has compiled, which is a third of opening the app. */
-  page: async ({ context, kept, viewport }, use) => {
+  page: async ({ context, kept, viewport }, use, info) => {
     const page = await keptPage(context, kept);
     await use(page);
     if (page.isClosed()) return;
+    if (info.status !== info.expectedStatus) await sayWhatItShows(page, info.title);
     // the next test has its own; one held back here would go on being held back there
     await page.unrouteAll({ behavior: 'ignoreErrors' });
     await page.emulateMedia({ colorScheme: null, reducedMotion: null });
@@ -105,6 +106,18 @@ export const quick = test.extend<{ own: Page }>({
     await browser.close();
   },
 });
+
+/** What a page showed when its test failed: where nobody can open the results, the log has it. */
+async function sayWhatItShows(page: Page, title: string): Promise<void> {
+  const MOST_LINES = 70;
+  const shown = await page
+    .locator('body')
+    .ariaSnapshot({ timeout: 5000 })
+    .catch(() => '(it does not say)');
+  process.stdout.write(
+    `the page of “${title}”, ${page.url()}:\n${shown.split('\n').slice(0, MOST_LINES).join('\n')}\n`,
+  );
+}
 
 /** The worker's page, or another where a test has closed it. */
 async function keptPage(context: BrowserContext, kept: WorkerParts['kept']): Promise<Page> {
