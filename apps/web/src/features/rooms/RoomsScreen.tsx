@@ -72,27 +72,38 @@ export function RoomsScreen() {
           <RoomPreview key={shown.id} room={shown} document={shown.job} />
         </Suspense>
       ) : null}
-      <Snackbar
-        visible={removed !== undefined}
-        elevation={0}
-        duration={UNDO_MS}
-        // over the bar, not on it
-        wrapperStyle={{ bottom: 130, maxWidth: LIST_PX }}
+      <Passing
+        text={removed && `${removed.title} is taken away.`}
         onDismiss={() => setRemoved(undefined)}
         action={{ label: 'take it back', onPress: () => removed && void takeBack(removed) }}
-      >
-        {`${removed?.title ?? ''} is taken away.`}
-      </Snackbar>
-      <Snackbar
-        visible={elsewhere !== undefined}
-        elevation={0}
-        duration={UNDO_MS}
-        wrapperStyle={{ bottom: 130, maxWidth: LIST_PX }}
+      />
+      <Passing
+        text={elsewhere && `${elsewhere} is open in another tab: close it there, then take it back under “device”.`}
         onDismiss={() => setElsewhere(undefined)}
-      >
-        {`${elsewhere ?? ''} is open in another tab: close it there, then take it back under “device”.`}
-      </Snackbar>
+      />
     </View>
+  );
+}
+
+interface PassingProps {
+  text: string | undefined;
+  onDismiss: () => void;
+  action?: { label: string; onPress: () => void };
+}
+
+/** Said for a while, over the bar and not on it. */
+function Passing({ text, onDismiss, action }: PassingProps) {
+  return (
+    <Snackbar
+      visible={text !== undefined}
+      elevation={0}
+      duration={UNDO_MS}
+      wrapperStyle={{ bottom: 130, maxWidth: LIST_PX }}
+      onDismiss={onDismiss}
+      {...(action ? { action } : {})}
+    >
+      {text ?? ''}
+    </Snackbar>
   );
 }
 
