@@ -95,7 +95,8 @@ async function stageInHand(stage: 'height' | 'room') {
   await screen.findByTestId('face', {}, { timeout: 30_000 });
   await settled();
   // they are counted by these names, and are there to be made anew
-  for (const name of ['TouchableRipple', 'Button', 'ScrollView', 'Txt', 'StageTab']) expect([name, made(name)]).not.toEqual([name, 0]);
+  for (const name of ['TouchableRipple', 'Button', 'ScrollView', 'Txt', 'StageTab'])
+    expect([name, made(name)]).not.toEqual([name, 0]);
   return async (command: Command) => {
     mockMade.clear();
     act(() => actions!.preview(command));
