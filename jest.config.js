@@ -26,7 +26,7 @@ export default {
     {
       ...plain,
       displayName: 'packages',
-      testMatch: ['<rootDir>/packages/*/{src,test}/**/*.test.ts'],
+      testMatch: ['<rootDir>/packages/*/{src,test}/**/*.test.ts', '<rootDir>/scripts/test/*.test.ts'],
     },
     { ...plain, displayName: 'server', testMatch: ['<rootDir>/apps/server/**/*.test.ts'] },
     '<rootDir>/apps/web/jest.config.cjs',

@@ -25,7 +25,7 @@ interface Watch {
 /** A page that fails its test on a request to another host, on a console error, on an uncaught one. */
 export const test = base.extend<{ watch: Watch }, WorkerParts>({
   demo: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
+    // oxlint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
     async ({}, use) => {
       const server = await testServer('demo');
       await use(server);
@@ -34,7 +34,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     { scope: 'worker' },
   ],
   empty: [
-    // eslint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
+    // oxlint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
     async ({}, use) => {
       const server = await testServer('catalogue');
       await use(server);
@@ -42,7 +42,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     },
     { scope: 'worker' },
   ],
-  // eslint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
+  // oxlint-disable-next-line no-empty-pattern -- Playwright wants a pattern here
   kept: [async ({}, use) => use({}), { scope: 'worker' }],
   /** One context for all tests of a worker, so that the app is fetched once; what they left is cleared. */
   context: async ({ browser, kept, viewport, hasTouch }, use) => {

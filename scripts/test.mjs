@@ -56,15 +56,12 @@ ensureInstalled();
 rmSync(RESULTS, { recursive: true, force: true });
 mkdirSync(RESULTS, { recursive: true });
 
-// two cores: what is built for the browser is built while the slower of both checks still runs
-const [lint, types] = await Promise.all([
-  beside('lint', 'npm', ['run', '--silent', 'lint']),
-  beside('types', 'npm', ['run', '--silent', 'types']).then(async (ok) => {
-    await beside('web app and server', process.execPath, [join(ROOT, 'scripts/build.mjs'), '--uncompressed']);
-    return ok;
-  }),
-]);
-const unit = step('unit tests', 'npx', ['jest', '--json', `--outputFile=${join(RESULTS, 'unit.json')}`]);
+// two cores, and the build has use for one: what needs no browser is gone through beside it
+const built = beside('web app and server', process.execPath, [join(ROOT, 'scripts/build.mjs'), '--uncompressed']);
+const lint = await beside('lint', 'npm', ['run', '--silent', 'lint']);
+const types = await beside('types', 'npm', ['run', '--silent', 'types']);
+const unit = await beside('unit tests', 'npx', ['jest', '--json', `--outputFile=${join(RESULTS, 'unit.json')}`]);
+await built;
 
 ensureWebApp({ compressed: false });
 ensureServer();

@@ -20,6 +20,8 @@ config.transformer.getTransformOptions = () =>
 // what a file is made of depends on where our packages have their things
 const { digestOfIndexes } = require('./directImports.js');
 config.cacheVersion = digestOfIndexes();
+// the minifier gives what Metro adds short names anyway; a tenth of the building
+config.transformer.unstable_disableNormalizePseudoGlobals = true;
 config.transformer.minifierPath = require.resolve('./minify.js');
 config.cacheStores = ({ FileStore }) => [new FileStore({ root: path.join(__dirname, '../../.cache/metro') })];
 

@@ -4,7 +4,8 @@ export type Point = readonly [x: number, y: number];
 
 /** A shape as what every format can draw: lines of points, closed or not, and circles. mm, y up. */
 export type Stroke =
-  { kind: 'path'; points: readonly Point[]; closed: boolean } | { kind: 'circle'; x: number; y: number; r: number };
+  | { kind: 'path'; points: readonly Point[]; closed: boolean }
+  | { kind: 'circle'; x: number; y: number; r: number };
 
 /** How long the arms of a hole's cross are, mm, and how wide its circle. Drawn only. */
 export const CROSS_MM = 8;

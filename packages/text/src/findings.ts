@@ -265,7 +265,8 @@ const NAMES_WALL: ReadonlySet<string> = new Set(['corner-bracket-in-wall', 'corn
 /** The sentence for a finding. */
 export function findingText(finding: Finding, say: Wording): string {
   const sentence = SENTENCES[finding.code as FindingCode] as
-    ((v: Finding['values'], say: Wording) => string) | undefined;
+    | ((v: Finding['values'], say: Wording) => string)
+    | undefined;
   const said = sentence ? sentence(finding.values, say) : finding.code;
   const { onWall } = finding.values;
   if (typeof onWall !== 'string') return said;

@@ -108,11 +108,7 @@ export const certainName: Record<Hole['into'], string> = {
 };
 
 /** How sure a hole is, in words: `wood 99 in 100`; where no joint is marked what to do about it. */
-export const certainText = ({
-  into,
-  probability,
-  unmarked,
-}: Pick<Hole, 'into' | 'probability' | 'unmarked'>): string =>
+export const certainText = ({ into, probability, unmarked }: Pick<Hole, 'into' | 'probability' | 'unmarked'>): string =>
   unmarked ? 'mark a joint first' : `${certainName[into]} ${Math.floor(probability * 100)} in 100`;
 
 /** What a wall may be made of, short enough for a row of choices. */

@@ -9,7 +9,9 @@ import { picturePieces, pictures } from './schema';
 const MOST_OF_A_ROOM = 2000;
 
 export type PieceResult =
-  ({ kind: 'taken' } & PieceReply) | ({ kind: 'gap' } & PieceReply) | { kind: 'refused'; fault: Fault };
+  | ({ kind: 'taken' } & PieceReply)
+  | ({ kind: 'gap' } & PieceReply)
+  | { kind: 'refused'; fault: Fault };
 
 const refuse = (path: string, reason: string): PieceResult => ({ kind: 'refused', fault: { path, reason } });
 

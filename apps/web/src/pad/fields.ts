@@ -35,7 +35,8 @@ export interface Field {
 }
 
 export type Typed =
-  { ok: true; value: number } | { ok: false; reason: string; perhaps?: { value: number; unit: LengthUnit } };
+  | { ok: true; value: number }
+  | { ok: false; reason: string; perhaps?: { value: number; unit: LengthUnit } };
 
 /** The unit that a bare number is in. */
 export type EntryUnit = LengthUnit | 'lb' | 'kg' | 'deg' | 'x' | 'N' | 'C';

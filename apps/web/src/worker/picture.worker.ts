@@ -9,7 +9,8 @@ import { HEIC_TEXT, pictureHead } from './pictureHead';
 
 /** A picture made small, or why it cannot be taken: the rest of a sentence that begins with its name. */
 export type ReducedPicture =
-  ({ ok: true; /** No camera took it. */ drawn?: boolean } & Reduced) | { ok: false; why: string };
+  | ({ ok: true; /** No camera took it. */ drawn?: boolean } & Reduced)
+  | { ok: false; why: string };
 
 /** What a screen and a page of paper need of a wall. */
 const LONGEST_PX = 1600;

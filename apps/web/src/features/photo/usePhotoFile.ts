@@ -5,7 +5,8 @@ import { openPhoto } from '../../worker/photos';
 
 /** A picture as it can be drawn on: its address and its pixels; and whether it shows hardly anything, once it was read. */
 export type PhotoFile =
-  { is: 'here'; url: string; size: { width: number; height: number }; fog: boolean } | { is: 'coming' | 'nowhere' };
+  | { is: 'here'; url: string; size: { width: number; height: number }; fog: boolean }
+  | { is: 'coming' | 'nowhere' };
 
 export function usePhotoFile(room: string, id: string): PhotoFile {
   const url = usePictureUrl(room, id, true);
