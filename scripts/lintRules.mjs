@@ -111,6 +111,7 @@ export const LINT_RULES = {
   },
   overrides: [
     { files: ['scripts/**'], rules: { 'no-console': 'off' } },
+    { files: ['apps/web/index.js'], env: { browser: true } },
     // what the compiler of types does not see
     { files: ['**/*.{mjs,js,cjs}'], env: { node: true }, rules: { 'no-console': 'off', 'no-undef': 'error' } },
     {

@@ -16,6 +16,7 @@ import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
 import { Fold } from '../../ui/Fold';
 import { Notice } from '../../ui/Notice';
+import { useNextPages } from '../../ui/pages';
 import { SearchField } from '../../ui/SearchField';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
@@ -36,12 +37,15 @@ const AT_ONCE = 200;
 /** From so many on the list can be searched. */
 const SEARCHED_FROM = 6;
 const LIST_PX = 520;
+/** What is tapped here is a room. */
+const NEXT = ['/room/any/set'];
 const UNDO_MS = 8000;
 
 /** Every room, what it is waiting for, and a new one in one tap. */
 export function RoomsScreen() {
   const palette = usePalette();
   const wide = usePosture() === 'wide';
+  useNextPages(NEXT);
   const list = useRoomList();
   const [looked, setLooked] = useState<string>();
   const [removed, setRemoved] = useState<ListedRoom>();
