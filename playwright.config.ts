@@ -29,7 +29,7 @@ export default defineConfig({
         '--disable-component-update',
         '--disable-sync',
         // a page lives for seconds here: its code is compiled quickly rather than well
-        '--js-flags=--no-opt --interrupt-budget-for-maglev=150000',
+        '--js-flags=--no-opt --interrupt-budget-for-maglev=600000',
       ],
     },
     trace: 'off',

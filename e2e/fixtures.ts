@@ -12,6 +12,10 @@ import {
 import type { Job } from '@steddo/contract';
 import { testServer, type TestServer } from './server';
 
+/** What moves for the eye alone stands still: every click waits for it to end. The journeys see it move. */
+const STILL = { reducedMotion: 'reduce' } as const;
+const NEW = { serviceWorkers: 'block', ...STILL } as const;
+
 interface WorkerParts {
   demo: TestServer;
   empty: TestServer;
@@ -46,7 +50,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
   kept: [async ({}, use) => use({}), { scope: 'worker' }],
   /** One context for all tests of a worker, so that the app is fetched once; what they left is cleared. */
   context: async ({ browser, kept, viewport, hasTouch }, use) => {
-    const context = (kept.context ??= await browser.newContext({ viewport, hasTouch, serviceWorkers: 'block' }));
+    const context = (kept.context ??= await browser.newContext({ ...NEW, viewport, hasTouch }));
     const visited = new Set<string>();
     const note = (r: Request) =>
       r.isNavigationRequest() && r.url().startsWith('http') && visited.add(new URL(r.url()).origin);
@@ -67,7 +71,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     if (info.status !== info.expectedStatus) await sayWhatItShows(page, info.title);
     // the next test has its own; one held back here would go on being held back there
     await page.unrouteAll({ behavior: 'ignoreErrors' });
-    await page.emulateMedia({ colorScheme: null, reducedMotion: null });
+    await page.emulateMedia({ colorScheme: null, ...STILL });
     if (viewport) await page.setViewportSize(viewport);
   },
   watch: [
@@ -95,13 +99,7 @@ export const quick = test.extend<{ own: Page }>({
     const { launchOptions } = info.project.use;
     const args = launchOptions?.args?.filter((a) => !a.startsWith('--js-flags'));
     const browser = await chromium.launch({ ...launchOptions, args });
-    // colours change at once, so that none is measured on its way
-    const context = await browser.newContext({
-      viewport,
-      hasTouch: true,
-      serviceWorkers: 'block',
-      reducedMotion: 'reduce',
-    });
+    const context = await browser.newContext({ ...NEW, viewport, hasTouch: true });
     await use(await context.newPage());
     await browser.close();
   },

@@ -8,6 +8,9 @@ import { ThumbJob, holeAt } from './thumbJob';
 
 const IN = 25.4;
 
+// with everything that moves
+test.beforeEach(({ page }) => page.emulateMedia({ reducedMotion: 'no-preference' }));
+
 /*
  * Centre at the eyes, 1050; the pattern in the set's middle; Louvre 3, middle arm hole: the pattern hangs 90 under the
  * hook: hook 1140. The hook is 195 up the plate: plate 945, rows at 35 and 175: holes at 1120 and 980.

@@ -16,12 +16,13 @@ export interface OpenedRoom {
   preview: (command: Command | undefined) => void;
 }
 
-/** Renders parts of a room for real: a document in memory, the pad and the workings beside them. */
-export function openRoom(start: Job, children: ReactNode): OpenedRoom {
+/** Renders parts of a room for real: a document in memory, the pad and the workings beside them. `slow`: plans never come. */
+export function openRoom(start: Job, children: ReactNode, { slow = false } = {}): OpenedRoom {
+  let time = 0;
   const planner = new Planner(undefined, {
     here: (job) => plan(job, { memory }),
     apart: never,
-    clock: () => 0,
+    clock: () => (slow ? (time += A_SECOND) : 0),
     after: () => undefined,
   });
   const opened: OpenedRoom = { job: start, commands: [], preview: () => undefined };
@@ -59,6 +60,7 @@ export function openRoom(start: Job, children: ReactNode): OpenedRoom {
   return opened;
 }
 
+const A_SECOND = 1000;
 const NO_KIT = {};
 const memory = newMemory();
 /** However slow the machine is, a test's room is planned where it is. */
