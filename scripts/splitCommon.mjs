@@ -5,13 +5,13 @@ import { ROOT, say } from './lib.mjs';
 
 /**
  * Metro puts whatever two pages share into one file that every page waits for. Here it becomes two: what the list of
- * rooms needs, and the rest, which comes together with the pages that need it. A page that needs little of the rest has
- * that little in its own file: a module that is there twice is defined once.
+ * rooms needs, and the rest of what a room's stages need, which comes together with the pages that need much of it. What
+ * else a page needs it has in its own file: a module that is there twice is defined once.
  */
 const OUT = join(ROOT, 'apps/web/dist');
 const SCRIPTS = join(OUT, '_expo/static/js/web');
 const ADDRESS = '/_expo/static/js/web/';
-/** More than this of the rest is not worth having twice, characters. */
+/** More than this of what the stages need is not worth having twice, characters. */
 const LITTLE = 120_000;
 
 /** The modules of a file in order: number, text and what each needs before it can run. Undefined for a worker's file. */
@@ -65,6 +65,10 @@ const list = one(
     .map(([name]) => name),
 );
 const first = new Set([entry, layout, list].flatMap((name) => [...commonOf(files.get(name))]));
+/** What a room's stages need beside it: every page of a room has much of it. */
+const stages = new Set(
+  [...commonOf(files.get(one('the stages', startingWith('[stage]-'))))].filter((id) => !first.has(id)),
+);
 const textOf = (ids) =>
   files
     .get(common)
@@ -82,21 +86,23 @@ function placeOf(name) {
   // a page that asks for itself keeps the name that it has
   written.set(name, `${ADDRESS}${name}`);
   const lacks = new Set([...commonOf(files.get(name))].filter((id) => !first.has(id)));
-  const extra = textOf((id) => lacks.has(id));
+  const ofStages = textOf((id) => lacks.has(id) && stages.has(id));
+  const isMuch = ofStages.length > LITTLE;
+  const extra = textOf((id) => lacks.has(id) && !(isMuch && stages.has(id)));
   const own = files.get(name).map((m) => m.text);
-  const text = withPlaces([...(extra.length > LITTLE ? [] : [extra]), ...own].filter(Boolean).join('\n'));
+  const text = withPlaces([extra, ...own].filter(Boolean).join('\n'));
   const called = nameFor(stemOf(name), text);
   rmSync(join(SCRIPTS, name));
   writeFileSync(join(SCRIPTS, called), text);
   const place = `${ADDRESS}${called}`;
-  written.set(name, extra.length > LITTLE ? `${rest()} ${place}` : place);
+  written.set(name, isMuch ? `${rest()} ${place}` : place);
   return written.get(name);
 }
 
 let restPlace;
 function rest() {
   if (restPlace) return restPlace;
-  const text = withPlaces(textOf((id) => !first.has(id)));
+  const text = withPlaces(textOf((id) => stages.has(id)));
   const called = nameFor('__rest', text);
   writeFileSync(join(SCRIPTS, called), text);
   restPlace = `${ADDRESS}${called}`;
@@ -119,5 +125,5 @@ rmSync(join(SCRIPTS, entry));
 writeFileSync(join(SCRIPTS, entryName), entryText);
 writeFileSync(join(OUT, 'index.html'), html.replace(common, firstName).replace(entry, entryName));
 say(
-  `of what pages share, ${Math.round(firstText.length / 1000)} kB come first, ${Math.round(textOf((id) => !first.has(id)).length / 1000)} kB with the pages that need them`,
+  `of what pages share, ${Math.round(firstText.length / 1000)} kB come first, ${Math.round(textOf((id) => stages.has(id)).length / 1000)} kB with the pages of a room`,
 );

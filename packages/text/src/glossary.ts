@@ -67,6 +67,46 @@ export const GLOSSARY = {
 
 export type GlossaryTerm = keyof typeof GLOSSARY;
 
+/** How a word is said within a sentence; what is an everyday word there, or has another sense, is not explained in it. */
+const SAID: Partial<Record<GlossaryTerm, string>> = {
+  pattern: 'patterns?',
+  plate: 'plates?',
+  hook: 'hooks?',
+  school: 'schools?',
+  bay: 'bays?',
+  nogging: 'noggings?',
+  ply: 'ply|plies',
+  joint: 'joints?',
+  lag: 'lag screws?|lags?',
+  pilot: 'pilot holes?',
+  flag: 'flags?',
+};
+const TERM_SAID = Object.entries(SAID) as [GlossaryTerm, string][];
+const ANY_SAID = new RegExp(`\\b(?:${TERM_SAID.map(([term, said]) => `(?<${term}>${said})`).join('|')})\\b`, 'gi');
+
+/** A piece of a sentence; with `term` where it is a word that can be looked up. */
+export interface SaidPart {
+  text: string;
+  term?: GlossaryTerm;
+}
+
+/** A sentence in its pieces, each word of the glossary apart the first time that it is said. */
+export function wordsIn(sentence: string): SaidPart[] {
+  const parts: SaidPart[] = [];
+  const known = new Set<GlossaryTerm>();
+  let from = 0;
+  for (const found of sentence.matchAll(ANY_SAID)) {
+    const term = TERM_SAID.find(([name]) => found.groups?.[name] !== undefined)![0];
+    if (known.has(term)) continue;
+    known.add(term);
+    if (found.index > from) parts.push({ text: sentence.slice(from, found.index) });
+    parts.push({ text: found[0], term });
+    from = found.index + found[0].length;
+  }
+  if (from < sentence.length) parts.push({ text: sentence.slice(from) });
+  return parts;
+}
+
 const BY_WORD = new Map(Object.values(GLOSSARY).map((entry) => [entry.word.split(',')[0]!, entry.sentence]));
 
 /** The sentence for a label that is one of the words: "hook" has one, "centre" needs none. */

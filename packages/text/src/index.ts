@@ -22,7 +22,7 @@ export {
 } from './names';
 export { fieldName, sourceWords } from './paths';
 export { bothSides, changedThing, changedValue, touchedWords } from './changes';
-export { GLOSSARY, sentenceFor, type GlossaryTerm } from './glossary';
+export { GLOSSARY, sentenceFor, wordsIn, type GlossaryTerm, type SaidPart } from './glossary';
 export { planFile } from './planFile';
 export { offText, poseText, tiltText } from './reach';
 export { wordedBy, wordingFor } from './wordingFor';

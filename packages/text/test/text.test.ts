@@ -12,6 +12,7 @@ import {
   planFile,
   wordedBy,
   wordingFor,
+  wordsIn,
   tapeFaultText,
   workingLine,
 } from '../src';
@@ -23,6 +24,25 @@ describe('words', () => {
       expect(f.message).not.toMatch(/undefined|NaN|null|\[object/);
       expect(f.message!.length).toBeGreaterThan(10);
     }
+  });
+  it.each(demoRooms)('$id: a sentence in its pieces is the sentence', ({ job }) => {
+    for (const f of planFile(plan(job), job).findings) {
+      const parts = wordsIn(f.message!);
+      expect(parts.map((p) => p.text).join('')).toBe(f.message);
+      const terms = parts.flatMap((p) => p.term ?? []);
+      expect(new Set(terms).size).toBe(terms.length);
+    }
+  });
+  it('words that can be looked up stand apart the first time, by themselves and not within another word', () => {
+    expect(wordsIn('Lags need pilot holes; a lag in the bay pulls out. Player, bayonet.')).toEqual([
+      { text: 'Lags', term: 'lag' },
+      { text: ' need ' },
+      { text: 'pilot holes', term: 'pilot' },
+      { text: '; a lag in the ' },
+      { text: 'bay', term: 'bay' },
+      { text: ' pulls out. Player, bayonet.' },
+    ]);
+    expect(wordsIn('Nothing of it.')).toEqual([{ text: 'Nothing of it.' }]);
   });
   it('on a corner’s other wall it is so far from the corner, on the main one from the left', () => {
     const felt = (onWall: string): Finding => ({

@@ -1,11 +1,11 @@
 import { View } from 'react-native';
-import { GLOSSARY, stageName, type GlossaryTerm } from '@steddo/text';
+import { stageName, type GlossaryTerm } from '@steddo/text';
 import { useHelp } from '../state/helpState';
 import type { BuiltStage } from '../state/stageIds';
 import { BottomSheet } from '../ui/BottomSheet';
+import { WordMeaning } from '../ui/Explained';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
-import { TermSketch } from '../work/TermSketch';
 
 /** The words of a stage that are not everyday ones; what stands on every stage comes last. */
 const OF_STAGE: Record<BuiltStage, readonly GlossaryTerm[]> = {
@@ -41,24 +41,11 @@ export function HelpSheet({ stage, keys }: { stage: BuiltStage; keys: boolean })
     <BottomSheet title={`${stageName[stage]}: words`} onClose={hide} testID="help">
       <View style={{ gap: 14 }}>
         {[...OF_STAGE[stage], ...EVERYWHERE].map((term) => (
-          <Word key={term} term={term} />
+          <WordMeaning key={term} term={term} />
         ))}
         {keys ? <Keys /> : null}
       </View>
     </BottomSheet>
-  );
-}
-
-function Word({ term }: { term: GlossaryTerm }) {
-  const { word, sentence } = GLOSSARY[term];
-  return (
-    <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-      <View style={{ flex: 1 }}>
-        <Txt kind="bold">{word}</Txt>
-        <Txt>{sentence}</Txt>
-      </View>
-      <TermSketch term={term} />
-    </View>
   );
 }
 

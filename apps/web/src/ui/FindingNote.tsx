@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import type { Finding } from '@steddo/contract';
 import { findingText, type Wording } from '@steddo/text';
 import { data } from './data';
+import { Explained } from './Explained';
 import { Tap } from './Tap';
 import { font, usePalette } from './tokens';
 import { Txt } from './Txt';
@@ -41,7 +42,7 @@ export function FindingNote({
           <Txt kind="small" style={font.bold} color={verdict ? palette[verdict] : palette.soft}>
             {`${wordOf(finding.level)}  `}
           </Txt>
-          {findingText(finding, say)}
+          <Explained sentence={findingText(finding, say)} />
         </Txt>
         {finding.acknowledged ? (
           <Txt kind="small" soft>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { GlossaryTerm } from '@steddo/text';
-import { usePalette, type Palette } from '../ui/tokens';
+import { usePalette, type Palette } from './tokens';
 
 const SIZE = { width: 72, height: 56 } as const;
 const DASH = '3 3';
