@@ -11,7 +11,7 @@ import { ThumbBar } from './ThumbBar';
 
 jest.mock('../data/shared', () => jest.requireActual('../testing/memoryStore').memoryStore());
 jest.mock('expo-router', () => ({ router: {} }));
-jest.mock('../worker/catalogue', () => ({ catalogueWorker: () => undefined, proxy: undefined }));
+jest.mock('../worker/catalogue', () => ({ catalogueWorker: () => undefined }));
 jest.mock('../worker/wall', () => ({ wallWorker: () => undefined }));
 jest.mock('../worker/reach', () => ({ reachWorker: () => undefined }));
 

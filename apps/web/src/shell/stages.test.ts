@@ -11,7 +11,7 @@ import { STAGE } from './stages';
 // the stages carry their screens, which a unit test has no page or workers for
 jest.mock('../data/shared', () => jest.requireActual('../testing/memoryStore').memoryStore());
 jest.mock('expo-router', () => ({ router: {} }));
-jest.mock('../worker/catalogue', () => ({ catalogueWorker: () => undefined, proxy: undefined }));
+jest.mock('../worker/catalogue', () => ({ catalogueWorker: () => undefined }));
 jest.mock('../worker/wall', () => ({ wallWorker: () => undefined }));
 jest.mock('../worker/reach', () => ({ reachWorker: () => undefined }));
 

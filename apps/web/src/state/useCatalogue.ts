@@ -2,7 +2,8 @@ import { useEffect, useState } from 'react';
 import useSWR from 'swr';
 import type { Job, MountType } from '@steddo/contract';
 import type { MountQuery, RankedPage } from '../worker/catalogueJob';
-import { catalogueWorker, proxy } from '../worker/catalogue';
+import { catalogueWorker } from '../worker/catalogue';
+import { told } from '../worker/told';
 import { useOwn } from '../data/ownMounts';
 import { ownMounts } from '../data/shared';
 
@@ -57,13 +58,12 @@ export function useRanking(job: Job, query: MountQuery, revision: number): Ranki
     if (revision === 0) return;
     let here = true;
     const tell = (done: number, of: number) => here && setProgress(done / Math.max(1, of));
-    void catalogueWorker()
-      .rank(job, { text, types: types.split(',').filter(isMountType), fitting, from, count }, proxy(tell))
-      .then((result) => {
-        if (!here) return;
-        setProgress(undefined);
-        if (result) setPage(result);
-      });
+    const asked = { text, types: types.split(',').filter(isMountType), fitting, from, count };
+    void told(tell, (tell) => catalogueWorker().rank(job, asked, tell)).then((result) => {
+      if (!here) return;
+      setProgress(undefined);
+      if (result) setPage(result);
+    });
     return () => {
       here = false;
     };

@@ -7,7 +7,7 @@ import { openRoom, settled } from '../testing/openRoom';
 
 jest.mock('../data/shared', () => jest.requireActual('../testing/memoryStore').memoryStore());
 jest.mock('expo-router', () => ({ router: {} }));
-jest.mock('../worker/catalogue', () => ({ catalogueWorker: () => undefined, proxy: undefined }));
+jest.mock('../worker/catalogue', () => ({ catalogueWorker: () => undefined }));
 jest.mock('../worker/wall', () => ({ wallWorker: () => ({ nextLooks: () => Promise.resolve(undefined) }) }));
 jest.mock('../worker/reach', () => ({ reachWorker: () => undefined }));
 

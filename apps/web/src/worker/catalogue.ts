@@ -8,5 +8,3 @@ export function catalogueWorker(): Comlink.Remote<CatalogueApi> {
   worker ??= Comlink.wrap<CatalogueApi>(new Worker(new URL('./catalogue.worker.ts', window.location.href)));
   return worker;
 }
-
-export const { proxy } = Comlink;

@@ -57,10 +57,13 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
 async function ended<T>(work: Work<T>, { limit: most, unwanted }: Patience): Promise<T> {
   const { worker, api } = (running ??= start());
   let limit: ReturnType<typeof setTimeout> | undefined;
+  // what is told or called off after the answer is no reason to end the worker: another job may be in it
+  let answered = false;
   try {
     return await new Promise<T>((resolve, reject) => {
       const endAfter = (ms: number, error: () => Error): void => {
         clearTimeout(limit);
+        if (answered) return;
         limit = setTimeout(() => {
           worker.terminate();
           running = undefined;
@@ -81,6 +84,7 @@ async function ended<T>(work: Work<T>, { limit: most, unwanted }: Patience): Pro
       work(api, watch).then(resolve, reject);
     });
   } finally {
+    answered = true;
     clearTimeout(limit);
   }
 }

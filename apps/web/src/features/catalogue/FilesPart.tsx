@@ -9,7 +9,8 @@ import { download } from '../../ui/download';
 import { ProgressBar } from '../../ui/ProgressBar';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { catalogueWorker, proxy } from '../../worker/catalogue';
+import { catalogueWorker } from '../../worker/catalogue';
+import { told } from '../../worker/told';
 import { CATALOGUE_FORMATS, type CatalogueFormat } from '../../worker/catalogueFormats';
 import { isCsv } from '../../worker/readFile';
 
@@ -34,7 +35,7 @@ export function FilesPart() {
     setState({ kind: 'reading', share: 0 });
     const tell = (done: number, of: number) =>
       setState((s) => (s.kind === 'reading' ? { ...s, share: done / Math.max(1, of) } : s));
-    const result = await catalogueWorker().read(file, csv, proxy(tell));
+    const result = await told(tell, async (tell) => await catalogueWorker().read(file, csv, tell));
     if (!result) return setState({ kind: 'said', message: 'Stopped; nothing was taken.' });
     if (result.ok) return setState({ kind: 'ready', file, csv, mounts: result.mounts, editId: crypto.randomUUID() });
     const { faults } = result;

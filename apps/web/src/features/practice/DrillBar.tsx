@@ -7,7 +7,7 @@ import { BottomSheet } from '../../ui/BottomSheet';
 import { ProgressBar } from '../../ui/ProgressBar';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { proxy } from '../../worker/catalogue';
+import { told } from '../../worker/told';
 import { wallWorker } from '../../worker/wall';
 import { useRoomContext } from '../../state/roomState';
 import { HoleCertainty } from '../../work/HoleCertainty';
@@ -38,10 +38,10 @@ export function DrillBar({ practice, drilling, setDrilling, onChange }: BarProps
       ...(wall === 'main' ? {} : { wall }),
     }));
     setShare(0);
-    const advised = await wallWorker().advisedPokes(
-      { ...job, evidence: [], scans: [], looks: [] },
-      practice.walls,
-      proxy((n: number) => setShare(Math.min(1, n / MOST_STEPS))),
+    const unseen = { ...job, evidence: [], scans: [], looks: [] };
+    const advised = await told(
+      (n: number) => setShare(Math.min(1, n / MOST_STEPS)),
+      (tell) => wallWorker().advisedPokes(unseen, practice.walls, tell),
     );
     const log = { ...practice.log, holes: drilled };
     const score = practiceScore(practice.walls, job, log, advised);

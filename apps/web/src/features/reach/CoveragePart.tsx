@@ -5,7 +5,7 @@ import { ProgressBar } from '../../ui/ProgressBar';
 import { Switch } from '../../ui/Switch';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { proxy } from '../../worker/catalogue';
+import { told } from '../../worker/told';
 import { reachWorker } from '../../worker/reach';
 import { useRoomContext } from '../../state/roomState';
 import { useArm } from '../../state/armState';
@@ -30,13 +30,11 @@ export function CoveragePart() {
     const tell = (done: number, of: number) => mine === asked.current && setShare(done / of);
     const timer = setTimeout(() => {
       setShare(0);
-      void reachWorker()
-        .coverage(job, proxy(tell))
-        .then((found) => {
-          if (mine !== asked.current) return;
-          setShare(undefined);
-          if (found) setMap(found);
-        });
+      void told(tell, (tell) => reachWorker().coverage(job, tell)).then((found) => {
+        if (mine !== asked.current) return;
+        setShare(undefined);
+        if (found) setMap(found);
+      });
     }, SETTLE_MS);
     return () => clearTimeout(timer);
   }, [on, job, setMap]);

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Job, TolerancePlan } from '@steddo/contract';
-import { proxy } from '../../worker/catalogue';
+import { told } from '../../worker/told';
 import { wallWorker } from '../../worker/wall';
 
 export type Drawing =
@@ -19,13 +19,11 @@ export function useTolerance(job: Job): { drawing: Drawing; stop: () => void; ag
   const draw = useCallback(() => {
     asked.current += 1;
     const mine = asked.current;
-    const told = (share: number) => mine === asked.current && setDrawing({ is: 'drawing', share });
-    told(0);
-    void wallWorker()
-      .tolerance(job, SEED, proxy(told))
-      .then((tolerance) => {
-        if (mine === asked.current) setDrawing(tolerance ? { is: 'there', tolerance } : { is: 'none' });
-      });
+    const tell = (share: number) => mine === asked.current && setDrawing({ is: 'drawing', share });
+    tell(0);
+    void told(tell, (tell) => wallWorker().tolerance(job, SEED, tell)).then((tolerance) => {
+      if (mine === asked.current) setDrawing(tolerance ? { is: 'there', tolerance } : { is: 'none' });
+    });
   }, [job]);
   const stop = useCallback(() => {
     asked.current += 1;
