@@ -44,7 +44,12 @@ const PAGES: { path: string; shown: string; open?: string[]; together?: boolean;
   { path: '/room/guest-room/ladder', shown: 'mark-face', open: ['tick-drifted'], dark: true },
   { path: '/room/stove-parlour/mantel', shown: 'mark-face', open: ['tick-joint'] },
   { path: '/room/stove-parlour/room', shown: 'face', open: ['fold-fire', 'fold-parts', 'zone-z1'], together: true },
-  { path: '/room/stove-parlour/holes', shown: 'hole-h1', open: ['view-section', 'fold-mantel'], together: true },
+  {
+    path: '/room/stove-parlour/holes',
+    shown: 'hole-h1',
+    open: ['view-section', 'fold-mantel', 'word-plate'],
+    together: true,
+  },
   { path: '/room/stove-parlour/timber', shown: 'at-timber' },
   { path: '/room/hallway-niche/box', shown: 'at-box' },
   { path: '/room/narrowboat-cabin/holes', shown: 'skin-part' },

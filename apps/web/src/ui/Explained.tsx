@@ -5,13 +5,13 @@ import { BottomSheet } from './BottomSheet';
 import { TermSketch } from './TermSketch';
 import { Txt } from './Txt';
 
-/** A word of the glossary with its sentence and its drawing. */
-export function WordMeaning({ term }: { term: GlossaryTerm }) {
+/** A word of the glossary with its sentence and its drawing; the word itself where nothing above it says it. */
+export function WordMeaning({ term, titled = true }: { term: GlossaryTerm; titled?: boolean }) {
   const { word, sentence } = GLOSSARY[term];
   return (
     <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
       <View style={{ flex: 1 }}>
-        <Txt kind="bold">{word}</Txt>
+        {titled ? <Txt kind="bold">{word}</Txt> : null}
         <Txt>{sentence}</Txt>
       </View>
       <TermSketch term={term} />
@@ -28,8 +28,8 @@ export function Explained({ sentence }: { sentence: string }) {
         term ? <Word key={at} term={term} text={text} onOpen={() => open(term)} /> : text,
       )}
       {opened ? (
-        <BottomSheet title="in a sentence" onClose={() => open(undefined)} testID="word-meaning">
-          <WordMeaning term={opened} />
+        <BottomSheet title={GLOSSARY[opened].word} onClose={() => open(undefined)} testID="word-meaning">
+          <WordMeaning term={opened} titled={false} />
         </BottomSheet>
       ) : null}
     </>
@@ -41,8 +41,9 @@ const OPENS = {
   textDecorationLine: 'underline',
   textDecorationStyle: 'dotted',
   paddingVertical: 16,
-  paddingHorizontal: 14,
-  marginHorizontal: -14,
+  marginVertical: -16,
+  paddingHorizontal: 16,
+  marginHorizontal: -16,
 } as const satisfies TextStyle;
 
 function Word({ term, text, onOpen }: { term: GlossaryTerm; text: string; onOpen: () => void }) {
