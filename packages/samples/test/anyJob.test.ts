@@ -51,8 +51,8 @@ function checkPlan(p: Plan, job: Job): void {
       !codes.some((c) => ['loads-checked', 'held-by-label', 'load-too-great'].includes(c)),
     );
     if (p.holes.some((h) => h.hazard !== 'clear')) expect(p.verdict).not.toBe('go');
-    // a screw that ends in its own plate makes no hole, and says so
-    const short = codes.includes('backing-not-reached');
+    // a screw that ends in its own plate, or has a skin right behind the face, makes no hole, and the plan says so
+    const short = codes.includes('backing-not-reached') || codes.includes('screw-through');
     expect(p.holes.every((h) => (h.depth > 0 || short) && h.depth >= 0 && h.bit > 0)).toBe(true);
     expect(new Set(p.holes.map((h) => h.id)).size).toBe(p.holes.length);
     if (p.verdict === 'go') expect(p.loads!.worst).toBeLessThanOrEqual(1);
@@ -78,6 +78,17 @@ describe('any valid job', () => {
     expect(p.scheme?.kind).toBe('none');
     expect(p.holes?.map((h) => h.id)).toEqual(narrow.drilled?.map((d) => d.hole).slice(0, p.holes?.length));
     checkPlan(p, narrow);
+  });
+  it('found once: with nothing behind its face a cabin’s wall is not drilled, and every screw is a stop', () => {
+    const { build } = narrowboatCabin.room.wall;
+    const job = structuredClone({
+      ...narrowboatCabin,
+      room: { ...narrowboatCabin.room, wall: { ...narrowboatCabin.room.wall, build: { ...build, depth: 0 } } },
+    });
+    const p = plan(job, {});
+    expect(p.findings).toContainEqual(expect.objectContaining({ code: 'screw-through', level: 'stop' }));
+    expect(p.holes!.map((h) => h.depth)).toEqual(p.holes!.map(() => 0));
+    checkPlan(p, job);
   });
   it.each([
     ['guest room', guestRoom],
