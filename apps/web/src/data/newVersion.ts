@@ -6,6 +6,9 @@ export const newVersion = new Followed<(() => void) | undefined>(undefined);
 /** How long after the first picture what is not in it is kept for later, ms: it should not be in the picture's way. */
 export const LATER_MS = 1500;
 
+/** A newer app is not let in while the old one still answers something, and nobody tells it when that is over, ms. */
+const AGAIN_MS = 2000;
+
 /**
  * Keeps the app on this device, so that it opens without a server. A newer one is fetched beside it and offered;
  * nothing is exchanged under somebody's hands.
@@ -23,7 +26,11 @@ async function register(container: ServiceWorkerContainer): Promise<void> {
     if (!worker || !container.controller) return;
     newVersion.set(() => {
       container.addEventListener('controllerchange', () => window.location.reload(), { once: true });
-      worker.postMessage({ type: 'SKIP_WAITING' });
+      const ask = () => {
+        worker.postMessage({ type: 'SKIP_WAITING' });
+        setTimeout(ask, AGAIN_MS);
+      };
+      ask();
     });
   };
   offer(registration.waiting);
