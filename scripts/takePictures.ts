@@ -89,6 +89,8 @@ for (const shot of SHOTS) {
   await page.waitForTimeout(700);
   await shot.first?.(page);
   await page.waitForTimeout(400);
+  // what a worker is still at is no picture of the view
+  await page.getByText('Working out').first().waitFor({ state: 'hidden' });
   await page.screenshot({ path: join(OUT, `${shot.name}.png`) });
   await context.close();
   process.stderr.write(`steddo: ${shot.name}.png\n`);
