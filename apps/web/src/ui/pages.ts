@@ -63,11 +63,18 @@ export const keepPages = (pages: Pages): KeptPages => (kept = new KeptPages(page
 /** A page that stands still for so long has time for those after it, ms. */
 const STILL_MS = 1200;
 
+/** Between two frames that have time to spare; at once where the browser does not tell. */
+const whenIdle = (work: () => void): void => {
+  if ('requestIdleCallback' in window) window.requestIdleCallback(work);
+  else work();
+};
+
 /** Brings the pages that most likely come next, once the one that is open has been shown. */
 export function useNextPages(paths: readonly string[]): void {
   const all = paths.join(' ');
   useEffect(() => {
-    const timer = setTimeout(() => all.split(' ').forEach((path) => void kept?.bring(path)), STILL_MS);
+    const bring = () => all.split(' ').forEach((path) => void kept?.bring(path));
+    const timer = setTimeout(() => whenIdle(bring), STILL_MS);
     return () => clearTimeout(timer);
   }, [all]);
 }
