@@ -22,7 +22,7 @@ config.transformer.getTransformOptions = () =>
 // what a file is made of depends on where our packages have their things
 const { digestOfIndexes } = require('./directImports.js');
 config.cacheVersion = digestOfIndexes();
-// the minifier gives what Metro adds short names anyway; a tenth of the building
+// the minifier gives what Metro adds short names anyway; a quarter of the building
 config.transformer.unstable_disableNormalizePseudoGlobals = true;
 config.transformer.minifierPath = require.resolve('./minify.js');
 config.cacheStores = ({ FileStore }) => [new FileStore({ root: path.join(__dirname, '../../.cache/metro') })];
