@@ -1,19 +1,10 @@
-/** Core, text, drawing, contract, samples and server run plain; the web app runs under jest-expo. */
+/**
+ * Core, text, drawing, contract, samples, export and server need no browser: they run in plain Node, one process for many
+ * files, whose code is read once and is quick by the second; the web app runs under jest-expo, each file by itself.
+ */
 const plain = {
-  testEnvironment: 'node',
-  setupFiles: ['<rootDir>/scripts/freshSeeds.ts'],
-  transform: {
-    '^.+\\.(t|j)sx?$': [
-      '@swc/jest',
-      {
-        jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' },
-        module: { type: 'commonjs' },
-      },
-    ],
-  },
-  transformIgnorePatterns: ['/node_modules/(?!@steddo/|simple-statistics|fraction.js)'],
-  // looked up once instead of through the sandbox: a plan takes a third as long
-  sandboxInjectedGlobals: ['Math', 'Float64Array', 'Number', 'Object', 'Array', 'Map', 'Set', 'WeakMap'],
+  runner: 'jest-light-runner/child-process',
+  setupFiles: ['<rootDir>/scripts/readTypescript.mjs', '<rootDir>/scripts/freshSeeds.ts'],
   moduleFileExtensions: ['ts', 'tsx', 'js', 'mjs', 'cjs', 'json'],
 };
 

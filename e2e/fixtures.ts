@@ -12,6 +12,15 @@ import {
 import type { Job } from '@steddo/contract';
 import { testServer, type TestServer } from './server';
 
+/** Every step notes where it was called from: only the tests' own lines are looked up in their sources, not the tool's. */
+const lookUp = Error.prepareStackTrace;
+if (lookUp)
+  Error.prepareStackTrace = (error, sites) =>
+    lookUp(
+      error,
+      sites.filter((site) => !site.getFileName()?.includes('/node_modules/playwright')),
+    );
+
 /** What moves for the eye alone stands still: every click waits for it to end. The journeys see it move. */
 const STILL = { reducedMotion: 'reduce' } as const;
 const NEW = { serviceWorkers: 'block', ...STILL } as const;

@@ -1,8 +1,8 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 
 /** Shared by the scripts; bare Node, nothing installed yet. Everything it says goes to standard error. */
 export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
@@ -125,9 +125,45 @@ export function ensureServer() {
     '--external:@node-rs/*',
     '--external:pino',
     '--log-level=warning',
-    `--banner:js=import{createRequire}from'node:module';const require=createRequire(import.meta.url);`,
+    REQUIRE,
   ]);
   remember('server', stamp);
+  return out;
+}
+
+/** Packages of the older kind ask for others in their own way, also in one file. */
+const REQUIRE = `--banner:js=import{createRequire as from}from'node:module';const require=from(import.meta.url);`;
+
+/**
+ * A command-line program of `scripts`, run as one file where the user stands: put together once, and again only when
+ * something that it is made of has changed.
+ */
+export async function runProgram(name) {
+  process.env.STEDDO_FROM = process.env.INIT_CWD ?? process.cwd();
+  process.chdir(ROOT);
+  ensureInstalled();
+  await import(pathToFileURL(ensureProgram(name)).href);
+}
+
+function ensureProgram(name) {
+  const stamp = digest(['packages', 'scripts', 'package-lock.json']);
+  const out = join(CACHE, `${name}.mjs`);
+  if (existsSync(out) && isFresh(name, stamp)) return out;
+  // put in its place whole: another call may be reading it
+  const made = join(CACHE, `${name}-${process.pid}.mjs`);
+  run('npx', [
+    'esbuild',
+    `scripts/${name}.ts`,
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--target=node20',
+    `--outfile=${made}`,
+    '--log-level=warning',
+    REQUIRE,
+  ]);
+  renameSync(made, out);
+  remember(name, stamp);
   return out;
 }
 

@@ -8,7 +8,7 @@ module.exports = {
   moduleNameMapper: {
     '^react-native$': 'react-native-web',
     // one Paper, whichever way it is imported
-    '^react-native-paper/lib/module/(.*)$': 'react-native-paper/src/$1',
+    '^react-native-paper/lib/module/(.*)$': 'react-native-paper/lib/commonjs/$1',
   },
   transform: {
     '\\.[jt]sx?$': [

@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 
-const ROOT = join(__dirname, '../..');
+const ROOT = join(import.meta.dirname, '../..');
 const ARM = 'packages/core/src/arm';
 const WALL = 'apps/web/src/features/wall';
 const UI = 'apps/web/src/ui';

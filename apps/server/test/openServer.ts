@@ -10,7 +10,7 @@ import { openStore, type OpenParts, type Store } from '../src/db/client';
 const now = () => new Date('2026-03-14T09:30:00Z');
 let ids = 0;
 export const newId = (): string => `mark-${++ids}`;
-export const PARTS: OpenParts = { migrations: join(__dirname, '../drizzle'), newId, now };
+export const PARTS: OpenParts = { migrations: join(import.meta.dirname, '../drizzle'), newId, now };
 export const aFile = (name = 'test.db'): string => join(mkdtempSync(join(tmpdir(), 'steddo-')), name);
 
 const stores: Store[] = [];

@@ -123,7 +123,7 @@ describe('seed', () => {
 describe('the seed’s pictures', () => {
   it('come with their rooms, once, and a picture of no room that is known stays out', async () => {
     const { http, store } = await openServer();
-    const bytes = readFileSync(join(__dirname, '../pictures/guest-room.jpg'));
+    const bytes = readFileSync(join(import.meta.dirname, '../pictures/guest-room.jpg'));
     const pictures = new Map([
       ['guest-room', bytes],
       ['attic-snug', bytes],

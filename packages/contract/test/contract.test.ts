@@ -111,7 +111,7 @@ describe('job file', () => {
 
 describe('JSON Schemas in docs/', () => {
   it.each(Object.entries(jsonSchemas()))('%s is the one that the contract gives', (name, schema) => {
-    const file = readFileSync(join(__dirname, '../../../docs/schemas', name), 'utf8');
+    const file = readFileSync(join(import.meta.dirname, '../../../docs/schemas', name), 'utf8');
     expect(JSON.parse(file)).toEqual(JSON.parse(JSON.stringify(schema)));
   });
 });

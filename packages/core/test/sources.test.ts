@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-const ROOT = join(__dirname, '../../..');
+const ROOT = join(import.meta.dirname, '../../..');
 
 /** Pages that say where something stands in the code: `core/wall/holeChance.ts` is packages/core/src/wall/holeChance.ts. */
 const PAGES = ['docs/sources.md', 'docs/architecture.md', 'docs/extending.md', 'docs/formats.md', 'docs/decisions.md'];

@@ -8,7 +8,7 @@ import { guestRoom } from '@steddo/samples';
 
 /* `npm run sheet`: a file on standard output or where it was asked for; else one line on standard error, and exit 2. */
 
-const ROOT = join(__dirname, '../../..');
+const ROOT = join(import.meta.dirname, '../../..');
 const folder = mkdtempSync(join(tmpdir(), 'steddo-sheet-'));
 const job = (name: string, value: unknown) => {
   writeFileSync(join(folder, name), JSON.stringify(value));

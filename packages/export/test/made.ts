@@ -9,7 +9,7 @@ import type { Exported, SheetFonts } from '../src';
 
 /** What a format is made of in a test, and a PDF as another library reads it. */
 
-const FONTS = join(__dirname, '../../../node_modules');
+const FONTS = join(import.meta.dirname, '../../../node_modules');
 const own = '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin';
 const read = (path: string) => new Uint8Array(readFileSync(join(FONTS, path)));
 
@@ -73,7 +73,7 @@ let reader: ChildProcess | undefined;
 
 /** It ends with the test's own process, and holds nothing up. */
 function started(): ChildProcess {
-  const child = fork(join(__dirname, 'readPdf.mjs'), { execArgv: [] });
+  const child = fork(join(import.meta.dirname, 'readPdf.mjs'), { execArgv: [] });
   child.setMaxListeners(0);
   child.unref();
   child.channel?.unref();

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { atticSnug, breakfastBar, guestRoom } from '../src';
 import { edited, edits } from './randomJobs';
 
-const everyField = JSON.parse(readFileSync(join(__dirname, '../jobs/every-field.json'), 'utf8')) as Job;
+const everyField = JSON.parse(readFileSync(join(import.meta.dirname, '../jobs/every-field.json'), 'utf8')) as Job;
 const SAMPLES: readonly Job[] = [atticSnug, breakfastBar, everyField, guestRoom];
 const anyPlan = fc
   .tuple(fc.constantFrom(...SAMPLES), edits)

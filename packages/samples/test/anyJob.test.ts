@@ -60,7 +60,7 @@ function checkPlan(p: Plan, job: Job): void {
 }
 
 describe('any valid job', () => {
-  const full = JSON.parse(readFileSync(join(__dirname, '../jobs/every-field.json'), 'utf8')) as Job;
+  const full = JSON.parse(readFileSync(join(import.meta.dirname, '../jobs/every-field.json'), 'utf8')) as Job;
   it('with every field of the format is valid and has a plan', () => {
     expect(checkFile(jobFormat, full)).toMatchObject({ ok: true });
     checkPlan(plan(withKit(full, demoCatalogue), { mounts: demoCatalogue.mounts }), full);

@@ -6,7 +6,7 @@ import { demoCatalogue } from '../src';
 
 /* Jobs with what an independent computation expects of them: another language, another form of the same formulas. */
 
-const folder = join(__dirname, 'cases');
+const folder = join(import.meta.dirname, 'cases');
 const read = (name: string): unknown => JSON.parse(readFileSync(join(folder, `${name}.json`), 'utf8'));
 interface Expected {
   worstUtilisation: number | null;

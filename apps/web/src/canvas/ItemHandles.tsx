@@ -1,4 +1,5 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
+import type { Job } from '@steddo/contract';
 import { SNAP_MM, snapBox, type Command, type SnapBox, type SnapGuide } from '@steddo/core';
 import type { View as SceneView } from '@steddo/drawing';
 import { useRoomContext } from '../state/roomState';
@@ -53,18 +54,21 @@ function ItemHandle({
   const { job, tape, dispatch, preview, say } = useRoomContext();
   const palette = usePalette();
   const { held, setHeld } = useCanvas();
-  /** As the drag began: a drawing that grows with what is dragged must not pull it along. */
-  const start = useRef<{ box: SnapBox; scale: number } | undefined>(undefined);
+  /**
+   * As the drag began: a drawing that grows with what is dragged must not pull it along, and of a job in which it is
+   * already moved nobody could tell any more what was guessed before.
+   */
+  const start = useRef<{ box: SnapBox; scale: number; job: Job } | undefined>(undefined);
   const at = (dxPx: number, dyPx: number): Command => {
-    start.current ??= { box: item.box, scale: view.scale };
-    const { box: from, scale } = start.current;
+    start.current ??= { box: item.box, scale: view.scale, job };
+    const { box: from, scale, job: before } = start.current;
     const { left, right, bottom, top } = from;
     const [dx, dy] = [(view.across * dxPx) / scale, -dyPx / scale];
     const moved = { left: left + dx, right: right + dx, bottom: bottom + dy, top: top + dy };
     const reach = Math.min(SNAP_MM * 4, SNAP_PX / scale);
     const { box, guides } = snapBox(moved, others, reach, tape);
     setGuides(guides);
-    return item.move(job, box);
+    return item.move(before, box);
   };
   const end = (command?: Command) => {
     start.current = undefined;
