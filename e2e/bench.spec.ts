@@ -1,5 +1,5 @@
 import { clockmakersBench, demoCatalogue } from '@steddo/samples';
-import { expect, figureValue, openRoom, quick, savedJob, sentJob, test } from './fixtures';
+import { expect, figureValue, openRoom, savedJob, sentJob, test } from './fixtures';
 import { ThumbJob } from './thumbJob';
 
 /*
@@ -9,56 +9,53 @@ import { ThumbJob } from './thumbJob';
  */
 const ROWS = [1162.5, 952.5];
 
-quick(
-  'a bench from an empty room to done: one column, the washers first, the stand kept',
-  async ({ own: page, empty }) => {
-    const job = new ThumbJob(page);
-    await page.goto(empty.url);
-    await job.tap('choice-metric', 'new-room');
-    await job.fill('field-screen.diagonal', '24', '545', '305', '4 . 1', '0');
-    await job.tap('choice-100x100');
-    await job.on('Room');
-    await job.tap('choice-bench');
-    // wall, eyes, how far away; the bench and how deep it is, the shelf and how deep that is
-    await job.fill('field-room.wall.width', '1100', '', '1210', '980', '780', '600', '1240', '220');
-    await page.getByRole('radiogroup', { name: 'the wall is' }).getByTestId('choice-timber-stud').click();
-    await job.on('Mount');
-    await expect(job.byId('mount-slat-2')).toHaveCount(0);
-    await job.radio('mount-perch-1');
-    await job.on('Fit');
-    await job.on('Height');
-    await job.radio('school-top-at-eyes');
-    const id = new URL(page.url()).pathname.split('/')[2]!;
-    await page.getByTestId('stage-reach').click();
-    const above = page.getByTestId('bench-above');
-    expect(await figureValue(above, 'free from the head')).toBeCloseTo(1240 - 1057.5, 6);
-    expect(await figureValue(above, 'takes as it hangs')).toBeCloseTo(152.5, 6);
-    await expect(page.getByTestId('bench-below')).toContainText('Down to the bench');
-    await page.getByTestId('stage-wall').click();
-    await job.fill('mark-edge-left', '381', '419');
-    await job.on('Holes');
-    for (const [i, up] of ROWS.entries()) {
-      const row = page.getByTestId(`hole-h${i + 1}`);
-      expect(await figureValue(row, 'up from the floor')).toBeCloseTo(up, 6);
-      expect(Math.abs((await figureValue(row, 'from the left wall')) - 400)).toBeLessThan(3);
-    }
-    // the set stays in the middle of the wall; the arm brings it there
-    const { room } = await sentJob(page, empty, id);
-    expect([room.kind, room.objects!.map((o) => [o.kind, o.top, o.out])]).toEqual([
-      'bench',
-      [
-        ['furniture', 780, 600],
-        ['shelf', 1265, 220],
-      ],
-    ]);
-    await job.on(/wall/i);
-    await job.drill(2);
-    await job.level('. 2', '. 2');
-    await job.end();
-    const saved = (await savedJob(page, empty, id)).job;
-    expect(saved.ticks!.map((t) => t.step)).toEqual(expect.arrayContaining(['hang.rejoin', 'hang.on']));
-  },
-);
+test('a bench from an empty room to done: one column, the washers first, the stand kept', async ({ page, empty }) => {
+  const job = new ThumbJob(page);
+  await page.goto(empty.url);
+  await job.tap('choice-metric', 'new-room');
+  await job.fill('field-screen.diagonal', '24', '545', '305', '4 . 1', '0');
+  await job.tap('choice-100x100');
+  await job.on('Room');
+  await job.tap('choice-bench');
+  // wall, eyes, how far away; the bench and how deep it is, the shelf and how deep that is
+  await job.fill('field-room.wall.width', '1100', '', '1210', '980', '780', '600', '1240', '220');
+  await page.getByRole('radiogroup', { name: 'the wall is' }).getByTestId('choice-timber-stud').click();
+  await job.on('Mount');
+  await expect(job.byId('mount-slat-2')).toHaveCount(0);
+  await job.radio('mount-perch-1');
+  await job.on('Fit');
+  await job.on('Height');
+  await job.radio('school-top-at-eyes');
+  const id = new URL(page.url()).pathname.split('/')[2]!;
+  await page.getByTestId('stage-reach').click();
+  const above = page.getByTestId('bench-above');
+  expect(await figureValue(above, 'free from the head')).toBeCloseTo(1240 - 1057.5, 6);
+  expect(await figureValue(above, 'takes as it hangs')).toBeCloseTo(152.5, 6);
+  await expect(page.getByTestId('bench-below')).toContainText('Down to the bench');
+  await page.getByTestId('stage-wall').click();
+  await job.fill('mark-edge-left', '381', '419');
+  await job.on('Holes');
+  for (const [i, up] of ROWS.entries()) {
+    const row = page.getByTestId(`hole-h${i + 1}`);
+    expect(await figureValue(row, 'up from the floor')).toBeCloseTo(up, 6);
+    expect(Math.abs((await figureValue(row, 'from the left wall')) - 400)).toBeLessThan(3);
+  }
+  // the set stays in the middle of the wall; the arm brings it there
+  const { room } = await sentJob(page, empty, id);
+  expect([room.kind, room.objects!.map((o) => [o.kind, o.top, o.out])]).toEqual([
+    'bench',
+    [
+      ['furniture', 780, 600],
+      ['shelf', 1265, 220],
+    ],
+  ]);
+  await job.on(/wall/i);
+  await job.drill(2);
+  await job.level('. 2', '. 2');
+  await job.end();
+  const saved = (await savedJob(page, empty, id)).job;
+  expect(saved.ticks!.map((t) => t.step)).toEqual(expect.arrayContaining(['hang.rejoin', 'hang.on']));
+});
 
 test('on its end: taller than it is wide, moved off the shelf, and back', async ({ page, demo }) => {
   const objects = clockmakersBench.room.objects!.filter((o) => o.kind !== 'shelf');

@@ -1,5 +1,5 @@
 import { demoCatalogue, guestRoom, sewingCorner } from '@steddo/samples';
-import { dragBy, expect, figureValue, isBack, openRoom, quick, sentJob, test } from './fixtures';
+import { dragBy, expect, figureValue, isBack, openRoom, sentJob, test } from './fixtures';
 import { ThumbJob } from './thumbJob';
 
 /*
@@ -12,8 +12,7 @@ import { ThumbJob } from './thumbJob';
  */
 const ROWS = [1250, 1130, 1010];
 
-// two walls are planned with every key: a browser of its own, whose code is compiled well
-quick('a corner from an empty room to done: a foot on each wall, wall by wall', async ({ own: page, empty }) => {
+test('a corner from an empty room to done: a foot on each wall, wall by wall', async ({ page, empty }) => {
   const job = new ThumbJob(page);
   await page.goto(empty.url);
   await job.tap('choice-metric', 'new-room');

@@ -102,7 +102,7 @@ export const test = base.extend<{ watch: Watch }, WorkerParts>({
     { auto: true },
   ],
 });
-/** For what computes much in the page: a browser of its own, whose code is compiled well, is twice as quick at it. */
+/** For what computes for many seconds: a browser of its own, whose code is compiled well, is twice as quick at it. */
 export const quick = test.extend<{ own: Page }>({
   own: async ({ viewport }, use, info) => {
     const { launchOptions } = info.project.use;

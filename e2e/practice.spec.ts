@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { breakfastBar } from '@steddo/samples';
-import { expect, isReady, putRoom, quick, test, type, unfold } from './fixtures';
+import { expect, isReady, putRoom, test, type, unfold } from './fixtures';
 
 /*
  * Hidden walls, found with the simulated instruments as a thumb uses them: the finder is slid on the screen, its
@@ -190,23 +190,23 @@ test('practice is reached from the rooms', async ({ page, demo }) => {
   await isReady(page);
 });
 
-quick(
-  'the two walls of a corner: each with its own studs, found and drilled, and both laid open',
-  async ({ own: page, demo }) => {
-    await begin(page, demo.url, 2, 2, 'sewing-corner');
-    expect(await followAdvice(page)).toContain('every hole');
-    // what is in the hand at one wall is not in it at the other
-    await page.getByTestId('choice-edge').click();
-    await expect(page.getByTestId('tool')).toBeVisible();
-    await page.getByTestId('choice-left').click();
-    await expect(page.getByTestId('tool')).toHaveCount(0);
-    await expect(page.getByRole('button', { name: /^take away the scan/ })).toHaveCount(0);
-    expect(await followAdvice(page, -1)).toContain('every hole');
-    await page.getByTestId('to-drill').click();
-    await page.getByTestId('drill-all').click();
-    const score = page.getByTestId('practice-score');
-    await expect(score).toContainText('6 of 6 holes all in wood.');
-    for (const wall of ['hidden', 'hidden-left'])
-      await expect(page.getByTestId(wall).locator('[data-shape^="hole-"]')).toHaveCount(3);
-  },
-);
+test('the two walls of a corner: each with its own studs, found and drilled, and both laid open', async ({
+  page,
+  demo,
+}) => {
+  await begin(page, demo.url, 2, 2, 'sewing-corner');
+  expect(await followAdvice(page)).toContain('every hole');
+  // what is in the hand at one wall is not in it at the other
+  await page.getByTestId('choice-edge').click();
+  await expect(page.getByTestId('tool')).toBeVisible();
+  await page.getByTestId('choice-left').click();
+  await expect(page.getByTestId('tool')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^take away the scan/ })).toHaveCount(0);
+  expect(await followAdvice(page, -1)).toContain('every hole');
+  await page.getByTestId('to-drill').click();
+  await page.getByTestId('drill-all').click();
+  const score = page.getByTestId('practice-score');
+  await expect(score).toContainText('6 of 6 holes all in wood.');
+  for (const wall of ['hidden', 'hidden-left'])
+    await expect(page.getByTestId(wall).locator('[data-shape^="hole-"]')).toHaveCount(3);
+});

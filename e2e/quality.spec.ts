@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { seriousFaults } from './axe';
-import { expect, quick, test, toStage } from './fixtures';
+import { expect, test, toStage } from './fixtures';
 
 const STAGES = ['set', 'room', 'mount', 'height', 'wall', 'holes', 'level'];
 const SMALLEST_PX = 48;
@@ -73,39 +73,39 @@ for (const [which, pages] of [
   ['first', PAGES.slice(0, HALF)],
   ['second', PAGES.slice(HALF)],
 ] as const)
-  quick(
-    `axe finds nothing serious, light or dark, every target is large enough (${which} half)`,
-    async ({ own, demo }) => {
-      // many pages, each gone through by axe: slow on a busy machine, and nothing hangs
-      quick.slow();
-      const clean = async (what: string, dark = false) =>
-        expect([
-          what,
-          await smallTargets(own),
-          dark ? await seriousFaults(own, 'dark', true) : [],
-          await seriousFaults(own, 'light', dark),
-        ]).toEqual([what, [], [], []]);
-      for (const { path, shown, open = [], together, dark } of pages) {
-        await own.goto(`${demo.url}${path}`);
-        await expect(own.getByTestId(shown).first()).toBeVisible();
-        // what is greyed because its plan is still being made is not what is looked at
-        await expect(own.getByTestId('late')).toHaveCount(0);
-        await clean(path, dark);
-        for (const id of open) {
-          await own.getByTestId(id).click();
-          if (!together || id === open.at(-1)) await clean(`${path} ${id}`, dark);
-        }
+  test(`axe finds nothing serious, light or dark, every target is large enough (${which} half)`, async ({
+    page,
+    demo,
+  }) => {
+    // many pages, each gone through by axe: slow on a busy machine, and nothing hangs
+    test.slow();
+    const clean = async (what: string, dark = false) =>
+      expect([
+        what,
+        await smallTargets(page),
+        dark ? await seriousFaults(page, 'dark', true) : [],
+        await seriousFaults(page, 'light', dark),
+      ]).toEqual([what, [], [], []]);
+    for (const { path, shown, open = [], together, dark } of pages) {
+      await page.goto(`${demo.url}${path}`);
+      await expect(page.getByTestId(shown).first()).toBeVisible();
+      // what is greyed because its plan is still being made is not what is looked at
+      await expect(page.getByTestId('late')).toHaveCount(0);
+      await clean(path, dark);
+      for (const id of open) {
+        await page.getByTestId(id).click();
+        if (!together || id === open.at(-1)) await clean(`${path} ${id}`, dark);
       }
-      if (which === 'first') return;
-      await own.getByTestId('figure').first().click();
-      await expect(own.getByTestId('working-sheet')).toBeVisible();
-      await clean('working');
-      await own.keyboard.press('Escape');
-      await own.getByTestId('add-reading').click();
-      await expect(own.getByTestId('pad')).toBeVisible();
-      await clean('pad', true);
-    },
-  );
+    }
+    if (which === 'first') return;
+    await page.getByTestId('figure').first().click();
+    await expect(page.getByTestId('working-sheet')).toBeVisible();
+    await clean('working');
+    await page.keyboard.press('Escape');
+    await page.getByTestId('add-reading').click();
+    await expect(page.getByTestId('pad')).toBeVisible();
+    await clean('pad', true);
+  });
 
 test('on a phone with the browser’s bars the action and the three numbers are in sight', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 664 });
@@ -149,7 +149,7 @@ test('rooms that are not ready say what they lack', async ({ page, demo }) => {
   await expect(page.getByText('No holes yet')).toBeVisible();
 });
 
-/** Moved about by itself, without anybody having touched it: the browser's own score, 0.1 is its bound of "good". */
+/** Moved about by itself, without anybody having touched it: the browser's page score, 0.1 is its bound of "good". */
 const MOST_SHIFT = 0.05;
 
 test('pages do not jump while they come: the layout shifts by less than 0.05', async ({ page, demo }) => {

@@ -79,6 +79,15 @@ describe('rooms of the list', () => {
     await rest();
     expect(b.asked.slice(5)).toEqual(['four']);
   });
+  it('for which no worker came the first time are worked out when it is there', async () => {
+    let there = false;
+    const b = bench(() => (there ? Promise.resolve(listed) : Promise.reject(new Error('no worker answers'))));
+    b.want('one');
+    await Promise.resolve();
+    there = true;
+    await rest();
+    expect(b.plans.get('one')!.stage).toBe('holes');
+  });
   it('tell of each as it is there', async () => {
     const b = bench();
     const told: boolean[] = [];

@@ -9,14 +9,14 @@ import { listedPlan, unlistedPlan, type ListedPlan } from './listedPlan';
 
 /** So many rooms stay worked out while nobody looks at them. */
 const KEPT = 60;
-/** What was ended because it took long is tried once more after all others, with so much time: the phone may have been busy. */
+/** What came to nothing is tried once more after all others, with so much time: the phone may have been busy, or the worker long on its way. */
 const AGAIN_MS = 4 * LIMIT_MS;
 
 /** Rooms of the list, worked out one after the other beside the page; those first that are in sight. */
 export class ListedPlans {
   private readonly known = new Map<string, ListedPlan>();
   private readonly wanted = new Map<string, { job: Job; by: number }>();
-  /** Those that were ended once. */
+  /** Those that came to nothing once. */
   private readonly late = new Set<string>();
   private readonly listeners = new Set<() => void>();
   private working = false;
@@ -62,9 +62,8 @@ export class ListedPlans {
     try {
       this.keep(key, listedPlan(job, await this.list(job, again ? AGAIN_MS : LIMIT_MS)));
     } catch (error) {
-      const tookLong = error instanceof TooLong;
-      if (tookLong && !again) this.late.add(key);
-      this.keep(key, unlistedPlan(job, tookLong));
+      if (!again) this.late.add(key);
+      this.keep(key, unlistedPlan(job, error instanceof TooLong));
     }
   }
 
