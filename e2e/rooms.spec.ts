@@ -45,6 +45,7 @@ test('a room gets a name, and the list shows it with what it lacks', async ({ pa
 
 test('a room that is tapped before it is worked out opens where its work goes on', async ({ page, demo }) => {
   await putRoom(page, demo, 'early', { ...guestRoom, title: 'Early' });
+  await putRoom(page, demo, 'earlier', { ...guestRoom, title: 'Earlier' });
   let come = () => {};
   const held = new Promise<void>((resolve) => (come = resolve));
   await page.route('**/plan-*.js', async (route) => {
@@ -54,7 +55,12 @@ test('a room that is tapped before it is worked out opens where its work goes on
   await page.goto(demo.url);
   const row = page.getByTestId('room-early');
   await expect(row).toContainText('43 in · 19 lb · 200 x 200 · Louvre 2…');
+  // the one that is tapped last
+  await page.getByTestId('room-earlier').click();
+  await expect(page.getByTestId('room-earlier')).toContainText('It opens as soon as it is worked out.');
   await row.click();
+  await expect(row).toContainText('It opens as soon as it is worked out.');
+  await expect(page.getByTestId('room-earlier')).not.toContainText('It opens');
   expect(new URL(page.url()).pathname).toBe('/');
   come();
   await page.waitForURL(/\/room\/early\/holes$/);

@@ -24,18 +24,30 @@ async function register(container: ServiceWorkerContainer): Promise<void> {
   const offer = (worker: ServiceWorker | null) => {
     // without a controller it is the first one, which nobody has to take
     if (!worker || !container.controller) return;
-    newVersion.set(() => {
-      container.addEventListener('controllerchange', () => window.location.reload(), { once: true });
-      const ask = () => {
-        worker.postMessage({ type: 'SKIP_WAITING' });
-        setTimeout(ask, AGAIN_MS);
-      };
-      ask();
-    });
+    newVersion.set(takeOnce(container, worker, () => window.location.reload()));
   };
   offer(registration.waiting);
   registration.addEventListener('updatefound', () => {
     const { installing } = registration;
     installing?.addEventListener('statechange', () => installing.state === 'installed' && offer(installing));
   });
+}
+
+/** Lets a newer app in, however often it is tapped: asks for it until it is there, then loads the page again. */
+export function takeOnce(
+  container: Pick<ServiceWorkerContainer, 'addEventListener'>,
+  worker: Pick<ServiceWorker, 'postMessage'>,
+  reload: () => void,
+): () => void {
+  let asking = false;
+  const ask = () => {
+    worker.postMessage({ type: 'SKIP_WAITING' });
+    setTimeout(ask, AGAIN_MS);
+  };
+  return () => {
+    if (asking) return;
+    asking = true;
+    container.addEventListener('controllerchange', reload, { once: true });
+    ask();
+  };
 }

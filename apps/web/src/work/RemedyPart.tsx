@@ -13,7 +13,7 @@ import { useRoomContext } from '../state/roomState';
 
 /** The ways out of a stop, in their order, each with what it comes to and what it would change; nothing is taken before a tap. */
 export function RemedyPart() {
-  const { job, plan, say } = useRoomContext();
+  const { job, plan, late, say } = useRoomContext();
   const [shown, setShown] = useState<string>();
   const { remedies } = plan;
   const commands = useMemo(() => (remedies ?? []).map((r) => commandFor(r, job, plan)), [remedies, job, plan]);
@@ -38,6 +38,8 @@ export function RemedyPart() {
                 quiet
                 label="show what would change"
                 testID={`show-${remedy.kind}`}
+                // of an earlier plan, whose ways out may be none any more
+                disabled={late !== undefined}
                 onPress={() => setShown(key)}
               />
             ) : null}
@@ -85,7 +87,7 @@ const PICTURE_PX = 170;
 
 /** The plate as it would be: the holes that stay and those that come, in a picture and in words. */
 function Preview({ command, kind, onTaken }: { command: Command; kind: Remedy['kind']; onTaken: () => void }) {
-  const { job, plan, say, dispatch, readOnly } = useRoomContext();
+  const { job, plan, late, say, dispatch, readOnly } = useRoomContext();
   const after = useMemo(() => {
     const changed = applyCommand(job, command).job;
     return { job: changed, plan: planOf(changed) };
@@ -106,7 +108,7 @@ function Preview({ command, kind, onTaken }: { command: Command; kind: Remedy['k
       <Action
         label="do that"
         testID={`do-${kind}`}
-        disabled={readOnly}
+        disabled={readOnly || late !== undefined}
         onPress={() => {
           dispatch(command);
           onTaken();

@@ -32,9 +32,8 @@ export function FilesPart() {
   const [state, setState] = useState<State>({ kind: 'idle' });
   const read = async (file: File) => {
     const csv = isCsv(file.name);
-    setState({ kind: 'reading', share: 0 });
-    const tell = (done: number, of: number) =>
-      setState((s) => (s.kind === 'reading' ? { ...s, share: done / Math.max(1, of) } : s));
+    const tell = (done: number, of: number) => setState({ kind: 'reading', share: done / Math.max(1, of) });
+    tell(0, 1);
     const result = await told(tell, async (tell) => await catalogueWorker().read(file, csv, tell));
     if (!result) return setState({ kind: 'said', message: 'Stopped; nothing was taken.' });
     if (result.ok) return setState({ kind: 'ready', file, csv, mounts: result.mounts, editId: crypto.randomUUID() });

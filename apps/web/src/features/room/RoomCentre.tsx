@@ -7,6 +7,7 @@ import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
 import { useRoomContext } from '../../state/roomState';
+import { setPlace } from '../../state/setPlace';
 
 const RULES = [
   { value: 'wall', name: 'the wall' },
@@ -17,7 +18,7 @@ const RULES = [
 
 /** What the set is centred on. A curtain counts as an edge: choose it as one end of between. */
 export function RoomCentre() {
-  const { job, dispatch, readOnly, plan } = useRoomContext();
+  const { job, dispatch, readOnly, plan, late } = useRoomContext();
   const { centre } = job.aim;
   const items = (job.room.objects ?? []).filter((o) => (o.wall ?? 'main') === 'main');
   const [wanted, setWanted] = useState<CentreRule['on']>();
@@ -28,7 +29,7 @@ export function RoomCentre() {
   };
   const choose = (on: CentreRule['on']) => {
     if (on === 'wall') return put({ on });
-    if (on === 'x') return put({ on, x: plan.placement?.centre.x ?? job.room.wall.width / 2 });
+    if (on === 'x') return put({ on, x: setPlace({ job, plan, late })?.x ?? job.room.wall.width / 2 });
     setWanted(on);
   };
   return (

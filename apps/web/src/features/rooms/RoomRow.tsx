@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job } from '@steddo/contract';
@@ -21,28 +21,30 @@ export interface RoomRowProps {
   /** Looked at more closely: with the pointer or the keys on it. */
   onLook: (id: string) => void;
   onRemoved: (room: ListedRoom) => void;
+  /** Tapped before it was known where its work goes on: the last such row of the list opens by itself. */
+  going: boolean;
+  onGoing: (id: string | undefined) => void;
 }
 
 const ROW_PX = 144;
 
 /** A line of the list; it is worked out, or fetched, when it comes into sight. */
-export function RoomRow({ room, titles, onLook, onRemoved }: RoomRowProps) {
+export function RoomRow({ room, titles, onLook, onRemoved, going, onGoing }: RoomRowProps) {
   const palette = usePalette();
   const ref = useRef<View>(null);
   const seen = useSeen(ref);
   const [menu, setMenu] = useState(false);
   const { id, job } = room;
-  const at = useRef<RoomAddress>(undefined);
-  // tapped before it is known where its work goes on
-  const going = useRef(false);
-  const onPlace = useCallback((place: RoomAddress) => {
-    at.current = place;
-    if (going.current) router.push(place);
-  }, []);
+  const [at, setAt] = useState<RoomAddress>();
+  useEffect(() => {
+    if (!going || !at) return;
+    onGoing(undefined);
+    router.push(at);
+  }, [going, at, onGoing]);
   const open = () => {
-    const place = at.current ?? (seen && job ? undefined : openAt(id, job, 'room'));
+    const place = at ?? (seen && job ? undefined : openAt(id, job, 'room'));
+    onGoing(place ? undefined : id);
     if (place) router.push(place);
-    else going.current = true;
   };
   const missing = seen && !job;
   useEffect(() => {
@@ -68,7 +70,7 @@ export function RoomRow({ room, titles, onLook, onRemoved }: RoomRowProps) {
           onLook={() => onLook(id)}
           style={{ paddingVertical: 10, paddingLeft: 12 }}
         >
-          {seen && job ? <Planned room={room} document={job} onPlace={onPlace} /> : <Named room={room} />}
+          {seen && job ? <Planned room={room} document={job} going={going} onPlace={setAt} /> : <Named room={room} />}
         </Tap>
       </View>
       {job ? (
@@ -101,11 +103,12 @@ const TITLE = { fontSize: 18, lineHeight: 24 } as const;
 interface PlannedProps {
   room: ListedRoom;
   document: Job;
+  going: boolean;
   /** Told where a tap leads. */
   onPlace: (place: RoomAddress) => void;
 }
 
-function Planned({ room: { id, savedAt, waiting }, document, onPlace }: PlannedProps) {
+function Planned({ room: { id, savedAt, waiting }, document, going, onPlace }: PlannedProps) {
   const listed = useListedPlan(document);
   const stage = listed?.stage;
   useEffect(() => {
@@ -126,7 +129,7 @@ function Planned({ room: { id, savedAt, waiting }, document, onPlace }: PlannedP
           {setLine(document, wordingFor(document))}
         </Txt>
         <Txt kind="small" lines={2}>
-          {listed?.waits ?? '…'}
+          {listed?.waits ?? (going ? 'It opens as soon as it is worked out.' : '…')}
         </Txt>
         {where ? (
           <Txt kind="small" soft>

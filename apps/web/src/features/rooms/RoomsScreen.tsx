@@ -220,6 +220,7 @@ interface ListProps {
 function List({ rooms: all, moreAfter, loading, onLook, onRemoved }: ListProps) {
   const [sought, setSought] = useState('');
   const [most, setMost] = useState(AT_ONCE);
+  const [going, setGoing] = useState<string>();
   const words = sought.trim().toLowerCase();
   const far = useFarRooms(words, all, moreAfter);
   const near = words === '' ? all : all.filter((r) => wordsOf(r).includes(words));
@@ -228,7 +229,17 @@ function List({ rooms: all, moreAfter, loading, onLook, onRemoved }: ListProps) 
   const open = found.filter((r) => !isDone(r));
   const done = found.filter(isDone);
   const titles = all.map((r) => r.title);
-  const row = (r: ListedRoom) => <RoomRow key={r.id} room={r} titles={titles} onLook={onLook} onRemoved={onRemoved} />;
+  const row = (r: ListedRoom) => (
+    <RoomRow
+      key={r.id}
+      room={r}
+      titles={titles}
+      onLook={onLook}
+      onRemoved={onRemoved}
+      going={r.id === going}
+      onGoing={setGoing}
+    />
+  );
   return (
     <>
       {all.length >= SEARCHED_FROM ? (
