@@ -3,6 +3,7 @@ import { checkFile, job } from '@steddo/contract';
 import { plan, toleranceOf, withKit } from '@steddo/core';
 import { planFile } from '@steddo/text';
 import { readCatalogue, readJson, refuse, valid } from './readFiles';
+import { toStandardOutput } from './standardOutput';
 
 function readCall(): { file: string; catalogueFile?: string; seed?: number; tolerance: boolean } {
   const usage = 'usage: npm run --silent plan -- FILE [--catalogue FILE] [--tolerance [--seed N]]';
@@ -35,4 +36,4 @@ const read = withKit(valid(checkFile(job, readJson(call.file))), kit);
 const made = plan(read, { mounts, nextLook: true });
 const tolerance = call.tolerance ? toleranceOf(read, made, call.seed ?? USUAL_SEED) : undefined;
 const whole = { ...made, ...(tolerance ? { tolerance } : {}) };
-process.stdout.write(`${JSON.stringify(planFile(whole, read), null, 2)}\n`);
+toStandardOutput(`${JSON.stringify(planFile(whole, read), null, 2)}\n`);

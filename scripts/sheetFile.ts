@@ -1,10 +1,11 @@
-import { writeFileSync, writeSync } from 'node:fs';
+import { writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { checkFile, job } from '@steddo/contract';
 import { plan, withKit } from '@steddo/core';
 import { DRAWN, makeFile, NotMade, PAPERS, SHEET_PARTS, TABLES, type Asked } from '@steddo/export';
 import { paperFonts } from './paperFonts';
 import { fromWhereTheUserStands, readCatalogue, readJson, readPictures, refuse, valid } from './readFiles';
+import { toStandardOutput } from './standardOutput';
 
 const FORMATS = ['pdf', 'template', 'svg', 'dxf', 'ics', 'csv'] as const;
 
@@ -78,14 +79,13 @@ try {
     fonts: paperFonts,
     at: new Date(),
   });
-  const bytes = typeof whole === 'string' ? Buffer.from(whole, 'utf8') : Buffer.from(whole);
   if (call.out !== undefined) {
     try {
-      writeFileSync(fromWhereTheUserStands(call.out), bytes);
+      writeFileSync(fromWhereTheUserStands(call.out), whole);
     } catch (error) {
       refuse([`${call.out}: cannot be written (${(error as NodeJS.ErrnoException).code})`]);
     }
-  } else for (let at = 0; at < bytes.length;) at += writeSync(1, bytes, at);
+  } else toStandardOutput(whole);
 } catch (error) {
   if (error instanceof NotMade) refuse([error.message]);
   throw error;

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { closeSync, existsSync, mkdirSync, mkdtempSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build } from 'esbuild';
@@ -64,6 +64,20 @@ it('writes a file from where the user stands', () => {
   expect([status, stdout.length]).toEqual([0, 0]);
   expect(existsSync(join(folder, 'roll.pdf'))).toBe(true);
   expect(readFileSync(join(folder, 'roll.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+}, 60_000);
+
+it('says a disk that is full in one line; a reader that has enough is nobody’s fault', () => {
+  const full = openSync('/dev/full', 'w');
+  const { status, stderr } = spawnSync('node', [PROGRAM, GUEST, '--to', 'svg'], {
+    env: { ...process.env, STEDDO_FROM: folder },
+    stdio: ['ignore', full, 'pipe'],
+  });
+  closeSync(full);
+  expect([status, stderr.toString()]).toEqual([2, 'standard output: cannot be written (ENOSPC)\n']);
+  const piped = spawnSync('sh', ['-c', `node ${PROGRAM} ${GUEST} --to pdf | head -c 5`], {
+    env: { ...process.env, STEDDO_FROM: folder },
+  });
+  expect([piped.stdout.toString(), piped.stderr.toString()]).toEqual(['%PDF-', '']);
 }, 60_000);
 
 it('has the pictures that lie beside the job in its record; one that is none is named', async () => {
