@@ -66,6 +66,27 @@ test('a room that is tapped before it is worked out opens where its work goes on
   await page.waitForURL(/\/room\/early\/holes$/);
 });
 
+test('a room that is asked for while its files are still being brought is there when they are', async ({
+  page,
+  demo,
+}) => {
+  let come = () => {};
+  const held = new Promise<void>((resolve) => (come = resolve));
+  await page.route('**/__rest-*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  // brought ahead once the list stands still; the stages' own file would be there, and not what it shares
+  const asked = page.waitForRequest('**/__rest-*.js');
+  await page.goto(demo.url);
+  await asked;
+  await page.waitForTimeout(500);
+  await page.getByTestId('new-room').click();
+  await page.waitForTimeout(300);
+  come();
+  await expect(page.getByTestId('field-screen.diagonal')).toBeVisible();
+});
+
 test('a mark that is taken away takes its stud with it, and undo brings both back', async ({ page, demo }) => {
   const evidence = [{ id: 'e1', kind: 'centre' as const, x: 1600, y: 1400 }];
   await putRoom(page, demo, 'marks', { ...guestRoom, title: 'Marks', evidence });
