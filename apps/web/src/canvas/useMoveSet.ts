@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, type RefObject } from 'react';
 import type { Job } from '@steddo/contract';
 import { chooseHeight, onDivision, type Command } from '@steddo/core';
 import { useRoomContext } from '../state/roomState';
-import { setPlace } from '../state/setPlace';
+import { placeOfSet } from '../state/placeOfSet';
 
 /** Nudges that follow each other within this time are one edit, ms. */
 const IDLE_MS = 600;
@@ -45,7 +45,7 @@ const MODIFIERS = ['Shift', 'Control', 'Meta', 'Alt'];
 /** Moves the set up and down or sideways, snapped to the tape's division; one edit for one move. */
 export function useMoveSet(): MoveSet {
   const { job, plan, late, tape, dispatch, preview } = useRoomContext();
-  const at = setPlace({ job, plan, late });
+  const at = placeOfSet({ job, plan, late });
   /** Where the set was and the job as it was when the move began, before anything was shown. */
   const base = useRef<{ x: number; y: number; job: Job } | undefined>(undefined);
   const pending = useRef<Command | undefined>(undefined);

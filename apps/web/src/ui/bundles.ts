@@ -14,10 +14,9 @@ const NAME = `${(globalThis as { __METRO_GLOBAL_PREFIX__?: string }).__METRO_GLO
 const inOrder =
   (bring: Bring): Bring =>
   async (addresses) => {
-    const [first, ...rest] = addresses.split(' ');
-    rest.forEach(fetchAhead);
-    await bring(first!);
-    for (const address of rest) await bring(address);
+    const all = addresses.split(' ');
+    all.slice(1).forEach(fetchAhead);
+    for (const address of all) await bring(address);
   };
 
 function fetchAhead(address: string): void {

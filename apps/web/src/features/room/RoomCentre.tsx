@@ -7,7 +7,7 @@ import type { Field } from '../../pad/fields';
 import { TapeFields } from '../../pad/TapeField';
 import { Choice } from '../../ui/Choice';
 import { useRoomContext } from '../../state/roomState';
-import { setPlace } from '../../state/setPlace';
+import { placeOfSet } from '../../state/placeOfSet';
 
 const RULES = [
   { value: 'wall', name: 'the wall' },
@@ -29,7 +29,7 @@ export function RoomCentre() {
   };
   const choose = (on: CentreRule['on']) => {
     if (on === 'wall') return put({ on });
-    if (on === 'x') return put({ on, x: setPlace({ job, plan, late })?.x ?? job.room.wall.width / 2 });
+    if (on === 'x') return put({ on, x: placeOfSet({ job, plan, late })?.x ?? job.room.wall.width / 2 });
     setWanted(on);
   };
   return (

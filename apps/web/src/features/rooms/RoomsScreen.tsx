@@ -3,26 +3,23 @@ import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import { mutate } from 'swr';
 import { Snackbar } from 'react-native-paper';
-import type { RoomHead, Units } from '@steddo/contract';
+import type { Units } from '@steddo/contract';
 import { crewState, isStranger } from '../../data/crewState';
 import { useFollowed } from '../../data/followed';
 import { lastUnits } from '../../data/lastUnits';
 import { freeTitle, newRoom } from '../../data/newRoom';
 import { newVersion } from '../../data/newVersion';
 import { localChoice, rooms } from '../../data/shared';
-import { useFarRooms } from '../../data/useFarRooms';
 import { useRoomList, type ListedRoom } from '../../data/useLists';
 import { Action } from '../../ui/Action';
 import { Choice } from '../../ui/Choice';
-import { Fold } from '../../ui/Fold';
 import { Notice } from '../../ui/Notice';
 import { useNextPages } from '../../ui/pages';
-import { SearchField } from '../../ui/SearchField';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { usePosture } from '../../ui/usePosture';
-import { RoomRow } from './RoomRow';
+import { RoomsList, Said } from './RoomsList';
 
 /** At a desk only; a phone has no use for its drawing. */
 const RoomPreview = lazy(async () => ({ default: (await import('./RoomPreview')).RoomPreview }));
@@ -32,10 +29,6 @@ const UNITS: readonly { value: Units; name: string }[] = [
   { value: 'metric', name: 'millimetres' },
 ];
 
-/** Rooms that stand on the list at once. */
-const AT_ONCE = 200;
-/** From so many on the list can be searched. */
-const SEARCHED_FROM = 6;
 const LIST_PX = 520;
 /** What is tapped here is a room. */
 const NEXT = ['/room/any/set'];
@@ -61,7 +54,7 @@ export function RoomsScreen() {
         <Heading />
         <ScrollView style={{ flex: 1 }} tabIndex={0}>
           <Notices noServer={list.noServer} lost={list.lost} />
-          <List
+          <RoomsList
             rooms={list.rooms}
             moreAfter={list.moreAfter}
             loading={list.loading}
@@ -208,87 +201,6 @@ const WELCOME = [
   'Everything is kept on this device first, and works without a signal.',
 ];
 
-interface ListProps {
-  rooms: readonly ListedRoom[];
-  moreAfter: RoomHead | undefined;
-  loading: boolean;
-  onLook: (id: string) => void;
-  onRemoved: (room: ListedRoom) => void;
-}
-
-/** What is open, the latest first, then what is done. */
-function List({ rooms: all, moreAfter, loading, onLook, onRemoved }: ListProps) {
-  const [sought, setSought] = useState('');
-  const [most, setMost] = useState(AT_ONCE);
-  const [going, setGoing] = useState<string>();
-  const words = sought.trim().toLowerCase();
-  const far = useFarRooms(words, all, moreAfter);
-  const near = words === '' ? all : all.filter((r) => wordsOf(r).includes(words));
-  const found = [...near, ...far.rooms];
-  const isDone = (r: ListedRoom) => r.job?.record?.done !== undefined;
-  const open = found.filter((r) => !isDone(r));
-  const done = found.filter(isDone);
-  const titles = all.map((r) => r.title);
-  const row = (r: ListedRoom) => (
-    <RoomRow
-      key={r.id}
-      room={r}
-      titles={titles}
-      onLook={onLook}
-      onRemoved={onRemoved}
-      going={r.id === going}
-      onGoing={setGoing}
-    />
-  );
-  return (
-    <>
-      {all.length >= SEARCHED_FROM ? (
-        <SearchField label="look for a room" value={sought} onChange={setSought} testID="room-search" />
-      ) : null}
-      {open.slice(0, most).map(row)}
-      {open.length > most ? (
-        <View style={{ padding: 16 }}>
-          <Action
-            quiet
-            testID="more-rooms"
-            label={`show more of ${open.length}`}
-            onPress={() => setMost(most + AT_ONCE)}
-          />
-        </View>
-      ) : null}
-      {open.length <= most && far.more ? (
-        <View style={{ padding: 16 }}>
-          <Action
-            quiet
-            disabled={far.asking}
-            testID="far-rooms"
-            label={far.asking ? 'fetching…' : 'older rooms from the server'}
-            onPress={() => {
-              setMost(most + AT_ONCE);
-              far.loadMore();
-            }}
-          />
-        </View>
-      ) : null}
-      {done.length > 0 ? (
-        // what is looked for is shown, done or not
-        <Fold name={`done, ${done.length}`} start={open.length === 0} hold={words !== ''}>
-          {done.slice(0, most).map(row)}
-        </Fold>
-      ) : null}
-      {all.length === 0 ? <Said text={loading ? 'Fetching the rooms…' : FIRST} /> : null}
-      {all.length > 0 && found.length === 0 && !far.asking ? (
-        <Said text={`No room has “${sought.trim()}” in its name, set or mount.`} />
-      ) : null}
-    </>
-  );
-}
-
-const wordsOf = ({ title, job }: ListedRoom): string => `${title} ${job?.mount?.name ?? ''}`.toLowerCase();
-
-const FIRST =
-  'No rooms yet. One job is one room is one wall. Measure the set, then the room and who sits there; pick the mount and the height, find the studs. The marks to drill follow, each with its working.';
-
 /** A new room in one tap, in the units of the last one. */
 function NewRoomBar({ titles }: { titles: readonly string[] }) {
   const palette = usePalette();
@@ -308,14 +220,6 @@ function NewRoomBar({ titles }: { titles: readonly string[] }) {
       <View style={{ padding: 8 }}>
         <Action label="New room" icon="plus" testID="new-room" onPress={() => void create()} />
       </View>
-    </View>
-  );
-}
-
-function Said({ text }: { text: string }) {
-  return (
-    <View style={{ padding: 16 }}>
-      <Txt soft>{text}</Txt>
     </View>
   );
 }
