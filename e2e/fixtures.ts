@@ -204,14 +204,16 @@ export async function isSent(page: Page): Promise<void> {
   await expect(page.getByTestId('save-state')).toHaveText(SENT);
 }
 
-/** The room is open, this tab has the turn to edit it, and nothing waits. */
+/** The room is open, worked out and drawn, this tab has the turn to edit it, and nothing waits. */
 export async function isReady(page: Page): Promise<void> {
   await soon(page, (sent) => {
     const name = document.querySelector('[aria-label$=", change its name"]');
     const state = document.querySelector('[data-testid=save-state]')?.textContent;
-    return name !== null && !name.hasAttribute('disabled') && name.ariaDisabled !== 'true' && state === sent;
+    const isWhole = document.querySelector('[data-testid=coming]') === null;
+    return isWhole && name !== null && !name.hasAttribute('disabled') && name.ariaDisabled !== 'true' && state === sent;
   });
   await expect(page.getByRole('button', { name: /, change its name$/ })).toBeEnabled();
+  await expect(page.getByTestId('coming')).toHaveCount(0);
   await isSent(page);
 }
 

@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
+import { firstLoad } from './firstLoad.mjs';
 import { QUIET_ENV, ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, run, say } from './lib.mjs';
 
 /** npm run bench: ratios measured in one run; nothing here passes or fails. */
@@ -28,31 +29,19 @@ function exportBare() {
   });
 }
 
-/** Scripts that a page asks for until its first input works, brotli, bytes; workers that work beside it left out. */
-function firstLoad(dist, isNeeded = () => false) {
-  const html = readFileSync(join(dist, 'index.html'), 'utf8');
-  const names = [...html.matchAll(/src="\/([^"]+\.js)"/g)].map((m) => m[1]);
-  const folder = '_expo/static/js/web';
-  const lazy = readdirSync(join(dist, folder))
-    .filter((f) => f.endsWith('.js'))
-    .map((f) => join(folder, f))
-    .filter((f) => !names.includes(f) && isNeeded(f, () => readFileSync(join(dist, f), 'utf8')));
-  return [...names, ...lazy].reduce((sum, f) => sum + brotliCompressSync(readFileSync(join(dist, f))).length, 0);
-}
 const PAGES = [
-  [
-    'the list of rooms (wanted 410 kB)',
-    (f, text) => /_layout-/.test(f) || (/index-/.test(f) && text().includes('RoomsScreen')),
-  ],
-  ['a room (wanted 500 kB)', (f) => /(_layout|__rest|\[stage\])-/.test(f)],
+  ['the list of rooms (wanted 410 kB)', 'list'],
+  ['a room (wanted 500 kB)', 'room'],
 ];
+const brotli = (dist, page) =>
+  firstLoad(dist, page).reduce((sum, path) => sum + brotliCompressSync(readFileSync(join(dist, path))).length, 0);
 
 exportBare();
 const kb = (bytes) => `${Math.round(bytes / 1000)} kB`;
-const bare = firstLoad(join(BARE, 'dist'));
-for (const [page, isNeeded] of PAGES) {
-  const size = firstLoad(join(ROOT, 'apps/web/dist'), isNeeded);
-  console.log(`first load, brotli: ${page}: ${kb(size)}, bare page ${kb(bare)}, ratio ${(size / bare).toFixed(2)}`);
+const bare = brotli(join(BARE, 'dist'), 'nothing');
+for (const [name, page] of PAGES) {
+  const size = brotli(join(ROOT, 'apps/web/dist'), page);
+  console.log(`first load, brotli: ${name}: ${kb(size)}, bare page ${kb(bare)}, ratio ${(size / bare).toFixed(2)}`);
 }
 const env = { ...process.env, STEDDO_CHROMIUM: chromium, STEDDO_BARE: join(BARE, 'dist') };
 for (const part of ['measure', 'measureKeeping', 'measureGrowth', 'measureDrag', 'measurePhoto', 'measureFiles']) {

@@ -4,15 +4,16 @@ import { join } from 'node:path';
 import { ROOT, say } from './lib.mjs';
 
 /**
- * Metro puts whatever two pages share into one file that every page waits for. Here it becomes two: what the list of
- * rooms needs, and the rest of what a room's stages need, which comes together with the pages that need much of it. What
- * else a page needs it has in its own file: a module that is there twice is defined once.
+ * Metro puts whatever two pages share into one file that every page waits for. Here it becomes three: what the list of
+ * rooms needs; what a room's page needs beside it; and what works a room out and draws it, which that page does not wait
+ * for. The last two come together with the pages that need much of them. What else a page needs it has in its own file: a
+ * module that is there twice is defined once.
  */
 const OUT = join(ROOT, 'apps/web/dist');
 const SCRIPTS = join(OUT, '_expo/static/js/web');
 const ADDRESS = '/_expo/static/js/web/';
 /** More than this of what the stages need is not worth having twice, characters. */
-const LITTLE = 120_000;
+const LITTLE = 25_000;
 
 /** The modules of a file in order: number, text and what each needs before it can run. Undefined for a worker's file. */
 function modulesOf(text) {
@@ -65,10 +66,21 @@ const list = one(
     .map(([name]) => name),
 );
 const first = new Set([entry, layout, list].flatMap((name) => [...commonOf(files.get(name))]));
-/** What a room's stages need beside it: every page of a room has much of it. */
-const stages = new Set(
-  [...commonOf(files.get(one('the stages', startingWith('[stage]-'))))].filter((id) => !first.has(id)),
+const room = one('a room', startingWith('[stage]-'));
+const without = (ids, ...sets) => new Set([...ids].filter((id) => !sets.some((set) => set.has(id))));
+const shared = [{ stem: '__rest', ids: without(commonOf(files.get(room)), first) }];
+/** What a room's page brings once it is open. */
+const broughtByRoom = [...files.keys()].filter((name) =>
+  [...shared[0].ids, ...files.get(room).map((m) => m.id)].some((id) => byId.get(id).text.includes(ADDRESS + name)),
 );
+const AFTER_INPUTS = ['planHere-', 'Canvas-'];
+const after = AFTER_INPUTS.map((start) => one('what comes after the inputs', startingWith(start)));
+shared.push({
+  stem: '__drawn',
+  ids: without(commonOf(after.flatMap((name) => files.get(name))), first, shared[0].ids),
+});
+/** Whatever they need of it, these have it with everybody else. */
+const always = { __rest: new Set(broughtByRoom), __drawn: new Set(after) };
 const textOf = (ids) =>
   files
     .get(common)
@@ -85,28 +97,28 @@ function placeOf(name) {
   if (written.has(name)) return written.get(name);
   // a page that asks for itself keeps the name that it has
   written.set(name, `${ADDRESS}${name}`);
-  const lacks = new Set([...commonOf(files.get(name))].filter((id) => !first.has(id)));
-  const ofStages = textOf((id) => lacks.has(id) && stages.has(id));
-  const isMuch = ofStages.length > LITTLE;
-  const extra = textOf((id) => lacks.has(id) && !(isMuch && stages.has(id)));
+  const lacks = without(commonOf(files.get(name)), first);
+  const much = shared.filter(
+    ({ stem, ids }) => always[stem].has(name) || textOf((id) => lacks.has(id) && ids.has(id)).length > LITTLE,
+  );
+  const extra = textOf((id) => lacks.has(id) && !much.some(({ ids }) => ids.has(id)));
   const own = files.get(name).map((m) => m.text);
   const text = withPlaces([extra, ...own].filter(Boolean).join('\n'));
   const called = nameFor(stemOf(name), text);
   rmSync(join(SCRIPTS, name));
   writeFileSync(join(SCRIPTS, called), text);
-  const place = `${ADDRESS}${called}`;
-  written.set(name, isMuch ? `${rest()} ${place}` : place);
+  written.set(name, [...much.map(sharedPlace), `${ADDRESS}${called}`].join(' '));
   return written.get(name);
 }
 
-let restPlace;
-function rest() {
-  if (restPlace) return restPlace;
-  const text = withPlaces(textOf((id) => stages.has(id)));
-  const called = nameFor('__rest', text);
-  writeFileSync(join(SCRIPTS, called), text);
-  restPlace = `${ADDRESS}${called}`;
-  return restPlace;
+/** Named by all that there is: it asks for pages by names that depend on its own. */
+const digestOfAll = [...files].map(([name, modules]) => name + modules.map((m) => m.text).join('')).join('');
+function sharedPlace({ stem, ids }) {
+  if (written.has(stem)) return written.get(stem);
+  const called = nameFor(stem, digestOfAll);
+  written.set(stem, `${ADDRESS}${called}`);
+  writeFileSync(join(SCRIPTS, called), withPlaces(textOf((id) => ids.has(id))));
+  return written.get(stem);
 }
 
 /** A text in which pages are asked for where they are now. */
@@ -124,6 +136,6 @@ const entryName = nameFor(stemOf(entry), entryText);
 rmSync(join(SCRIPTS, entry));
 writeFileSync(join(SCRIPTS, entryName), entryText);
 writeFileSync(join(OUT, 'index.html'), html.replace(common, firstName).replace(entry, entryName));
-say(
-  `of what pages share, ${Math.round(firstText.length / 1000)} kB come first, ${Math.round(textOf((id) => stages.has(id)).length / 1000)} kB with the pages of a room`,
-);
+const kB = (text) => `${Math.round(text.length / 1000)} kB`;
+const [rest, drawn] = shared.map(({ ids }) => kB(textOf((id) => ids.has(id))));
+say(`of what pages share, ${kB(firstText)} come first, ${rest} with a room's pages, ${drawn} with what is drawn`);

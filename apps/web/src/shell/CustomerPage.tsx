@@ -2,7 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { router } from 'expo-router';
 import type { Job, Plan, HeightRule } from '@steddo/contract';
-import { followHeightRule, offeredHeights, type Offer } from '@steddo/core';
+import { followHeightRule, type Offer } from '@steddo/core';
 import { roomFace, sideScene } from '@steddo/drawing';
 import { comfortText, customerNotes, offerTitle } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
@@ -17,6 +17,7 @@ import { Figure } from '../work/Figure';
 import { usePosture } from '../ui/usePosture';
 import { WorkingSheet } from '../work/WorkingSheet';
 import { photoPath } from '../state/photoPath';
+import { usePlanning } from '../state/planning';
 import { useRoomContext } from '../state/roomState';
 import { PageHead } from './PageHead';
 import { RoomFrame } from './RoomFrame';
@@ -68,7 +69,8 @@ interface OffersProps {
 export function Offers({ wide, head, choose }: OffersProps) {
   const palette = usePalette();
   const { job } = useRoomContext();
-  const offers = useMemo(() => offeredHeights(job), [job]);
+  const { offeredHeights } = usePlanning();
+  const offers = useMemo(() => offeredHeights(job), [job, offeredHeights]);
   const [at, setAt] = useState(0);
   const shown = wide ? offers : offers.slice(Math.min(at, offers.length - 1)).slice(0, 1);
   return (

@@ -1,4 +1,4 @@
-import { memo, useState } from 'react';
+import { Suspense, memo, useState } from 'react';
 import { setLine } from '@steddo/text';
 import { View } from 'react-native';
 import { router } from 'expo-router';
@@ -17,7 +17,6 @@ import { UndoRedo } from './UndoRedo';
 /** Back, the room's name, where its edits are, undo and redo. */
 export const Header = memo(function Header({ state, wide }: { state: RoomState; wide: boolean }) {
   const { say, dispatch, readOnly } = useRoomContext();
-  const verdict = usePlan((p) => p.verdict);
   const { job } = state;
   const palette = usePalette();
   const [naming, setNaming] = useState(false);
@@ -51,7 +50,9 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
       <View style={{ flex: 1 }} />
       {wide ? (
         <View style={{ marginRight: 12 }}>
-          <Verdict verdict={verdict} />
+          <Suspense>
+            <RoomVerdict />
+          </Suspense>
         </View>
       ) : null}
       <UndoRedo state={state} />
@@ -68,3 +69,5 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
     </View>
   );
 });
+
+const RoomVerdict = () => <Verdict verdict={usePlan((p) => p.verdict)} />;

@@ -2,7 +2,6 @@ import { useCallback, useMemo, useRef, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { checkFile, job as jobSchema, type Job } from '@steddo/contract';
 import { applyCommand, isCorner, simulated, type Command } from '@steddo/core';
-import { Canvas } from '../canvas/Canvas';
 import { usePad } from '../pad/PadContext';
 import type { Field } from '../pad/fields';
 import { TapeFields } from '../pad/TapeField';
@@ -11,12 +10,15 @@ import { usePalette } from '../ui/tokens';
 import { isBeside, usePosture } from '../ui/usePosture';
 import { ByWall, WallSwitch } from '../work/WallSwitch';
 import { WorkingSheet } from '../work/WorkingSheet';
+import { Coming } from '../ui/Coming';
 import { Fold } from '../ui/Fold';
+import { laterPart, useSoon } from '../ui/later';
+import { planning } from '../state/planning';
 import { RoomProvider } from '../state/roomState';
 import { WALL_VIEWS } from '../state/stageIds';
+import { LaterCanvas } from './LaterCanvas';
 import { RoomTools } from './RoomTools';
 import type { InstrumentsByWall } from '../state/wallState';
-import { WallStage } from '../features/wall/WallStage';
 import { DrillBar } from '../features/practice/DrillBar';
 import type { Practice } from '../features/practice/practiceStore';
 import { ToolPart } from '../features/practice/ToolPart';
@@ -46,6 +48,8 @@ export function PracticeRun({ practice, onChange }: { practice: Practice; onChan
     [onChange],
   );
   const doings = useMemo(() => ({ dispatch, goTo: () => undefined }), [dispatch]);
+  const soon = useSoon(PARTS);
+  if (!soon) return <Coming />;
   return (
     <RoomProvider source={{ id: 'practice', document: practice.job, kit: NO_KIT, readOnly: false }} doings={doings}>
       <RoomTools instruments={instruments}>
@@ -94,6 +98,10 @@ interface RunProps {
   onChange: (change: Partial<Practice>) => void;
 }
 
+const Inputs = laterPart(async () => (await import('../features/wall/WallStage')).WallStage, Coming);
+/** Nothing can be done at a wall that is not worked out. */
+const PARTS = [planning, Inputs.later, LaterCanvas.later];
+
 function RunLayout({ practice, onChange }: RunProps) {
   const palette = usePalette();
   const pad = usePad();
@@ -103,7 +111,7 @@ function RunLayout({ practice, onChange }: RunProps) {
   const [drilling, setDrilling] = useState(false);
   const canvas = (
     <ByWall>
-      <Canvas stage="wall" views={WALL_VIEWS} labels="studs" movable={false} wide={wide} />
+      <LaterCanvas stage="wall" views={WALL_VIEWS} labels="studs" movable={false} wide={wide} />
     </ByWall>
   );
   const panel = (
@@ -117,7 +125,7 @@ function RunLayout({ practice, onChange }: RunProps) {
             </ByWall>
           </>
         )}
-        <WallStage switched={!drilling} />
+        <Inputs switched={!drilling} />
         <Fold name="move the set">
           <TapeFields fields={moveFields(practice.job)} />
         </Fold>

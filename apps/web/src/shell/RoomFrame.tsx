@@ -1,4 +1,4 @@
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { Suspense, useEffect, useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Stage } from '@steddo/contract';
@@ -8,8 +8,10 @@ import { journal, rooms } from '../data/shared';
 import { useKit } from '../state/useKit';
 import { useEditTurn, useRoom, type EditTurn, type Opening } from '../data/useRoom';
 import type { Planner } from '../state/planner';
-import { RoomProvider } from '../state/roomState';
+import { planning } from '../state/planning';
+import { RoomProvider, usePlan } from '../state/roomState';
 import { Action } from '../ui/Action';
+import { useSoon, type Later } from '../ui/later';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import { usePosture, type Posture } from '../ui/usePosture';
@@ -23,13 +25,21 @@ export interface RoomParts {
   posture: Posture;
 }
 
+interface FrameProps {
+  /** What the page is made of and comes after it, in this order; shown together where that takes no longer than a moment. */
+  parts?: readonly Later<unknown>[];
+  children: (room: RoomParts) => ReactNode;
+}
+
+const PLAN_ALONE = [planning];
+
 /** A room that is open: its document, plan and turn, for whatever page shows it. */
-export function RoomFrame({ id, children }: { id: string; children: (parts: RoomParts) => ReactNode }) {
+export function RoomFrame({ id, parts = PLAN_ALONE, children }: FrameProps & { id: string }) {
   const { state, opening } = useRoom(id);
   if (state && state.deletedAt === undefined)
     // another room has a planner of its own: nothing of the one before is ever its last good plan
     return (
-      <OpenRoom key={state.id} state={state}>
+      <OpenRoom key={state.id} state={state} parts={parts}>
         {children}
       </OpenRoom>
     );
@@ -57,9 +67,11 @@ function NoRoom({ opening }: { opening: Opening }) {
   );
 }
 
-function OpenRoom({ state, children }: { state: RoomState; children: (parts: RoomParts) => ReactNode }) {
+function OpenRoom({ state, parts, children }: Required<FrameProps> & { state: RoomState }) {
   const { id, job: document } = state;
   const first = useFirstPlan(id, document);
+  const soon = useSoon(parts);
+  if (!soon) return <NoRoom opening="opening" />;
   if (first.is === 'ready')
     return (
       <PlannedRoom state={state} planner={first.planner}>
@@ -76,12 +88,10 @@ function PlannedRoom({
 }: {
   state: RoomState;
   planner: Planner;
-  children: (parts: RoomParts) => ReactNode;
+  children: (room: RoomParts) => ReactNode;
 }) {
   const { id, job: document } = state;
   const turn = useEditTurn(id);
-  // drawn once: working it out came to an end
-  useEffect(() => journal.end(id), [id]);
   const posture = usePosture();
   const kit = useKit();
   const doings = useMemo(
@@ -94,6 +104,16 @@ function PlannedRoom({
   return (
     <RoomProvider source={{ id, document, kit, readOnly: turn !== 'mine' }} doings={doings} planner={planner}>
       <RoomTools>{children({ state, turn, posture })}</RoomTools>
+      <Suspense>
+        <Planned id={id} />
+      </Suspense>
     </RoomProvider>
   );
+}
+
+/** Working the room out came to an end. */
+function Planned({ id }: { id: string }) {
+  usePlan(() => undefined);
+  useEffect(() => journal.end(id), [id]);
+  return null;
 }

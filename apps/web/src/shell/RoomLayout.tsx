@@ -1,6 +1,5 @@
-import { memo, useEffect, useRef, type RefObject } from 'react';
+import { Suspense, memo, useEffect, useRef, type RefObject } from 'react';
 import { ScrollView, View } from 'react-native';
-import { Canvas } from '../canvas/Canvas';
 import { useFollowed } from '../data/followed';
 import { hand } from '../data/hand';
 import type { RoomState } from '../data/rooms';
@@ -10,6 +9,7 @@ import { usePad } from '../pad/PadContext';
 import { TapePad } from '../pad/TapePad';
 import { useShown } from '../state/roomState';
 import type { BuiltStage } from '../state/stageIds';
+import { Coming } from '../ui/Coming';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
 import type { Posture } from '../ui/usePosture';
@@ -18,6 +18,7 @@ import { WorkingSheet } from '../work/WorkingSheet';
 import { Announced } from './Announced';
 import { Header } from './Header';
 import { HelpSheet } from './HelpSheet';
+import { ComingDrawing, LaterCanvas } from './LaterCanvas';
 import { lateText } from './lateText';
 import { SkipLink } from './SkipLink';
 import { STAGE } from './stages';
@@ -41,7 +42,9 @@ export const RoomLayout = memo(function RoomLayout(props: LayoutProps) {
   return (
     <View style={{ flex: 1, backgroundColor: palette.ground }}>
       <SkipLink />
-      <Announced />
+      <Suspense>
+        <Announced />
+      </Suspense>
       <Arranged {...props} />
       <WorkingSheet />
       <HelpSheet stage={stage} keys={posture === 'wide'} />
@@ -203,16 +206,11 @@ function LastGood({ stage, turn, wide = false }: { stage: BuiltStage; turn: Edit
   const late = useShown((s) => s.late);
   const { views, labels } = STAGE[stage];
   const movable = stage === 'height' && turn === 'mine';
+  const drawn = <LaterCanvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />;
   return (
     <View style={{ flex: 1 }}>
       <View style={{ flex: 1, opacity: late ? 0.4 : 1 }}>
-        {BY_WALL.has(stage) ? (
-          <ByWall>
-            <Canvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />
-          </ByWall>
-        ) : (
-          <Canvas stage={stage} views={views} labels={labels} movable={movable} wide={wide} />
-        )}
+        <Suspense fallback={<ComingDrawing />}>{BY_WALL.has(stage) ? <ByWall>{drawn}</ByWall> : drawn}</Suspense>
       </View>
       {late ? (
         <View style={{ paddingHorizontal: 12, paddingVertical: 4 }} testID="late">
@@ -256,7 +254,9 @@ const Panel = memo(function Panel({ stage, state, turn, page }: PanelProps & { p
           </Txt>
         </View>
       ) : null}
-      <Body />
+      <Suspense fallback={<Coming />}>
+        <Body />
+      </Suspense>
     </>
   );
   const edge = { borderTopWidth: 1, borderTopColor: palette.hairline };

@@ -1,4 +1,4 @@
-import { memo, useEffect, useRef } from 'react';
+import { Suspense, memo, useEffect, useRef } from 'react';
 import { ScrollView, View } from 'react-native';
 import { stageName } from '@steddo/text';
 import { Icon } from '../ui/Icon';
@@ -10,7 +10,7 @@ import { useActions, useShown } from '../state/roomState';
 import { sameContent } from '../ui/useSame';
 import type { BuiltStage } from '../state/stageIds';
 import { moveAmong } from '../ui/moveAmong';
-import { stageState, stagesOf } from '../state/stageNeeds';
+import { stageState, stagesOf, type StageState } from '../state/stageNeeds';
 
 const STAGE_PX = 92;
 
@@ -50,17 +50,38 @@ export const StageStrip = memo(function StageStrip({ stage }: { stage: BuiltStag
   );
 });
 
-function StageTab({ stage, current, onPress }: { stage: BuiltStage; current: boolean; onPress: () => void }) {
+interface TabProps {
+  stage: BuiltStage;
+  current: boolean;
+  onPress: () => void;
+}
+
+/** A stage is gone to whether or not it is known yet how far it is. */
+function StageTab(tab: TabProps) {
+  return (
+    <Suspense fallback={<Tab {...tab} />}>
+      <KnownTab {...tab} />
+    </Suspense>
+  );
+}
+
+function KnownTab(tab: TabProps) {
+  const state = useShown((s) => stageState(tab.stage, s.job, s.plan), sameContent);
+  return <Tab {...tab} state={state} />;
+}
+
+const stateWord = ({ needs, worst }: StageState): string =>
+  worst === 'stop' ? 'stop' : needs ? 'not done' : worst === 'caution' ? 'mind' : 'done';
+
+function Tab({ stage, current, onPress, state }: TabProps & { state?: StageState }) {
   const palette = usePalette();
-  const { needs, worst } = useShown((s) => stageState(stage, s.job, s.plan), sameContent);
   const ink = current ? palette.onAction : palette.onTape;
-  const state = worst === 'stop' ? 'stop' : needs ? 'not done' : worst === 'caution' ? 'mind' : 'done';
   return (
     <Tap
       role="tab"
       roving={!current}
       selected={current}
-      label={`${stageName[stage]}, ${state}`}
+      label={state ? `${stageName[stage]}, ${stateWord(state)}` : stageName[stage]}
       testID={`stage-${stage}`}
       onPress={onPress}
       style={{
@@ -76,9 +97,9 @@ function StageTab({ stage, current, onPress }: { stage: BuiltStage; current: boo
         <Txt kind={current ? 'bold' : 'text'} color={ink}>
           {stageName[stage]}
         </Txt>
-        {worst === 'stop' ? (
+        {state?.worst === 'stop' ? (
           <VerdictShape verdict="stop" />
-        ) : !needs ? (
+        ) : state?.needs === false ? (
           <Icon name="check" size={16} color={ink} />
         ) : null}
       </View>

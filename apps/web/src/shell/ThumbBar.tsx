@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { Suspense, memo } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import { stageName } from '@steddo/text';
@@ -45,10 +45,6 @@ export function BarNumbers({ stage, bare }: { stage: BuiltStage; bare?: boolean 
 
 function BarPlace({ stage, at }: { stage: BuiltStage; at: number }) {
   const palette = usePalette();
-  const arm = useArm();
-  const ofStage = useShown((s) => STAGE[stage].numbers(s.job, s.plan)[at]!, sameContent);
-  const room = useJob((j) => j.room);
-  const n = stage === 'reach' && arm.model ? armNumbers({ room }, arm)[at]! : ofStage;
   return (
     <View
       style={{
@@ -61,30 +57,55 @@ function BarPlace({ stage, at }: { stage: BuiltStage; at: number }) {
         minHeight: 64,
       }}
     >
-      {n.working ? (
-        <Figure
-          label={n.label}
-          working={n.working}
-          size={21}
-          {...(n.after ? { after: n.after } : {})}
-          {...(n.as ? { as: n.as } : {})}
-        />
-      ) : (
-        <View style={{ minHeight: target, paddingVertical: 4 }}>
-          <Txt kind="small" soft>
-            {n.label}
-          </Txt>
-          <Txt kind="figure" soft>
-            –
-          </Txt>
-        </View>
-      )}
+      <Suspense fallback={<NoNumber label="…" />}>
+        <KnownNumber stage={stage} at={at} />
+      </Suspense>
     </View>
   );
 }
 
-/** The next thing that is not done, by its name. */
+function KnownNumber({ stage, at }: { stage: BuiltStage; at: number }) {
+  const arm = useArm();
+  const ofStage = useShown((s) => STAGE[stage].numbers(s.job, s.plan)[at]!, sameContent);
+  const room = useJob((j) => j.room);
+  const n = stage === 'reach' && arm.model ? armNumbers({ room }, arm)[at]! : ofStage;
+  if (!n.working) return <NoNumber label={n.label} />;
+  return (
+    <Figure
+      label={n.label}
+      working={n.working}
+      size={21}
+      {...(n.after ? { after: n.after } : {})}
+      {...(n.as ? { as: n.as } : {})}
+    />
+  );
+}
+
+function NoNumber({ label }: { label: string }) {
+  return (
+    <View style={{ minHeight: target, paddingVertical: 4 }}>
+      <Txt kind="small" soft>
+        {label}
+      </Txt>
+      <Txt kind="figure" soft>
+        –
+      </Txt>
+    </View>
+  );
+}
+
+/** The next thing that is not done, by its name; what it is, is known with the first plan. */
 export function NextAction({ stage }: { stage: BuiltStage }) {
+  return (
+    <Suspense
+      fallback={<Action label="Being worked out…" disabled testID="primary-action" onPress={() => undefined} />}
+    >
+      <KnownAction stage={stage} />
+    </Suspense>
+  );
+}
+
+function KnownAction({ stage }: { stage: BuiltStage }) {
   const { goTo } = useActions();
   const id = useShown((s) => s.id);
   const next = useShown((s) => nextStep(stage, s.job, s.plan), sameContent);

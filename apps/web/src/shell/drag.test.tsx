@@ -80,7 +80,8 @@ async function stageInHand(stage: 'height' | 'room') {
     actions = useActions();
     return null;
   }
-  const { body: Body, views, labels } = STAGE[stage];
+  const { body, views, labels } = STAGE[stage];
+  const Body = await body.later.bring();
   openRoom(
     guestRoom,
     <>
@@ -95,7 +96,7 @@ async function stageInHand(stage: 'height' | 'room') {
   await screen.findByTestId('face', {}, { timeout: 30_000 });
   await settled();
   // they are counted by these names, and are there to be made anew
-  for (const name of ['TouchableRipple', 'Button', 'ScrollView', 'Txt', 'StageTab'])
+  for (const name of ['TouchableRipple', 'Button', 'ScrollView', 'Txt', 'Tab', 'Fold'])
     expect([name, made(name)]).not.toEqual([name, 0]);
   return async (command: Command) => {
     mockMade.clear();
@@ -120,7 +121,7 @@ describe('one move of a drag at the height', () => {
     expect(changed).toBeLessThan(before.length / 2);
     // what has changed is made anew; tabs, rules, folds and actions are not
     expect(made('Tap')).toBe(changed);
-    expect([made('StageTab'), made('HeightRuleRow'), made('Fold'), made('Button'), made('ViewTab')]).toEqual([
+    expect([made('Tab'), made('HeightRuleRow'), made('Fold'), made('Button'), made('ViewTab')]).toEqual([
       0, 0, 0, 0, 0,
     ]);
     // of the drawing just the shapes that are drawn otherwise now

@@ -35,8 +35,8 @@ const PLAY_MS = 2200;
 const FRAMES = 90;
 
 export function ArmProvider({ children }: { children: ReactNode }) {
-  const { job, plan } = useRoomContext();
-  const model = useMemo(() => reachModelOf(job, plan), [job, plan]);
+  const { job, planned } = useRoomContext();
+  const model = useMemo(() => planned && reachModelOf(job, planned), [job, planned]);
   const [wanted, setWanted] = useState<Pose>();
   const [frame, setFrame] = useState<Moved>();
   const [stand, setStand] = useState<ArmPlace>();

@@ -83,10 +83,12 @@ describe('a drag in an open room', () => {
     const still = stillFrames();
     const planned: (number | undefined)[] = [];
     const planner = new Planner(undefined, {
-      here: (job) => {
+      here: () => (job) => {
         planned.push(job.choices?.centreY);
         return plan(job);
       },
+      comes: () => Promise.resolve(),
+      first: () => undefined,
       apart: () => new Promise<never>(() => undefined),
       clock: () => 0,
       after: () => undefined,

@@ -14,10 +14,12 @@ function planner(tookHere: number, last?: Plan) {
   const asked: (Patience & { job: Job; answer: (plan: Plan) => void; fail: (error: Error) => void })[] = [];
   const waits: { ms: number; then: () => void }[] = [];
   const made = new Planner(last, {
-    here: (of) => {
+    here: () => (of) => {
       now += tookHere;
       return plan(of);
     },
+    comes: () => Promise.resolve(),
+    first: () => undefined,
     apart: (of, patience) => new Promise((answer, fail) => asked.push({ ...patience, job: of, answer, fail })),
     clock: () => now,
     after: (ms, then) => waits.push({ ms, then }),
@@ -30,13 +32,13 @@ const rest = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0
 describe('where a room is planned', () => {
   it('on the page, at once, while that is quick', () => {
     const { made, asked } = planner(30);
-    for (const asIs of [job, heavier, job]) expect(made.plan(asIs, () => undefined).late).toBeUndefined();
+    for (const asIs of [job, heavier, job]) expect(made.plan(asIs, () => undefined)!.late).toBeUndefined();
     expect(asked).toEqual([]);
   });
 
   it('in the worker after a plan that took longer than a thumb waits, the last one standing meanwhile', async () => {
     const { made, asked } = planner(700);
-    const first = made.plan(job, () => undefined);
+    const first = made.plan(job, () => undefined)!;
     expect(first.late).toBeUndefined();
     const heard: Planned[] = [];
     expect(made.plan(heavier, (p) => heard.push(p))).toEqual({ plan: first.plan, late: { why: 'working' } });
@@ -69,7 +71,7 @@ describe('where a room is planned', () => {
     pass(90);
     asked[0]!.answer(plan(heavier));
     await rest();
-    expect(made.plan(job, () => undefined).late).toBeUndefined();
+    expect(made.plan(job, () => undefined)!.late).toBeUndefined();
     expect(asked.length).toBe(1);
   });
 
@@ -77,7 +79,7 @@ describe('where a room is planned', () => {
     const good = plan(job);
     const { made, asked, pass } = planner(0, good);
     const heard: Planned[] = [];
-    expect(made.plan(heavier, (p) => heard.push(p)).late).toEqual({ why: 'working' });
+    expect(made.plan(heavier, (p) => heard.push(p))!.late).toEqual({ why: 'working' });
     pass(2000);
     asked[0]!.fail(new TooLong('reach'));
     await rest();
@@ -146,5 +148,54 @@ describe('where a room is planned', () => {
       waits[n]?.then();
     }
     expect([asked.length, waits.length]).toEqual([1 + AGAIN.length, AGAIN.length]);
+  });
+
+  it('when what does that has come, and then what was asked for last; nobody is given anything before', async () => {
+    let come = () => {};
+    let there = false;
+    const made = new Planner(undefined, {
+      here: () => (there ? plan : undefined),
+      comes: () => new Promise<void>((resolve) => (come = resolve)),
+      first: () => began.push('first'),
+      apart: () => Promise.reject(new Error('not asked for')),
+      clock: () => 0,
+      after: () => undefined,
+    });
+    const [began, heard]: [string[], Planned[]] = [[], []];
+    expect(made.plan(job, (p) => heard.push(p))).toBeUndefined();
+    expect(made.plan(heavier, (p) => heard.push(p))).toBeUndefined();
+    expect([began, heard]).toEqual([[], []]);
+    there = true;
+    come();
+    await rest();
+    expect(heard).toEqual([{ plan: plan(heavier), late: undefined }]);
+    // from then on at once
+    expect(made.plan(heaviest, () => undefined)).toEqual({ plan: plan(heaviest), late: undefined });
+    expect(began).toEqual(['first']);
+  });
+
+  it('says why where there will be none at all', async () => {
+    const made = new Planner(undefined, {
+      here: () => (there ? broken : undefined),
+      comes: () => Promise.resolve(void (there = true)),
+      first: () => undefined,
+      apart: () => Promise.reject(new Error('not asked for')),
+      clock: () => 0,
+      after: () => undefined,
+    });
+    let there = false;
+    const broken = () => {
+      throw new Error('a mistake');
+    };
+    const heard: unknown[] = [];
+    expect(
+      made.plan(
+        job,
+        () => heard.push('a plan'),
+        (error) => heard.push(error),
+      ),
+    ).toBeUndefined();
+    await rest();
+    expect(heard).toEqual([new Error('a mistake')]);
   });
 });

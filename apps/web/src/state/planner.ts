@@ -1,6 +1,7 @@
 import type { Job, Plan } from '@steddo/contract';
-import { newMemory, plan, type PlanStep } from '@steddo/core';
+import type { PlanStep } from '@steddo/core';
 import { LIMIT_MS, TooLong, planApart, type Patience } from '../worker/plan';
+import { planning, type PlanHere } from './planning';
 
 /** Why a plan is an earlier one: the job cannot be worked out, it still is being, or it took too long at something. */
 export type Late = { why: 'failed' } | { why: 'working' } | { why: 'long'; step: PlanStep };
@@ -25,7 +26,11 @@ export const AGAIN: readonly { afterMs: number; limitMs: number }[] = [
 
 /** What planning rests on beside the core; other ones in tests. */
 export interface PlannerParts {
-  here: (job: Job) => Plan;
+  /** Undefined until what works rooms out has come. */
+  here: () => PlanHere | undefined;
+  comes: () => Promise<unknown>;
+  /** Told before the first plan is made on the page. */
+  first: () => void;
   apart: (job: Job, patience: Patience) => Promise<Plan>;
   clock: () => number;
   after: (ms: number, then: () => void) => void;
@@ -39,6 +44,8 @@ interface Wish {
   limitMs: number;
 }
 
+type EarlyWish = Pick<Wish, 'job' | 'later'> & { fails: (error: unknown) => void };
+
 /**
  * The one place where a room's plans come from: on the page and at once, keeping what it can from one plan to the
  * next. While a room is slow, in a worker that is ended after two seconds at first, the last good plan standing meanwhile.
@@ -47,6 +54,8 @@ export class Planner {
   private slow: boolean;
   private wanted: Wish | undefined;
   private working = false;
+  /** Asked for last, while what works rooms out has not come. */
+  private early: EarlyWish | undefined;
   /** Counts what was asked for: a plan is not tried again once another one was. */
   private asks = 0;
   /** Ends what is tried again with more time, which nobody waits for once something else is asked for. */
@@ -55,13 +64,20 @@ export class Planner {
   /** `last`: a plan that was made apart, of a room that did not come to an end here. */
   constructor(
     private last?: Plan,
-    private readonly parts: PlannerParts = browserParts(),
+    private readonly parts: PlannerParts = plannerParts(),
   ) {
     this.slow = last !== undefined;
   }
 
-  /** The plan as it can be had now; what comes later of a slow room is handed to `later`, unless another is asked for. */
-  plan(job: Job, later: (planned: Planned) => void): Planned {
+  /**
+   * The plan as it can be had now, if any can; what comes later, of a slow room or because the core is still on its way, is
+   * handed to `later`, unless another is asked for. `fails` hears where there will be none.
+   */
+  plan(
+    job: Job,
+    later: (planned: Planned) => void,
+    fails: (error: unknown) => void = () => undefined,
+  ): Planned | undefined {
     const { last } = this;
     this.asks += 1;
     this.again?.abort();
@@ -71,16 +87,37 @@ export class Planner {
       void this.follow();
       return { plan: last, late: { why: 'working' } };
     }
+    const here = this.parts.here();
+    if (!here) {
+      void this.followEarly({ job, later, fails });
+      return last && { plan: last, late: { why: 'working' } };
+    }
     try {
-      return { plan: this.timed(() => this.parts.here(job)), late: undefined };
+      return { plan: this.timed(() => here(job)), late: undefined };
     } catch (error) {
       if (!last) throw error;
       return { plan: last, late: { why: 'failed' } };
     }
   }
 
+  private async followEarly(asked: EarlyWish): Promise<void> {
+    const isWaiting = this.early !== undefined;
+    this.early = asked;
+    if (isWaiting) return;
+    await this.parts.comes();
+    const { job, later, fails } = this.early;
+    this.early = undefined;
+    try {
+      const planned = this.plan(job, later);
+      if (planned) later(planned);
+    } catch (error) {
+      fails(error);
+    }
+  }
+
   private timed(make: () => Plan): Plan {
     const { clock } = this.parts;
+    if (!this.last) this.parts.first();
     const start = clock();
     this.last = make();
     this.slow = clock() - start > SLOW_MS;
@@ -130,10 +167,12 @@ export class Planner {
   }
 }
 
-function browserParts(): PlannerParts {
-  const memory = newMemory();
+export function plannerParts(first: () => void = () => undefined): PlannerParts {
+  let here: PlanHere | undefined;
   return {
-    here: (job) => plan(job, { memory }),
+    here: () => (here ??= planning.there?.newPlanHere()),
+    comes: planning.bring,
+    first,
     apart: planApart,
     clock: () => performance.now(),
     after: (ms, then) => void setTimeout(then, ms),

@@ -3,7 +3,7 @@ import { applyCommand, withKit, type Command } from '@steddo/core';
 import { sameContent } from '../ui/useSame';
 import { Pace, browserFrames } from './pace';
 import { Planner, type Planned } from './planner';
-import { RoomStore, type RoomShown } from './roomStore';
+import { RoomStore, type ShownParts } from './roomStore';
 
 /** What an open room is made from; `document` is what the device's store holds. */
 export interface RoomSource {
@@ -45,7 +45,7 @@ export class RoomSession {
     const { id, document, kit, readOnly } = this.source;
     this.source = next;
     if (document !== next.document || kit !== next.kit || id !== next.id) this.show();
-    else if (readOnly !== next.readOnly) this.store.set({ ...this.store.get(), readOnly: next.readOnly });
+    else if (readOnly !== next.readOnly) this.store.set({ readOnly: next.readOnly });
   }
 
   private preview = (command: Command | undefined, when: 'now' | 'paced' = 'now'): void => {
@@ -65,13 +65,16 @@ export class RoomSession {
     this.store.set(this.shown());
   }
 
-  private shown(): Omit<RoomShown, 'say' | 'tape'> {
+  private shown(): ShownParts {
     const job = this.job();
     const { id, readOnly } = this.source;
     return { id, readOnly, previewing: this.previewed !== undefined, job, ...this.plan(job) };
   }
 
-  private plan(job: Job): Planned {
-    return this.planner.plan(job, (planned) => this.store.set({ ...this.store.get(), ...planned }));
+  /** Nothing is planned yet where the core is still on its way. */
+  private plan(job: Job): Pick<ShownParts, 'planned' | 'late'> {
+    const later = ({ plan, late }: Planned) => this.store.set({ planned: plan, late });
+    const now = this.planner.plan(job, later, (error) => this.store.fail(error));
+    return { planned: now?.plan, late: now?.late };
   }
 }

@@ -1,4 +1,5 @@
 import {
+  Suspense,
   createContext,
   useContext,
   useLayoutEffect,
@@ -9,6 +10,7 @@ import {
   type ReactNode,
 } from 'react';
 import type { Job, Plan } from '@steddo/contract';
+import { Coming } from '../ui/Coming';
 import type { Planner } from './planner';
 import { RoomSession, type RoomDoings, type RoomSource } from './roomSession';
 import type { RoomActions, RoomShown, ShownSource } from './roomStore';
@@ -18,7 +20,7 @@ const Context = createContext<ShownSource | undefined>(undefined);
 /** What a part of a corner's room is seen from, and the whole of it. */
 const SeenContext = createContext<{ wall: CornerWall; whole: ShownSource } | undefined>(undefined);
 
-/** Hands an open room to everything below it. */
+/** Hands an open room to everything below it; what reads its plan waits for the first one. */
 export function RoomProvider({
   source,
   doings,
@@ -33,7 +35,11 @@ export function RoomProvider({
   const [session] = useState(() => new RoomSession(source, doings, planner));
   const { id, document, kit, readOnly } = source;
   useLayoutEffect(() => session.update({ id, document, kit, readOnly }), [session, id, document, kit, readOnly]);
-  return <Context.Provider value={session.store}>{children}</Context.Provider>;
+  return (
+    <Context.Provider value={session.store}>
+      <Suspense fallback={<Coming />}>{children}</Suspense>
+    </Context.Provider>
+  );
 }
 
 /** Everything below it sees one wall of a corner job alone, and works on it as on any wall; any other room is as it is. */
@@ -135,6 +141,9 @@ class Tracked implements RoomShown, RoomActions {
   }
   get plan() {
     return this.read('plan');
+  }
+  get planned() {
+    return this.read('planned');
   }
   get late() {
     return this.read('late');

@@ -31,7 +31,7 @@ export class SeenStore implements ShownSource {
     const whole = this.whole.get();
     if (this.last?.whole !== whole) {
       const { job, plan } = wallSeen(whole.job, whole.plan, this.wall);
-      this.last = { whole, seen: { ...whole, job, plan } };
+      this.last = { whole, seen: { ...whole, job, plan, planned: plan } };
     }
     return this.last.seen;
   };

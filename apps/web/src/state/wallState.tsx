@@ -41,16 +41,17 @@ export type InstrumentsByWall = { main: Instruments } & Partial<Record<Side, Ins
 
 export function WallProvider({ children, instruments }: { children: ReactNode; instruments?: InstrumentsByWall }) {
   const { wall } = useCanvas();
-  const { plan } = useRoomContext();
+  const { planned } = useRoomContext();
   const [next, setNext] = useState<NextLooks>();
   const [nextFor, setNextFor] = useState<Job>();
   const [working, setWorking] = useState(false);
   const [skipped, setSkipped] = useState<string[]>([]);
   const [ownY, setY] = useState<number>();
   const [tool, setTool] = useState<Tool>();
-  const plate = plan.placement?.plate;
+  const placed = planned?.placement;
+  const plate = placed?.plate;
   const here = instruments?.[wall ?? 'main'];
-  const y = ownY ?? Math.round(plate ? (plate.bottom + plate.top) / 2 : (plan.placement?.centre.y ?? USUAL_HEIGHT_MM));
+  const y = ownY ?? Math.round(plate ? (plate.bottom + plate.top) / 2 : (placed?.centre.y ?? USUAL_HEIGHT_MM));
   const value = useMemo(
     () => ({
       next,

@@ -20,7 +20,9 @@ export interface OpenedRoom {
 export function openRoom(start: Job, children: ReactNode, { slow = false } = {}): OpenedRoom {
   let time = 0;
   const planner = new Planner(undefined, {
-    here: (job) => plan(job, { memory }),
+    here: () => (job) => plan(job, { memory }),
+    comes: () => Promise.resolve(),
+    first: () => undefined,
     apart: never,
     clock: () => (slow ? (time += A_SECOND) : 0),
     after: () => undefined,

@@ -1,5 +1,6 @@
-import { useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
+import { Coming } from './Coming';
 import { Icon } from './Icon';
 import { steady } from './steady';
 import { Tap } from './Tap';
@@ -35,7 +36,7 @@ export function Fold({
           setOpen(!open);
         }}
       />
-      {open ? children : null}
+      {open ? <Suspense fallback={<Coming />}>{children}</Suspense> : null}
     </View>
   );
 }

@@ -58,4 +58,19 @@ describe('pages that stay', () => {
     await expect(kept.context('./device.tsx')).rejects.toThrow('no server');
     expect(asked.filter((file) => file === './device.tsx')).toHaveLength(2);
   });
+  it('bring what comes after them when they are brought ahead, and not when they are opened', async () => {
+    const followed: string[] = [];
+    const page = { default: 'a page', bringRest: () => Promise.resolve(void followed.push('the rest')) };
+    const pages: Pages = Object.assign(() => Promise.resolve(page), {
+      keys: () => FILES,
+      resolve: (file: string) => file,
+      id: '',
+    });
+    await new KeptPages(pages).bring('/room/guest-room/wall');
+    expect(followed).toEqual([]);
+    await new KeptPages(pages).bringAhead('/room/guest-room/wall');
+    expect(followed).toEqual(['the rest']);
+    // a page without any is as it was
+    await brought().kept.bringAhead('/device');
+  });
 });

@@ -8,6 +8,13 @@ export interface Pages {
   id: string;
 }
 
+/** A page after which more comes once it is open. */
+interface FollowedPage {
+  bringRest: () => Promise<void>;
+}
+const isFollowed = (page: unknown): page is FollowedPage =>
+  typeof page === 'object' && page !== null && 'bringRest' in page;
+
 /** Left of a page's file when it is an address: `./room/[id]/index.tsx` is room, [id]. */
 const segmentsOf = (file: string): string[] =>
   file
@@ -43,9 +50,16 @@ export class KeptPages {
   });
 
   /** What an address shows is there from now on, or cannot be had now and is asked for again when it is opened. */
-  async bring(path: string): Promise<void> {
+  async bring(path: string): Promise<unknown> {
     const file = pageOf(path, this.pages.keys());
-    await Promise.allSettled(['./_layout.tsx', ...(file ? [file] : [])].map((f) => this.bringFile(f)));
+    const [, page] = await Promise.allSettled(['./_layout.tsx', ...(file ? [file] : [])].map((f) => this.bringFile(f)));
+    return page?.status === 'fulfilled' ? page.value : undefined;
+  }
+
+  /** The same of a page that is not opened yet, with what comes after it once it is. */
+  async bringAhead(path: string): Promise<void> {
+    const page = await this.bring(path);
+    if (isFollowed(page)) await page.bringRest();
   }
 
   private async bringFile(file: string): Promise<unknown> {
@@ -73,7 +87,7 @@ const whenIdle = (work: () => void): void => {
 export function useNextPages(paths: readonly string[]): void {
   const all = paths.join(' ');
   useEffect(() => {
-    const bring = () => all.split(' ').forEach((path) => void kept?.bring(path));
+    const bring = () => all.split(' ').forEach((path) => void kept?.bringAhead(path));
     const timer = setTimeout(() => whenIdle(bring), STILL_MS);
     return () => clearTimeout(timer);
   }, [all]);

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { View } from 'react-native';
 import type { Finding } from '@steddo/contract';
 import { FindingNote } from '../ui/FindingNote';
@@ -12,7 +12,13 @@ import { sameContent } from '../ui/useSame';
 import type { BuiltStage } from '../state/stageIds';
 
 /** What there is to say at this stage; at the holes, everything that is more than a note. */
-export function Findings({ stage }: { stage: BuiltStage }) {
+export const Findings = ({ stage }: { stage: BuiltStage }) => (
+  <Suspense>
+    <Notes stage={stage} />
+  </Suspense>
+);
+
+function Notes({ stage }: { stage: BuiltStage }) {
   const { say, dispatch, readOnly } = useRoomContext();
   const known = useJob((j) => j.fixing?.acknowledged) ?? [];
   const here = usePlan(
@@ -42,7 +48,13 @@ export function Findings({ stage }: { stage: BuiltStage }) {
 }
 
 /** The same, folded into one line with its worst verdict: for stages whose inputs come first. */
-export function FoldedFindings({ stage }: { stage: BuiltStage }) {
+export const FoldedFindings = ({ stage }: { stage: BuiltStage }) => (
+  <Suspense>
+    <FoldedNotes stage={stage} />
+  </Suspense>
+);
+
+function FoldedNotes({ stage }: { stage: BuiltStage }) {
   const palette = usePalette();
   const [open, setOpen] = useState(false);
   // what is said is drawn when it is open; folded, only how much there is
@@ -68,7 +80,7 @@ export function FoldedFindings({ stage }: { stage: BuiltStage }) {
           <Icon name={open ? 'up' : 'down'} />
         </View>
       </Tap>
-      {open ? <Findings stage={stage} /> : null}
+      {open ? <Notes stage={stage} /> : null}
     </View>
   );
 }

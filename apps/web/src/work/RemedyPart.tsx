@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Job, Plan, Remedy } from '@steddo/contract';
-import { applyCommand, lagKind, plan as planOf, stockTimber, type Command } from '@steddo/core';
+import { applyCommand, lagKind, stockTimber, type Command } from '@steddo/core';
 import { drillScene } from '@steddo/drawing';
 import { capital, changedHoles, remedyText, shareText } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
@@ -9,6 +9,7 @@ import { Action } from '../ui/Action';
 import { Txt } from '../ui/Txt';
 import { Verdict } from '../ui/Verdict';
 import { logMark } from '../state/marks';
+import { usePlanning } from '../state/planning';
 import { useRoomContext } from '../state/roomState';
 
 /** The ways out of a stop, in their order, each with what it comes to and what it would change; nothing is taken before a tap. */
@@ -88,10 +89,11 @@ const PICTURE_PX = 170;
 /** The plate as it would be: the holes that stay and those that come, in a picture and in words. */
 function Preview({ command, kind, onTaken }: { command: Command; kind: Remedy['kind']; onTaken: () => void }) {
   const { job, plan, late, say, dispatch, readOnly } = useRoomContext();
+  const { newPlanHere } = usePlanning();
   const after = useMemo(() => {
     const changed = applyCommand(job, command).job;
-    return { job: changed, plan: planOf(changed) };
-  }, [job, command]);
+    return { job: changed, plan: newPlanHere()(changed) };
+  }, [job, command, newPlanHere]);
   const scene = drillScene(after.job, after.plan, undefined);
   return (
     <View style={{ gap: 6 }} testID={`preview-${kind}`}>

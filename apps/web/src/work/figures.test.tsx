@@ -43,7 +43,7 @@ const HERE = STAGES.filter((s) => s !== 'mount');
 
 describe('every figure', () => {
   it.each(HERE)('at %s opens its working, which comes to the number shown', async (stage: BuiltStage) => {
-    const Body = STAGE[stage].body;
+    const Body = await STAGE[stage].body.later.bring();
     openRoom(
       stage === 'reach' ? atticSnug : guestRoom,
       <>

@@ -1,6 +1,9 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
-import { RoomScreen } from '../../../src/shell/RoomScreen';
+import { RoomScreen, bringRoom } from '../../../src/shell/RoomScreen';
 import { isStage } from '../../../src/state/stageIds';
+
+/** What comes after this page. */
+export const bringRest = bringRoom;
 
 export default function Room() {
   const { id, stage } = useLocalSearchParams<{ id: string; stage: string }>();

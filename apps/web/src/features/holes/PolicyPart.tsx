@@ -1,18 +1,20 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { fixingPolicies, policyOf, type FixingPolicy, type PolicySays } from '@steddo/core';
+import { policyOf, type FixingPolicy, type PolicySays } from '@steddo/core';
 import { findingText, fixingPolicyText, schemeName, schemePrice } from '@steddo/text';
 import { chosenRow } from '../../ui/chosenRow';
 import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { Verdict } from '../../ui/Verdict';
+import { usePlanning } from '../../state/planning';
 import { useRoomContext } from '../../state/roomState';
 
 /** What each school of fastening makes of this room, side by side; the installer chooses. */
 export function PolicyPart() {
   const { job, dispatch, readOnly } = useRoomContext();
-  const says = useMemo(() => fixingPolicies(job), [job]);
+  const { fixingPolicies } = usePlanning();
+  const says = useMemo(() => fixingPolicies(job), [job, fixingPolicies]);
   const follow = (school: FixingPolicy) => dispatch({ do: 'put', path: 'fixing.school', value: school });
   return (
     <View role="radiogroup" aria-label="schools of fastening" testID="fixing-schools">

@@ -1,5 +1,5 @@
 import { freeId, type Command, type LiveLevel } from '@steddo/core';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { View } from 'react-native';
 import type { Job, LevelReading } from '@steddo/contract';
 import { correctionText, correctionWay, readingText } from '@steddo/text';
@@ -109,7 +109,9 @@ export function LevelStage() {
           />
         )}
       </View>
-      <Corrections />
+      <Suspense>
+        <Corrections />
+      </Suspense>
       <Findings stage="level" />
       <Readings />
       {live ? <PhoneLevelSheet level={live} on={draft.on} name={named} onClose={() => setLive(undefined)} /> : null}

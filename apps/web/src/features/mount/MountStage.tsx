@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { Advice, MountType } from '@steddo/contract';
@@ -16,7 +16,8 @@ import { catalogueWorker } from '../../worker/catalogue';
 import type { RankedPage } from '../../worker/catalogueJob';
 import { FoldedFindings } from '../../work/Findings';
 import { Fold } from '../../ui/Fold';
-import { useRoomContext } from '../../state/roomState';
+import { usePlan, useRoomContext } from '../../state/roomState';
+import { sameContent } from '../../ui/useSame';
 import { chooseMount } from '../../state/chooseMount';
 import { CompareSheet } from './CompareSheet';
 import { MountRow } from './MountRow';
@@ -33,7 +34,7 @@ const TYPES: readonly { value: TypeChoice; name: string }[] = [
 
 /** Mounts by how well they fit this set, this wall and these seats, each with its reasons. */
 export function MountStage() {
-  const { job, plan, dispatch, say, readOnly, id } = useRoomContext();
+  const { job, dispatch, say, readOnly, id } = useRoomContext();
   const { revision, known, noServer } = useCatalogue();
   const [text, setText] = useState('');
   const [type, setType] = useState<TypeChoice>('all');
@@ -57,7 +58,9 @@ export function MountStage() {
   return (
     <View>
       <FoldedFindings stage="mount" />
-      {plan.advice ? <AdviceLine advice={plan.advice} /> : null}
+      <Suspense>
+        <Advised />
+      </Suspense>
       {job.mount ? <Picked name={job.mount.name} /> : null}
       {progress === undefined ? null : <ProgressBar share={progress} label="judging the mounts" onCancel={cancel} />}
       <Fold name="look for one" start={page.of > PAGE}>
@@ -157,6 +160,11 @@ function Shown({ page, onMore }: { page: RankedPage; onMore: () => void }) {
       {shown < page.total ? <Action quiet testID="more-mounts" label="more" onPress={onMore} /> : null}
     </View>
   );
+}
+
+function Advised() {
+  const advice = usePlan((p) => p.advice, sameContent);
+  return advice ? <AdviceLine advice={advice} /> : null;
 }
 
 /** What the seats ask for, with the angles that led to it. */

@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
-import { offeredHeights, type Offer } from '@steddo/core';
+import type { Offer } from '@steddo/core';
 import { drawnDoubt } from '@steddo/core/photo';
 import { photoDrawing } from '@steddo/drawing/photo';
 import { MOST_DRAWN_DOUBT_MM } from '@steddo/text';
+import { usePlanning } from '../../state/planning';
 import { useRoomContext } from '../../state/roomState';
 import type { Paint } from '../../worker/paint';
 import { paintsOf } from './photoPaint';
@@ -37,7 +38,8 @@ export interface Shown {
 /** The set on the photograph, at the height and in the posture that is looked at. */
 export function useShown(seen: Seen): Shown {
   const { job } = useRoomContext();
-  const offers = useMemo(() => offeredHeights(job), [job]);
+  const { offeredHeights } = usePlanning();
+  const offers = useMemo(() => offeredHeights(job), [job, offeredHeights]);
   const [key, setKey] = useState<string>();
   const [arm, setArm] = useState<Arm>('rest');
   const [over, setOver] = useState<Over>('set');

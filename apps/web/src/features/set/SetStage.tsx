@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { TapeFields } from '../../pad/TapeField';
 import { Action } from '../../ui/Action';
 import { Fold } from '../../ui/Fold';
 import { FoldedFindings } from '../../work/Findings';
-import { useRoomContext } from '../../state/roomState';
+import { useJob, usePlan } from '../../state/roomState';
 import { ScrewList } from './ScrewList';
 import { SetChoice } from './SetChoices';
 import { SetGuide } from './SetGuide';
@@ -12,13 +12,12 @@ import { setFields, setSteps } from './steps';
 
 /** Measure the set; never trust the diagonal. All at once, or guided step by step. */
 export function SetStage() {
-  const { job, plan } = useRoomContext();
+  const job = useJob((j) => j);
   const [guided, setGuided] = useState(false);
   if (guided) return <SetGuide onClose={() => setGuided(false)} />;
   const f = setFields(job);
   const steps = setSteps(job);
   const missing = steps.filter((s) => !s.known).length;
-  const ready = plan.screen.screwCheck !== undefined;
   return (
     <>
       <TapeFields fields={[f.diagonal, f.width, f.height, f.mass, f.up]} />
@@ -32,11 +31,9 @@ export function SetStage() {
           onPress={() => setGuided(true)}
         />
       </View>
-      <Fold name={ready ? 'screws' : 'thread and insert'} start={ready}>
-        <SetChoice which="thread" />
-        <TapeFields fields={[f.depth, f.recess]} />
-        <ScrewList />
-      </Fold>
+      <Suspense>
+        <Screws />
+      </Suspense>
       <Fold name="thickness, back, plugs">
         <TapeFields fields={[f.thickness, f.plugs]} />
         <SetChoice which="back" />
@@ -46,5 +43,18 @@ export function SetStage() {
         <TapeFields fields={[f.patternWidth, f.patternHeight, f.top, f.bottom, f.right]} />
       </Fold>
     </>
+  );
+}
+
+/** Opened from the start where there is enough to say which screws fit. */
+function Screws() {
+  const fields = setFields(useJob((j) => j));
+  const ready = usePlan((p) => p.screen.screwCheck !== undefined);
+  return (
+    <Fold name={ready ? 'screws' : 'thread and insert'} start={ready}>
+      <SetChoice which="thread" />
+      <TapeFields fields={[fields.depth, fields.recess]} />
+      <ScrewList />
+    </Fold>
   );
 }

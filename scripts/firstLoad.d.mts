@@ -1,0 +1,1 @@
+export function firstLoad(dist: string, page: 'list' | 'room' | 'nothing'): string[];
