@@ -393,7 +393,8 @@ function hungPart(
       ? benchPart({ job, placement, outline: outlineOf(job.screen, job.guessed ?? []), model: reach.model })
       : undefined;
   watch('loads');
-  const loads = fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: reach.model, seats }) : undefined;
+  const loads =
+    fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: reach.model, seats, yieldTable }) : undefined;
   const worst = loads?.section ? { worstUtilisation: loads.section.worst } : {};
   watch('remedies');
   const remedies = asked && remedyPart(asked, { made: scheme, loads: loads?.section, verdict: loads?.verdict });

@@ -1,7 +1,8 @@
+import { dequal } from 'dequal/lite';
 import { useRef } from 'react';
 
-/** The same content, however often it was worked out: for small parts of a plan or a drawing. */
-export const sameContent = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+/** The same content, however often it was worked out: for parts of a plan or a drawing. */
+export const sameContent = (a: unknown, b: unknown): boolean => dequal(a, b);
 
 /** The last value as long as a new one has the same content, so that what is drawn from it is not drawn anew. */
 export function useSame<T>(value: T): T {

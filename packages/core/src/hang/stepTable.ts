@@ -251,15 +251,18 @@ export const stepsFor = (context: StepContext): StepId[] =>
  */
 export function waitsFor(id: StepId, present: ReadonlySet<StepId>): StepId[] {
   const found = new Set<StepId>();
+  const passed = new Set<StepId>();
   const walk = (step: StepId): void => {
+    if (passed.has(step)) return;
+    passed.add(step);
     for (const before of STEPS[step].after)
       if (present.has(before)) found.add(before);
       else walk(before);
   };
   walk(id);
   // what another of them waits for already goes without saying
-  const said = new Set([...found].flatMap((s) => [...(ALL_BEFORE.get(s) ?? [])]));
-  return STEP_ORDER.filter((s) => found.has(s) && !said.has(s));
+  const isSaid = (step: StepId) => [...found].some((s) => ALL_BEFORE.get(s)?.has(step));
+  return STEP_ORDER.filter((s) => found.has(s) && !isSaid(s));
 }
 
 /** Everything that comes before a step in any job; each step stands after what it waits for. */

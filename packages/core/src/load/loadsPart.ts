@@ -3,7 +3,7 @@ import { moves } from '../arm/arm';
 import type { Hung } from '../arm/hung';
 import type { ReachModel } from '../arm/reachModel';
 import { pullWorking, shearWorking } from '../fixing/capacityWorkings';
-import { durationOf, exactShear, utilisation, type Capacity } from '../fixing/fastenerCapacity';
+import { durationOf, exactShear, utilisation, type Capacity, type YieldTable } from '../fixing/fastenerCapacity';
 import { packingOf } from '../fixing/leadHole';
 import { WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
@@ -24,19 +24,21 @@ export interface LoadsInput {
   model: ReachModel | undefined;
   /** What each seat turns the arm to. */
   seats: readonly SeatPose[];
+  /** The yields of lags, kept from one plan to the next. */
+  yieldTable: YieldTable;
 }
 
 /**
  * What every fastener of the chosen scheme has to hold in the worst pose that this room leaves the arm, against
  * what it may. With a verdict that it cannot be said, the reason alone.
  */
-export function loadsPart({ fastening, holes, model, seats }: LoadsInput): {
+export function loadsPart({ fastening, holes, model, seats, yieldTable }: LoadsInput): {
   section?: Loads;
   verdict?: Verdict;
   findings: Finding[];
 } {
   const poses = reachablePoses(fastening.hung, model, seats);
-  const checked = checkFastening(fastening, poses);
+  const checked = checkFastening(fastening, poses, yieldTable);
   if (!checked.ok) return { findings: [] };
   const left = posesLeft(fastening.hung.job, poses, checked.carrying);
   const limit = swingLimit(loadCaseOf(fastening.hung, checked.carrying), left, checked.worst);

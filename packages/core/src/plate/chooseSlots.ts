@@ -46,6 +46,8 @@ export interface SlotSetting {
   aims: (diameter: number) => readonly Aim[];
   /** The slots that a screw of a diameter goes through. */
   slots: (diameter: number) => readonly UsableSlot[];
+  /** The same, one list for each column of slots. */
+  columns: (diameter: number) => readonly (readonly UsableSlot[])[];
   drilled: DrilledHoles;
   /** That the wall is there what a fixing is made for: a zone may be another kind. */
   isWallFor: (into: HoleInto, fastener: Fastener, x: number, y: number) => boolean;
@@ -259,15 +261,7 @@ interface InColumns {
 function inColumns(here: PlateHere, done: DoneHeld, wanted: InColumns): HolePlace[] | undefined {
   const { fastener, count, woodX, evenly } = wanted;
   if (count <= 0) return [];
-  const slots = slotsFor(here, fastener);
-  const columns = [...new Set(slots.map((s) => s.slot.x))].map((x) =>
-    columnAt(
-      here,
-      done,
-      wanted,
-      slots.filter((s) => s.slot.x === x),
-    ),
-  );
+  const columns = here.setting.columns(fastener.diameter).map((slots) => columnAt(here, done, wanted, slots));
   const away = (c: HolePlace[]) => (woodX === undefined ? Math.abs(c[0]!.x - here.x) : Math.abs(c[0]!.x - woodX));
   const usable = columns.filter((c) => c.length > 0 && (woodX === undefined || away(c) >= LEAST_STANCE_MM));
   const perColumn =
@@ -305,24 +299,25 @@ function columnAt(
   slots: readonly UsableSlot[],
 ): HolePlace[] {
   const { setting, x, bottom } = here;
-  const rows = slots.flatMap((s): HolePlace[] => {
+  const holeMm = fastener.hole ?? fastener.diameter;
+  const rows: HolePlace[] = [];
+  // a plate of boards is tried at very many places: nothing is made here that is not kept
+  for (const s of slots) {
     const there = held.find((h) => h.at.index === s.index && h.done.into === into)?.done;
-    if (there) return [{ x: there.x, y: there.y, slot: s.index, into, fastener, chance: 1, done: there }];
+    if (there) {
+      rows.push({ x: there.x, y: there.y, slot: s.index, into, fastener, chance: 1, done: there });
+      continue;
+    }
     const y = bottom + lift + s.slot.y;
-    const tried = [0, -s.travel, s.travel]
-      .map((by) => x + s.slot.x + by)
-      .filter(
-        (at) =>
-          mayDrill(setting.drilled, into, { x: at, y }, fastener.hole ?? fastener.diameter) &&
-          setting.isWallFor(into, fastener, at, y),
-      )
-      .map((at) => ({ at, chance: setting.chanceFor(into, fastener, at, y) }));
-    const best = tried.reduce<(typeof tried)[number] | undefined>(
-      (b, t) => (!b || t.chance > b.chance + SAME_CHANCE ? t : b),
-      undefined,
-    );
-    return best ? [{ x: best.at, y, slot: s.index, into, fastener, chance: best.chance }] : [];
-  });
+    let best: { at: number; chance: number } | undefined;
+    for (const by of [0, -s.travel, s.travel]) {
+      const at = x + s.slot.x + by;
+      if (!mayDrill(setting.drilled, into, { x: at, y }, holeMm) || !setting.isWallFor(into, fastener, at, y)) continue;
+      const chance = setting.chanceFor(into, fastener, at, y);
+      if (!best || chance > best.chance + SAME_CHANCE) best = { at, chance };
+    }
+    if (best) rows.push({ x: best.at, y, slot: s.index, into, fastener, chance: best.chance });
+  }
   return rows.sort((a, b) => b.y - a.y);
 }
 

@@ -2,7 +2,7 @@ import type { Fixing, Mount, Side, Working } from '@steddo/contract';
 import { leaf, minus, sum } from '../primitives/working';
 import { holeVerdict } from '../wall/holeVerdict';
 import { chooseSlots, type Aim, type SlotSetting, type FixingWay } from './chooseSlots';
-import { usableSlots, type UsableSlot } from './usableSlots';
+import { columnsOf, usableSlots, type UsableSlot } from './usableSlots';
 import { SAME_MM } from '../primitives/epsilons';
 import { slotAt } from '../room/bracketPlate';
 import { asideOf } from '../arm/arm';
@@ -126,6 +126,7 @@ const slotsAnywhere = ({ mount, aims, slots }: LagSetting): SlotSetting => ({
   mount,
   aims: () => aims,
   slots: () => slots,
+  columns: () => columnsOf(slots),
   drilled: { done: [], spoiled: [], wood: [], hollow: [], round: 0 },
   isWallFor: () => true,
   chanceFor: () => 1,

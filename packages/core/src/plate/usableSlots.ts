@@ -13,3 +13,14 @@ export function usableSlots({ mount, fixing }: { mount: Mount; fixing: Pick<Fixi
     .map((slot, index) => ({ slot, index, travel: (slot.length - fixing.diameter) / 2 }))
     .filter(({ slot }) => slot.length >= fixing.diameter && slot.height >= fixing.diameter);
 }
+
+/** Slots by the column that they stand in, columns and slots in the order of the plate. */
+export function columnsOf(slots: readonly UsableSlot[]): UsableSlot[][] {
+  const columns = new Map<number, UsableSlot[]>();
+  for (const s of slots) {
+    const column = columns.get(s.slot.x);
+    if (column) column.push(s);
+    else columns.set(s.slot.x, [s]);
+  }
+  return [...columns.values()];
+}

@@ -12,7 +12,7 @@ import {
 } from '../plate/chooseSlots';
 import { aimsAt, chosenPlateX, plateSpots } from '../plate/planPlate';
 import { plateCentres, studSets, studsNeeded, type PlateSetting, type PlateSpot } from '../plate/plateSearch';
-import { usableSlots } from '../plate/usableSlots';
+import { columnsOf, usableSlots } from '../plate/usableSlots';
 import type { FindingCode } from '../primitives/findings';
 import { memo } from '../primitives/memo';
 import { leaf, minus, sum } from '../primitives/working';
@@ -81,6 +81,8 @@ export interface Candidate {
   doubt: number;
   /** Holes at something that was seen in the wall. */
   seen: number;
+  /** How far apart its outermost holes are, mm. */
+  stance: number;
   /** All its holes are in one row, and the plate has more: beyond an edge of the wall's parts there is another build. */
   inOneRow: boolean;
   /** What keeps it from being used at all, whatever it holds. */
@@ -110,6 +112,7 @@ export function settingOf(input: SettingInput): Setting | NoWay {
   // what is sawn out holds nothing
   const cuts = onMainWall(job.room.objects).filter((o) => o.kind === 'box' && o.cut);
   let wood: WoodInReach | undefined;
+  const slotsFor = memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS);
   return {
     ...{ job, mount, found, plan, plates, ways, yieldTable, spots, fixedX },
     hanging: {
@@ -124,7 +127,8 @@ export function settingOf(input: SettingInput): Setting | NoWay {
     drilled: usable(drilledHoles(job), found),
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
     chanceOf: (x, diameter) => Math.min(1, found.chances.at(x, diameter).lands),
-    slots: memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS),
+    slots: slotsFor,
+    columns: memo((diameter: number) => columnsOf(slotsFor(diameter)), DIAMETERS),
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
     isWallFor: (into, fastener, x, y) =>
       takesHole(kindAt(wall, x, y), into) &&
@@ -314,6 +318,7 @@ function candidateAt(
     seen: places.filter((p) =>
       setting.seen.some((s) => p.x >= s.left && p.x <= s.right && p.y >= s.bottom && p.y <= s.top),
     ).length,
+    stance: stanceOf(places),
     inOneRow: isInOneRow(setting, places),
     hard: refused && isRefusal(refused) ? refused : undefined,
   };
@@ -359,7 +364,7 @@ export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Sett
   const kind = rankOf(a) - rankOf(b) || a.way.count - b.way.count;
   const shift = Math.abs(a.shift) - Math.abs(b.shift);
   const exact = Math.abs(shift) > SAME_MM ? shift : 0;
-  const rest = a.plate.trim - b.plate.trim || stance(b) - stance(a) || (a.fold ?? '').localeCompare(b.fold ?? '');
+  const rest = a.plate.trim - b.plate.trim || b.stance - a.stance || (a.fold ?? '').localeCompare(b.fold ?? '');
   if (policyOf(job) !== 'rated-anchors') return hard || kind || held || a.doubt - b.doubt || exact || rest;
   const coarse = Math.round(Math.abs(a.shift) / SAME_SHIFT_MM) - Math.round(Math.abs(b.shift) / SAME_SHIFT_MM);
   return hard || held || a.doubt - b.doubt || coarse || kind || exact || rest;
@@ -369,7 +374,7 @@ export function compareCandidates(a: Candidate, b: Candidate, { job }: Pick<Sett
 const rankOf = ({ way, inOneRow }: Candidate): number =>
   inOneRow && kindRank(way.kind) < kindRank('mixed') ? kindRank('mixed') + 0.5 : kindRank(way.kind);
 
-const stance = ({ places }: Candidate): number => {
+function stanceOf(places: readonly HolePlace[]): number {
   const xs = places.map((p) => p.x);
   return Math.max(...xs) - Math.min(...xs);
-};
+}

@@ -74,7 +74,9 @@ export function footOnWall(input: FootInput): FootMade {
   if (!made) return { holes: [], spot, findings: plate.lacking };
   const { holes, fastening, section, packing } = made;
   const loads =
-    fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: undefined, seats: [] }) : undefined;
+    fastening && holes.length > 0
+      ? loadsPart({ fastening, holes, model: undefined, seats: [], yieldTable })
+      : undefined;
   const bottom = hangsAt(made.spot, job).plateBottom;
   const at = made.plate.x.value;
   return {

@@ -38,7 +38,9 @@ export function wallPart(
   const studs = studless ? [] : found;
   const isRead =
     !studless && evidence.length + (job.scans ?? []).length > 0 && studBuildOf(wall).build.kind !== 'masonry';
-  const p = isRead ? [...wood].filter((_, x) => x % WOOD_STEP_MM === 0) : [];
+  const p = isRead
+    ? Array.from({ length: Math.ceil(wood.length / WOOD_STEP_MM) }, (_, i) => wood[i * WOOD_STEP_MM]!)
+    : [];
   const noggings = noggingsOf(evidence, studs, wall.width);
   return {
     section: {

@@ -1,3 +1,4 @@
+import { Suspense } from 'react';
 import type { Item, Job, Viewer } from '@steddo/contract';
 import { isCorner, measure, roomKindOf } from '@steddo/core';
 import { useCanvas } from '../../state/canvasState';
@@ -43,7 +44,11 @@ export function RoomStage() {
         onChoose={(kind) => dispatch(measure(job, 'room.wall.build.kind', kind))}
       />
       <FoldedFindings stage="room" />
-      {isCorner(job) ? <WallSwitch /> : null}
+      {isCorner(job) ? (
+        <Suspense>
+          <WallSwitch />
+        </Suspense>
+      ) : null}
       <Fold name={count('on the wall', job.room.objects)} hold={things}>
         <ByWall>
           <RoomItems />
