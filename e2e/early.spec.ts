@@ -81,8 +81,12 @@ test('what could not be brought is asked for again, and the page says why it wai
   await page.route(/\/(planHere|__drawn)-/, (route) => (refuses ? route.abort() : route.continue()));
   await page.goto(`${demo.url}/room/again/room`);
   await expect(page.getByTestId('field-room.wall.width')).toBeVisible();
-  await expect(page.getByText('What does that has not come yet').first()).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText('The part of the app that does this has not come yet').first()).toBeVisible({
+    timeout: 10_000,
+  });
   refuses = false;
+  // the device says that it is in a network again: nobody waits for the next of ever longer pauses
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await isReady(page);
   await expect(page.getByTestId('face')).toBeVisible();
 });

@@ -17,8 +17,8 @@ export function Coming({ words = 'Being worked out…' }: { words?: string }) {
       <Txt soft>{words}</Txt>
       {long ? (
         <Txt kind="small" soft>
-          What does that has not come yet: it is asked for again and again. What is entered is kept meanwhile, and when
-          the page is opened anew.
+          The part of the app that does this has not come yet; it is asked for again and again. What is entered is kept,
+          also when the page is opened anew.
         </Txt>
       ) : null}
     </View>

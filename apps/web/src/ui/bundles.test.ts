@@ -32,4 +32,13 @@ describe('a page of several files', () => {
     await expect(metro.__loadBundleAsync('/shared.js /page.js')).rejects.toThrow('no server');
     expect(asked).toEqual(['/shared.js']);
   });
+  it('that failed as it was fetched ahead is asked for once more, when what comes before it is there', async () => {
+    const asked: string[] = [];
+    metro.__loadBundleAsync = (address) => {
+      asked.push(address);
+      return asked.length === 2 ? Promise.reject(new Error('of the one fetched ahead')) : Promise.resolve();
+    };
+    await metro.__loadBundleAsync('/shared.js /page.js');
+    expect(asked).toEqual(['/shared.js', '/page.js', '/page.js']);
+  });
 });

@@ -14,9 +14,11 @@ const NAME = `${(globalThis as { __METRO_GLOBAL_PREFIX__?: string }).__METRO_GLO
 const inOrder =
   (bring: Bring): Bring =>
   async (addresses) => {
-    const all = addresses.split(' ');
-    all.slice(1).forEach(fetchAhead);
-    for (const address of all) await bring(address);
+    const [first, ...rest] = addresses.split(' ');
+    rest.forEach(fetchAhead);
+    await bring(first!);
+    // a browser gives the failure of what was fetched ahead once more, without asking the server: after it, it asks
+    for (const address of rest) await bring(address).catch(() => bring(address));
   };
 
 function fetchAhead(address: string): void {
