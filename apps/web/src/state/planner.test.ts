@@ -2,7 +2,7 @@ import type { Job, Plan } from '@steddo/contract';
 import { guestRoom } from '@steddo/samples';
 import { plan } from '@steddo/core';
 import { LIMIT_MS, TooLong, type Patience } from '../worker/plan';
-import { AGAIN, Planner, type Planned } from './planner';
+import { AGAIN, Planner, type Planned, type PlannerParts } from './planner';
 
 const job = guestRoom;
 const heavier: Job = { ...job, screen: { ...job.screen, mass: 40 } };
@@ -26,6 +26,16 @@ function planner(tookHere: number, last?: Plan) {
   });
   return { made, asked, waits, pass: (ms: number) => (now += ms) };
 }
+
+/** One whose core is on its way; `parts` say when it comes. */
+const early = (parts: Pick<PlannerParts, 'here' | 'comes'>, began: () => void = () => undefined) =>
+  new Planner(undefined, {
+    ...parts,
+    first: began,
+    apart: () => Promise.reject(new Error('not asked for')),
+    clock: () => 0,
+    after: () => undefined,
+  });
 
 const rest = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -153,15 +163,11 @@ describe('where a room is planned', () => {
   it('when what does that has come, and then what was asked for last; nobody is given anything before', async () => {
     let come = () => {};
     let there = false;
-    const made = new Planner(undefined, {
-      here: () => (there ? plan : undefined),
-      comes: () => new Promise<void>((resolve) => (come = resolve)),
-      first: () => began.push('first'),
-      apart: () => Promise.reject(new Error('not asked for')),
-      clock: () => 0,
-      after: () => undefined,
-    });
     const [began, heard]: [string[], Planned[]] = [[], []];
+    const made = early(
+      { here: () => (there ? plan : undefined), comes: () => new Promise<void>((resolve) => (come = resolve)) },
+      () => void began.push('first'),
+    );
     expect(made.plan(job, (p) => heard.push(p))).toBeUndefined();
     expect(made.plan(heavier, (p) => heard.push(p))).toBeUndefined();
     expect([began, heard]).toEqual([[], []]);
@@ -174,16 +180,23 @@ describe('where a room is planned', () => {
     expect(began).toEqual(['first']);
   });
 
+  it('of what was asked for last even if that could be had just before the one that waited', async () => {
+    let there = false;
+    const made = early({ here: () => (there ? plan : undefined), comes: () => Promise.resolve() });
+    const heard: Planned[] = [];
+    made.plan(job, (p) => heard.push(p));
+    there = true;
+    expect(made.plan(heavier, () => undefined)).toEqual({ plan: plan(heavier), late: undefined });
+    await rest();
+    expect(heard).toEqual([]);
+  });
+
   it('says why where there will be none at all', async () => {
-    const made = new Planner(undefined, {
+    let there = false;
+    const made = early({
       here: () => (there ? broken : undefined),
       comes: () => Promise.resolve(void (there = true)),
-      first: () => undefined,
-      apart: () => Promise.reject(new Error('not asked for')),
-      clock: () => 0,
-      after: () => undefined,
     });
-    let there = false;
     const broken = () => {
       throw new Error('a mistake');
     };

@@ -92,6 +92,7 @@ export class Planner {
       void this.followEarly({ job, later, fails });
       return last && { plan: last, late: { why: 'working' } };
     }
+    this.early = undefined;
     try {
       return { plan: this.timed(() => here(job)), late: undefined };
     } catch (error) {
@@ -105,8 +106,9 @@ export class Planner {
     this.early = asked;
     if (isWaiting) return;
     await this.parts.comes();
+    // another was asked for since, and could be had at once
+    if (!this.early) return;
     const { job, later, fails } = this.early;
-    this.early = undefined;
     try {
       const planned = this.plan(job, later);
       if (planned) later(planned);
