@@ -2,7 +2,8 @@ import type { Job, Plan } from '@steddo/contract';
 import { guestRoom } from '@steddo/samples';
 import { plan } from '@steddo/core';
 import { LIMIT_MS, TooLong, type Patience } from '../worker/plan';
-import { AGAIN, Planner, type Planned, type PlannerParts } from './planner';
+import { earlyPlanner } from '../testing/earlyPlanner';
+import { AGAIN, Planner, type Planned } from './planner';
 
 const job = guestRoom;
 const heavier: Job = { ...job, screen: { ...job.screen, mass: 40 } };
@@ -26,16 +27,6 @@ function planner(tookHere: number, last?: Plan) {
   });
   return { made, asked, waits, pass: (ms: number) => (now += ms) };
 }
-
-/** One whose core is on its way; `parts` say when it comes. */
-const early = (parts: Pick<PlannerParts, 'here' | 'comes'>, began: () => void = () => undefined) =>
-  new Planner(undefined, {
-    ...parts,
-    first: began,
-    apart: () => Promise.reject(new Error('not asked for')),
-    clock: () => 0,
-    after: () => undefined,
-  });
 
 const rest = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -164,7 +155,7 @@ describe('where a room is planned', () => {
     let come = () => {};
     let there = false;
     const [began, heard]: [string[], Planned[]] = [[], []];
-    const made = early(
+    const made = earlyPlanner(
       { here: () => (there ? plan : undefined), comes: () => new Promise<void>((resolve) => (come = resolve)) },
       () => void began.push('first'),
     );
@@ -182,7 +173,7 @@ describe('where a room is planned', () => {
 
   it('of what was asked for last even if that could be had just before the one that waited', async () => {
     let there = false;
-    const made = early({ here: () => (there ? plan : undefined), comes: () => Promise.resolve() });
+    const made = earlyPlanner({ here: () => (there ? plan : undefined), comes: () => Promise.resolve() });
     const heard: Planned[] = [];
     made.plan(job, (p) => heard.push(p));
     there = true;
@@ -193,7 +184,7 @@ describe('where a room is planned', () => {
 
   it('says why where there will be none at all', async () => {
     let there = false;
-    const made = early({
+    const made = earlyPlanner({
       here: () => (there ? broken : undefined),
       comes: () => Promise.resolve(void (there = true)),
     });

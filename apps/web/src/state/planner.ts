@@ -1,7 +1,8 @@
 import type { Job, Plan } from '@steddo/contract';
 import type { PlanStep } from '@steddo/core';
 import { LIMIT_MS, TooLong, planApart, type Patience } from '../worker/plan';
-import { planning, type PlanHere } from './planning';
+import type { PlanHere } from './planHere';
+import { planning } from './planning';
 
 /** Why a plan is an earlier one: the job cannot be worked out, it still is being, or it took too long at something. */
 export type Late = { why: 'failed' } | { why: 'working' } | { why: 'long'; step: PlanStep };

@@ -1,8 +1,4 @@
-import type { Job, Plan } from '@steddo/contract';
 import { Later } from '../ui/later';
-
-/** Works a room out on the page, keeping what it can from one plan to the next. */
-export type PlanHere = (job: Job) => Plan;
 
 /** What works rooms out: a fifth of all script, which comes after what is needed to enter something. */
 export const planning = new Later(() => import('./planHere'));

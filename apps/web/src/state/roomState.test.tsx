@@ -3,22 +3,12 @@ import { act, render, screen } from '@testing-library/react';
 import type { Job } from '@steddo/contract';
 import { plan } from '@steddo/core';
 import { guestRoom } from '@steddo/samples';
-import { Planner, type PlannerParts } from './planner';
-import type { PlanHere } from './planning';
+import { earlyPlanner } from '../testing/earlyPlanner';
+import type { PlanHere } from './planHere';
 import { RoomProvider, useJob, usePlan, useRoomContext } from './roomState';
 
 const DOINGS = { dispatch: () => [], goTo: () => undefined };
 const KIT = {};
-
-/** A planner whose core is on its way; `parts` say when it comes. */
-const early = (parts: Pick<PlannerParts, 'here' | 'comes'>) =>
-  new Planner(undefined, {
-    ...parts,
-    first: () => undefined,
-    apart: () => new Promise<never>(() => undefined),
-    clock: () => 0,
-    after: () => undefined,
-  });
 
 describe('a part of an open room', () => {
   it('reads a field for the first time as it is now, not as it was when it last drew', () => {
@@ -48,7 +38,7 @@ describe('a part of an open room', () => {
   it('that reads the plan waits for the first one, and its neighbours do not', async () => {
     let come = () => {};
     let here: PlanHere | undefined;
-    const planner = early({ here: () => here, comes: () => new Promise<void>((resolve) => (come = resolve)) });
+    const planner = earlyPlanner({ here: () => here, comes: () => new Promise<void>((resolve) => (come = resolve)) });
     const Said = () => <p>{usePlan((p) => `verdict ${p.verdict}`)}</p>;
     const Mass = () => <p>{useJob((j) => `${j.screen.mass} kg`)}</p>;
     const parts = (
@@ -78,7 +68,7 @@ describe('a part of an open room', () => {
   it('whose room cannot be worked out at all gives up waiting, with the reason', async () => {
     jest.spyOn(console, 'error').mockImplementation(() => undefined);
     let tried = false;
-    const planner = early({
+    const planner = earlyPlanner({
       here: () => (tried ? broken : undefined),
       comes: () => Promise.resolve(void (tried = true)),
     });
