@@ -56,10 +56,10 @@ test('a room is entered before what works it out has come, and nothing false is 
 });
 
 test('what is half typed as the rest comes stays as it is', async ({ page, demo }) => {
-  await putRoom(page, demo, 'half', { ...guestRoom, title: 'Half' });
+  await putRoom(page, demo, 'half-typed', { ...guestRoom, title: 'Half' });
   await bare(page);
   const letGo = await holdRest(page);
-  await page.goto(`${demo.url}/room/half/room`);
+  await page.goto(`${demo.url}/room/half-typed/room`);
   await page.getByTestId('field-room.wall.height').click();
   await page.getByTestId('pad-text').fill('97 1');
   letGo();
@@ -70,7 +70,7 @@ test('what is half typed as the rest comes stays as it is', async ({ page, demo 
   await page.getByTestId('key-done').click();
   await expect(page.getByTestId('field-room.wall.height')).toContainText('97');
   await isSent(page);
-  expect((await savedJob(page, demo, 'half')).job.room.wall.height).toBeCloseTo(97.5 * 25.4, 6);
+  expect((await savedJob(page, demo, 'half-typed')).job.room.wall.height).toBeCloseTo(97.5 * 25.4, 6);
 });
 
 test('what could not be brought is asked for again, and the page says why it waits', async ({ page, demo, watch }) => {

@@ -71,7 +71,7 @@ test('from empty to its holes and one that meets a joint, at phone size', async 
   await traceWall(page, { width: 3700, height: 2450 }, [880, 20], [2720, 1800]);
   await job.thumb.tap(page.getByTestId('zone-z1').getByTestId('choice-masonry'));
   await job.fill('field-room.wall.zones.z1.left', '900');
-  await job.fill('field-room.wall.zones.z1.width', '1800', '0', '1860', '38');
+  await job.fill('field-room.wall.zones.z1.width', '1800', '0', '1900', '38');
 
   await unfold(page, 'centre line');
   await page.getByTestId('centre-rule').getByTestId('choice-object').click();

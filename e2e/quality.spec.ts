@@ -143,7 +143,7 @@ test('rooms that are not ready say what they lack', async ({ page, demo }) => {
   await page.getByTestId('room-attic-snug').scrollIntoViewIfNeeded();
   await expect(page.getByTestId('room-attic-snug')).toContainText('needs 1, and the marks show');
   await page.getByTestId('room-breakfast-bar').scrollIntoViewIfNeeded();
-  await expect(page.getByTestId('room-breakfast-bar')).toContainText('mind');
+  await expect(page.getByTestId('room-breakfast-bar')).toContainText('3 to do');
   await page.goto(`${demo.url}/room/attic-snug/holes`);
   await expect(page.getByTestId('finding-find-the-stud-first')).toBeVisible();
   await expect(page.getByText('No holes yet')).toBeVisible();

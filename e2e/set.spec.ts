@@ -91,8 +91,8 @@ test('a guess from the diagonal is marked until it is measured', async ({ page, 
   ] as const)
     await type(page, field, text);
   await page.getByTestId('choice-200x200').click();
-  // measured; what is left to mind is the insert
-  await expect(page.getByTestId('stage-set')).toHaveAttribute('aria-label', 'Set, mind');
+  // measured; what is left to do is the insert
+  await expect(page.getByTestId('stage-set')).toHaveAttribute('aria-label', 'Set, to do');
   await expect(drawing.getByText('38 wide', { exact: true })).toBeVisible();
 });
 

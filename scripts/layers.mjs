@@ -43,6 +43,9 @@ export const CORE_FOLDERS = {
   recess: [...BASE, 'wall', 'fixing'],
   vehicle: [...BASE, 'fixing', 'arm'],
   bench: [...BASE, 'sight', 'arm', 'reach'],
+  // reads the job and the plan alone; of the primitives it takes the conversions and nothing else (a test says so)
+  check: ['primitives'],
+  ways: [...BASE, 'edit', 'wall', 'fixing', 'arm', 'placement', 'plate', 'load', 'scheme'],
 };
 const ENDS = ['light', 'looks', 'level', 'leads', 'hang', 'special', 'recess', 'vehicle'];
 CORE_FOLDERS.mount = Object.keys(CORE_FOLDERS).filter((f) => !ENDS.includes(f));

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { ROOT, ensureChromium, ensureInstalled, ensureServer, ensureWebApp, say } from './lib.mjs';
 import { MUTATIONS } from './mutations/list.mjs';
 
-/** npm run verify: makes each listed mistake and sees whether a test notices it; then the calibration and the long runs of keeping. */
+/** npm run verify: makes each listed mistake and sees whether a test notices it; then the calibration, the proof of random plans and the long runs of keeping. */
 ensureInstalled();
 const [only] = process.argv.slice(2);
 const wanted = MUTATIONS.filter((m) => only === undefined || m.part === only);
@@ -61,6 +61,15 @@ if (only === undefined || only === 'calibration') {
   say('calibration: ten thousand walls, several minutes');
   calibrated = spawnSync('npx', ['tsx', 'scripts/calibration.ts'], { cwd: ROOT, stdio: 'inherit' }).status === 0;
 }
+let proved = true;
+if (only === undefined || only === 'proof') {
+  say('proof: 20,000 random jobs, half of them never seen before, about two hours');
+  const prove = (from) =>
+    spawnSync('npx', ['tsx', 'scripts/provePlans.ts', '--from', String(from), '--count', '10000'], {
+      ...{ cwd: ROOT, stdio: 'inherit' },
+    }).status === 0;
+  proved = [prove(1), prove(100_000 + Math.floor(Math.random() * 1e9))].every(Boolean);
+}
 let kept = true;
 if (only === undefined || only === 'keeping') {
   say('keeping: 200 tabs ended, 20 browsers and 1,000 servers killed, 20,000 mounts taken in, about forty minutes');
@@ -77,4 +86,4 @@ if (only === undefined || only === 'keeping') {
   const tests = ['e2e/closing.spec.ts', 'e2e/serverKills.spec.ts', 'e2e/files.spec.ts', '--project=phone'];
   kept = spawnSync('npx', ['playwright', 'test', ...tests], { cwd: ROOT, stdio: 'inherit', env }).status === 0;
 }
-process.exit(missed.length === 0 && calibrated && kept ? 0 : 1);
+process.exit(missed.length === 0 && calibrated && proved && kept ? 0 : 1);

@@ -291,7 +291,7 @@ export const MUTATIONS = [
       ['fixing/lagYield.ts', 'Math.max(0, penetration - lag.tipMm / 2)', 'penetration'],
       ['fixing/lagYield.ts', 'return (1 + angleDeg / 360) * straight;', 'return straight;'],
       ['load/groupForces.ts', '...twist(y - p.y)', '...twist(p.y - y)'],
-      ['load/fastenerGroup.ts', 'if (!solid && !oneLine)', 'if (!oneLine)'],
+      ['load/fastenerGroup.ts', 'if (!solid && Math.max', 'if (Math.max'],
       ['load/fastenerGroup.ts', 'const ONE_LINE_MM = 20;', 'const ONE_LINE_MM = 1;'],
       [
         'load/worstLoad.ts',
@@ -555,7 +555,7 @@ export const MUTATIONS = [
       ['twoWalls/footMount.ts', 'count: Math.ceil(wall.fixing.count / 2)', 'count: wall.fixing.count'],
       ['twoWalls/footWall.ts', 'mass: screen.mass * share,', 'mass: screen.mass,'],
       ['twoWalls/cornerFindings.ts', 'const out = outOf(item);', 'const out = 0;'],
-      ['twoWalls/footStances.ts', 'feet.every((foot)', 'feet.some((foot)'],
+      ['twoWalls/footStances.ts', 'feet.every((foot, i)', 'feet.some((foot, i)'],
       ['corner/cornerFeet.ts', "leaf('touch-out', -out,", "leaf('touch-out', out,"],
       [
         'edit/sideWallCommand.ts',
@@ -622,7 +622,7 @@ export const MUTATIONS = [
       ],
       ['recess/boxFindings.ts', 'behind < 0\n', 'behind < -20\n'],
       ['recess/boxFindings.ts', "if (looked.state === 'clear') return undefined;", 'if (hazards) return undefined;'],
-      ['recess/boxFindings.ts', 'if (chance < HOLE_CAUTION) {', 'if (chance < 0.5) {'],
+      ['recess/boxFindings.ts', 'opened ? HOLE_CAUTION : KNOWN_WOOD', 'opened ? 0.5 : KNOWN_WOOD'],
       ['recess/boxFindings.ts', 'return distanceMm < least', 'return distanceMm > least'],
       [
         'recess/boxSteps.ts',
@@ -667,7 +667,7 @@ export const MUTATIONS = [
         'return isTaped(wall, x, y) ? 1 : backingChance(plan.backing, x, y);',
         'return backingChance(plan.backing, x, y);',
       ],
-      ['scheme/schemeFindings.ts', "isVehicle(job) ? 'stop' : 'caution'", "isVehicle(job) ? 'caution' : 'stop'"],
+      ['scheme/schemeFindings.ts', "isVehicle(job) ? 'stop' : 'todo'", "isVehicle(job) ? 'todo' : 'stop'"],
       ['fixing/drillSteps.ts', 'vehicle ? steps.flatMap', '!vehicle ? steps.flatMap'],
       ['instruments/simulated.ts', "on !== misled ? 'backing' : 'hollow'", "on === misled ? 'backing' : 'hollow'"],
     ],

@@ -85,6 +85,8 @@ export const fixing = z.strictObject({
   head: partSize.optional(),
   tension: force.optional(),
   shear: force.optional(),
+  /** Of the kit, where the label does not give its own: the entry that it is taken from. */
+  id: id.optional(),
 });
 
 export const mountType = z.enum(['fixed', 'tilt', 'full-motion', 'corner', 'vehicle', 'monitor-arm', 'recess']);

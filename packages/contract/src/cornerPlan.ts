@@ -15,6 +15,8 @@ const foot = z.strictObject({
   wall: onWall,
   /** Its middle, from the corner. */
   x: num,
+  /** Of a rack: outside or inside of its pivot. */
+  stance: z.enum(['outer', 'inner']).optional(),
   working,
   /** What of the set's weight it carries, 0 to 1, and how far out of its wall that pulls. */
   share: num,

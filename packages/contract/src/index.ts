@@ -79,6 +79,7 @@ export type {
   FitOf,
   FitRule,
   Height,
+  FitLevel,
   Level,
   LevelGroup,
   LevelResult,
@@ -91,6 +92,7 @@ export type {
   Verdict,
   ViewerAngles,
 } from './plan';
+export type { Guess, Obligation, ObligationId } from './checkedPlan';
 export type { Misfit, ScrewCheck, Stack } from './screwPlan';
 export type { ReachPlan, SeatPose } from './reachPlan';
 export type {
@@ -114,6 +116,7 @@ export type {
   HoleInto,
   Remedy,
   Light,
+  LoadCasePlan,
   Loads,
   Part,
   SchemeKind,

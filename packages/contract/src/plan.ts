@@ -6,6 +6,7 @@ import { buildKind, onWall, school, side } from './parts';
 import { roomKind } from './room';
 import { screwCheck, stack } from './screwPlan';
 import { hole, light, loads, remedy, scheme, schemeKind } from './schemePlan';
+import { guess, obligation } from './checkedPlan';
 import { mantelPlan, packing, timberPlan } from './facesPlan';
 import { benchPlan } from './benchPlan';
 import { cornerPlan, sideWallPlan } from './cornerPlan';
@@ -18,7 +19,9 @@ import { type unit, working } from './working';
 /** What follows from a job: the plan file. Lengths mm, forces N, probabilities 0 to 1, angles degrees. */
 
 const num = z.number();
-const level = z.enum(['info', 'caution', 'stop']);
+/** `todo`: nobody has measured, marked or looked at it yet; alone it makes the verdict `caution`. */
+const level = z.enum(['info', 'todo', 'caution', 'stop']);
+const fitLevel = z.enum(['info', 'caution', 'stop']);
 const verdict = z.enum(['go', 'caution', 'stop']);
 
 export const stage = z.enum(['set', 'room', 'mount', 'fit', 'height', 'reach', 'wall', 'holes', 'level', 'hang']);
@@ -36,7 +39,7 @@ export const finding = z.strictObject({
   acknowledged: z.boolean(),
 });
 
-const judgedBy = { ok: z.boolean(), level, margin: num, message: z.string().optional() };
+const judgedBy = { ok: z.boolean(), level: fitLevel, margin: num, message: z.string().optional() };
 /** A rule about one number against its limit. */
 const measuredFit = <R extends string, U extends z.infer<typeof unit>>(rule: R, of: U) =>
   z.strictObject({ rule: z.literal(rule), ...judgedBy, value: num, limit: num, unit: z.literal(of) });
@@ -229,7 +232,13 @@ export const plan = z.strictObject({
   version: z.literal(1),
   title: z.string().optional(),
   verdict,
+  /** How many findings are still to do; absent: none. */
+  todo: z.number().int().positive().optional(),
   findings: z.array(finding),
+  /** What the independent checker read, each with what it needed and what it found. */
+  checked: z.array(obligation).optional(),
+  /** What nobody has measured, how far off it may be, and what of the plan that moves. */
+  guesses: z.array(guess).optional(),
   screen: z.strictObject({
     patternClass: z.string(),
     outline: z.strictObject({ width: num, height: num, guessed: z.boolean() }),
@@ -310,6 +319,7 @@ export const plan = z.strictObject({
 export type Plan = z.infer<typeof plan>;
 export type Finding = z.infer<typeof finding>;
 export type Level = z.infer<typeof level>;
+export type FitLevel = z.infer<typeof fitLevel>;
 export type Verdict = z.infer<typeof verdict>;
 export type Stage = z.infer<typeof stage>;
 export type Fit = z.infer<typeof fit>;

@@ -74,6 +74,8 @@ export const itemKind = z.enum([
   'box',
   'set',
   'device',
+  /** Inside the wall, with a distance of its own. */
+  'flue',
   'other',
 ]);
 
@@ -89,6 +91,8 @@ export const item = z
     depth: length.optional(),
     setMayCover: z.boolean().optional(),
     plateMayCover: z.boolean().optional(),
+    /** Of an outlet: it sits behind the wall's surface, so that a plate may lie over it. */
+    recessed: z.boolean().optional(),
     topThickness: length.optional(),
     /** Of a mantel: a shell that goes over a timber on the wall, and that timber; `diameter` of the holes through it. */
     hollow: z.boolean().optional(),

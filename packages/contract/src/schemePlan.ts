@@ -187,8 +187,32 @@ export const remedy = z.strictObject({
     'pack',
     /** In a corner: so much kept between the set and the walls. */
     'corner-gap',
+    /** A field to be entered: its `path`. */
+    'enter',
+    /** Something to be marked, probed or scanned: `what`, and where. */
+    'evidence',
+    /** The set so much higher, or below 0 lower. */
+    'shift-height',
+    /** Another fastener of the kit, by its id. */
+    'other-fastener',
+    /** Not in this place; whose trade it is. */
+    'not-here',
+    /** Read and said so. */
+    'acknowledge',
   ]),
+  /** The finding that it takes away. */
+  code: z.string().optional(),
   by: z.union([num, z.string()]).optional(),
+  path: z.string().optional(),
+  what: z.enum(['scan-edges', 'probe', 'probe-edge', 'mark-joint', 'trace-sheet', 'look', 'measure']).optional(),
+  x: num.optional(),
+  y: num.optional(),
+  /** Where there is more than one place: each stud. */
+  xs: z.array(num).optional(),
+  wall: onWall.optional(),
+  /** Of a corner: turned so many degrees to the right. */
+  turn: num.optional(),
+  trade: z.enum(['electrician', 'plumber', 'gas', 'builder', 'installer']).optional(),
   result: z.strictObject({ utilisation: num.optional(), verdict: z.enum(['go', 'caution', 'stop']) }),
 });
 
@@ -209,7 +233,30 @@ const fastenerLoad = z.strictObject({
   }),
 });
 
+const line = z.enum(['row', 'plate-edge', 'outermost']);
+
+/** One case that was reckoned: where the set is and who leans on it, and what each fastener has to hold, N. */
+const loadCase = z.strictObject({
+  /** `folded`, `seat`, `passing`, `travel`, or with a hand: `down`, `left`, `right`. */
+  id: z.string(),
+  pose: z.strictObject({ extension: num, yaw: num, x: num, e: num, frontX: num, frontE: num }),
+  handling: z.enum(['none', 'down', 'left', 'right']),
+  duration: num,
+  /** On the road: so many times its weight. */
+  times: num.optional(),
+  /** pullY: by what pulls the top off, pullX: by what pulls a side off; shearX to the right, shearY up. */
+  fasteners: z.array(z.strictObject({ hole: z.string(), pullX: num, pullY: num, shearX: num, shearY: num })),
+});
+
 export const loads = z.strictObject({
+  /** What the plate turns about where its top is pulled off, and where a side is: mm on the wall. */
+  about: z.strictObject({
+    line,
+    y: num.optional(),
+    left: z.strictObject({ line, x: num }).optional(),
+    right: z.strictObject({ line, x: num }).optional(),
+  }),
+  cases: z.array(loadCase),
   /** The pose in which the worst fastener has most to hold; a hand leans on it in `handling`. */
   pose: z.strictObject({ extension: num, yaw: num, x: num, e: num }),
   handling: z.enum(['none', 'down', 'left', 'right']),
@@ -265,6 +312,7 @@ export type SchemePlan = z.infer<typeof scheme>;
 export type SchemeKind = z.infer<typeof schemeKind>;
 export type Remedy = z.infer<typeof remedy>;
 export type Loads = z.infer<typeof loads>;
+export type LoadCasePlan = Loads['cases'][number];
 export type FastenerLoad = Loads['fasteners'][number];
 export type Part = z.infer<typeof part>;
 export type Light = z.infer<typeof light>;

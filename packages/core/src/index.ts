@@ -4,6 +4,13 @@
 export { plan, PLAN_STEPS, type PlanOptions, type PlanStep } from './plan';
 export { newMemory, type Memory } from './memory';
 
+// what proves a plan, by a reader that knows nothing of how it was made
+export { checkPlan } from './check/checkPlan';
+export { unproved } from './check/obligations';
+
+// what a way on from a stop changes
+export { takeWay } from './ways/takeWay';
+
 // numbers as the trade writes them
 export { parseTape, type TapeFault, type TapeReading, type TapeRules } from './primitives/parseTape';
 export { parseAmount, type AmountFault, type AmountReading } from './primitives/parseAmount';
@@ -148,7 +155,6 @@ export type { ToleranceModel } from './tolerance/toleranceModel';
 
 // what holds it
 export { N_PER_POUND } from './fixing/lagTables';
-export { lagKind } from './scheme/remedies';
 export { stockTimber, timberedJob } from './scheme/timberAcross';
 export { kitOf, withKit, type Kit } from './fixing/kit';
 export { policyOf, type FixingPolicy } from './scheme/ways';

@@ -4,6 +4,7 @@ import { newMountMemory, type MountMemory } from './mount/mountMemory';
 import { newReachMemory, type ReachMemory } from './arm/reachModel';
 import { sideWallParts } from './room/wallView';
 import { inferStuds } from './wall/inferStuds';
+import { sheetWall } from './wall/sheetBehind';
 
 /**
  * What one caller keeps from one plan to the next: answers by the identity of what they rest on. A plan is the
@@ -14,6 +15,7 @@ export interface Memory {
   /** Of a corner job. */
   sideWallParts: typeof sideWallParts;
   plateVariants: typeof plateVariants;
+  sheetWall: typeof sheetWall;
   mounts: MountMemory;
   reach: ReachMemory;
 }
@@ -25,6 +27,7 @@ export const newMemory = (): Memory => ({
   inferStuds: memo(inferStuds, WALLS),
   sideWallParts: memo(sideWallParts),
   plateVariants: memo(plateVariants),
+  sheetWall: memo(sheetWall),
   mounts: newMountMemory(),
   reach: newReachMemory(),
 });

@@ -1,4 +1,4 @@
-import type { Finding, Hole, Job, Mount, Plan, Ranked } from '@steddo/contract';
+import type { Finding, Hole, Job, Mount, Placement, Plan, Ranked } from '@steddo/contract';
 import { moves } from './arm/arm';
 import { portraitFindings } from './bench/benchFindings';
 import { benchPart } from './bench/benchPart';
@@ -23,11 +23,13 @@ import { nextLooks } from './looks/nextLook';
 import { newMemory, type Memory } from './memory';
 import { fitContext, type FitContext } from './mount/fitContext';
 import { fitMount } from './mount/fitMount';
+import { withKitLag } from './fixing/kitFixing';
 import { bestPlate } from './mount/plateVariants';
 import { mountFindings } from './mount/mountFindings';
 import { rankMounts } from './mount/rankMounts';
 import { typeAdvice } from './mount/typeAdvice';
-import { acknowledge, finding, verdictOf } from './primitives/findings';
+import { SAME_MM } from './primitives/epsilons';
+import { acknowledge, finding, todoOf, verdictOf } from './primitives/findings';
 import type { Part } from './primitives/part';
 import { present } from './primitives/present';
 import { reachPart } from './reach/reachPart';
@@ -39,6 +41,9 @@ import { mainWallJob } from './room/wallView';
 import { joinedWalls } from './twoWalls/cornerFindings';
 import { cornerHung } from './twoWalls/cornerHung';
 import { footSeen, wallSeen } from './twoWalls/wallSeen';
+import { checkPlan } from './check/checkPlan';
+import { unproved } from './check/obligations';
+import { clearOfJoints } from './scheme/clearOfJoints';
 import { disputeRemedies } from './scheme/disputeRemedies';
 import { remedyPart } from './scheme/remedyPart';
 import { schemePart, type SchemeInput, type SchemeMade } from './scheme/schemePart';
@@ -51,7 +56,10 @@ import { distanceFindings, pictureDistances } from './sight/pictureDistances';
 import { sightFindings } from './sight/sightFindings';
 import { vehiclePart } from './vehicle/vehiclePart';
 import { disputedDrills, onLine, withoutDrills, type Disputed } from './wall/disputedDrills';
-import { readingsOf, type StudsFound } from './wall/inferStuds';
+import { inferStuds, readingsOf, type StudsFound, type WallReadings } from './wall/inferStuds';
+import { memo } from './primitives/memo';
+import { waysOn } from './ways/waysOn';
+import { withSheet } from './wall/sheetBehind';
 import { tapeFirst } from './wall/tapeFirst';
 import { hazardPart, wallPart, type WallSections } from './wall/wallPart';
 
@@ -69,6 +77,7 @@ export const PLAN_STEPS = [
   'remedies',
   'level',
   'day',
+  'proof',
   'looks',
 ] as const;
 export type PlanStep = (typeof PLAN_STEPS)[number];
@@ -80,6 +89,11 @@ export interface PlanOptions {
   nextLook?: boolean;
   /** What the caller keeps from one plan to the next; the plan is the same without. */
   memory?: Memory | undefined;
+  /**
+   * Ways on where something stops: `tried` by planning again, a second of work for files and workers; `offered` as the
+   * parts of the plan find them; `none` while something is only tried.
+   */
+  ways?: 'tried' | 'offered' | 'none' | undefined;
   /** Told what it begins with next; whoever waits can say what took long. */
   watch?: ((step: PlanStep) => void) | undefined;
 }
@@ -87,6 +101,7 @@ export interface PlanOptions {
 /** What is the same for every plan of one call. */
 interface Means {
   mounts: readonly Mount[] | undefined;
+  ways: 'tried' | 'offered' | 'none';
   memory: Memory;
   watch: (step: PlanStep) => void;
 }
@@ -97,20 +112,51 @@ interface Means {
  * job gives nothing for them, and findings for what is lacking. Throws only for a programmer's mistake.
  */
 export function plan(given: Job, options: PlanOptions = {}): Plan {
-  const { mounts, memory = newMemory(), watch = () => undefined } = options;
-  const job = mainWallJob(stagedJob(onePlate(given, memory)));
-  const means: Means = { mounts, memory, watch };
+  const { mounts, memory = newMemory(), ways = 'offered', watch = () => undefined } = options;
+  const job = mainWallJob(withSheet(stagedJob(withKitLag(onePlate(given, memory))), memory.sheetWall));
+  const means: Means = { mounts, memory, ways, watch };
   watch('studs');
   const found = memory.inferStuds(...readingsOf(job));
   const planned = (one: Job): Plan => disputedPlan(one, means) ?? planOf(one, found, means);
-  const made = job.mount?.plates ? bestPlate(job, memory.plateVariants(job.mount), planned) : planned(job);
+  const best = job.mount?.plates ? bestPlate(job, memory.plateVariants(job.mount), planned) : planned(job);
+  watch('proof');
+  const made = withWays(given, proved(given, best), means, readingsOf(job));
   if (!options.nextLook) return made;
   watch('looks');
   const seen = footSeen(wallSeen(job, made, 'main'));
   const next = nextLooks(seen.job, seen.plan, [], found);
   if (!next) return made;
-  const [best] = next.looks;
-  return { ...made, looking: next.looking, ...(best ? { nextLook: best } : {}) };
+  const [first] = next.looks;
+  return { ...made, looking: next.looking, ...(first ? { nextLook: first } : {}) };
+}
+
+/** The plan with the ways on from its stops, each tried; what is planned for that leaves what the caller keeps as it is. */
+function withWays(job: Job, made: Plan, { ways, mounts, memory, watch }: Means, read: WallReadings): Plan {
+  if (ways !== 'tried' || made.verdict !== 'stop') return made;
+  watch('remedies');
+  const other = memo(inferStuds, OTHER_WALLS);
+  const isRead = (r: WallReadings) => r.every((value, i) => value === read[i]);
+  const infer = (...r: WallReadings) => (isRead(r) ? memory.inferStuds(...r) : other(...r));
+  const kept: Memory = { ...memory, inferStuds: infer };
+  const offered = made.remedies ?? [];
+  const remedies = waysOn(job, made, { offered, mounts }, (changed) => plan(changed, { memory: kept, ways: 'none' }));
+  return { ...made, remedies };
+}
+const OTHER_WALLS = 4;
+
+/**
+ * The plan with what proves it: what the checker read, and a stop for each obligation that is open and that nothing in
+ * the plan explains. Without a hole there is no go.
+ */
+function proved(job: Job, made: Plan): Plan {
+  const checked = checkPlan(job, made);
+  const open = unproved(checked, made);
+  const first = open.filter((o, i) => open.findIndex((p) => p.id === o.id) === i);
+  const stops = first.map(({ id, of, needed, found, unit }) =>
+    finding('not-proved', 'stop', 'holes', { obligation: id, subject: of, needed, found, unit }),
+  );
+  const verdict = stops.length > 0 ? 'stop' : made.verdict === 'go' && !made.holes?.length ? 'caution' : made.verdict;
+  return { ...made, verdict, findings: [...stops, ...made.findings], checked };
 }
 
 /** The job with a mount's two brackets as one plate. */
@@ -224,19 +270,19 @@ function planOf(job: Job, found: StudsFound, means: Means): Plan {
   return judged(job, made, made.corner ? joinedWalls(all) : all);
 }
 
-const LEVELS = { stop: 0, caution: 1, info: 2 } as const;
+const LEVELS = { stop: 0, caution: 1, todo: 2, info: 3 } as const;
 
 /** The plan with its findings, worst first, what was acknowledged among them, and its verdict. */
 function judged(job: Job, made: Plan, findings: readonly Finding[]): Plan {
   const all = [...findings, ...guessFinding(job, planWorkings(made, job))];
   const codes = (job.fixing?.acknowledged ?? []).map((a) => a.code);
   const sorted = acknowledge(all, codes).sort((a, b) => LEVELS[a.level] - LEVELS[b.level]);
-  return { ...made, findings: sorted, verdict: verdictOf(sorted) };
+  return { ...made, findings: sorted, verdict: verdictOf(sorted), ...todoOf(sorted) };
 }
 
 function mountPart(job: Job, context: FitContext): Part<Plan['fit']> {
   const { mount } = job;
-  if (!mount) return { findings: [finding('mount-needed', 'caution', 'mount', {})] };
+  if (!mount) return { findings: [finding('mount-needed', 'todo', 'mount', {})] };
   const section = fitMount(mount, job, context);
   const findings = mountFindings(mount, section, job);
   const armHole = job.choices?.armHole;
@@ -363,7 +409,8 @@ type Hung = Pick<
 /** In a corner: what carries it on either wall. */
 function inCornerPart({ job, found, wall, means }: Placing, frame: Frame, spot: Spot) {
   const { yieldTable } = means.memory.mounts;
-  return cornerHung({ job, frame, spot, main: { job, found, wall }, yieldTable }, means.memory);
+  const ways = means.ways !== 'none';
+  return cornerHung({ job, frame, spot, main: { job, found, wall }, yieldTable, ways }, means.memory);
 }
 
 /** With a height that is free: the holes, the set where it hangs from them, its reach and its load. */
@@ -378,7 +425,7 @@ function hungPart(
   const { yieldTable } = memory.mounts;
   const asked: SchemeInput | undefined = mount &&
     plate && { frame: asFramed, mount, plate, found, spot: wished, wall, ranking: ranking ?? [], yieldTable };
-  const scheme: Partial<SchemeMade> = (asked && schemePart(asked)) ?? {};
+  const scheme: Partial<SchemeMade> = (asked && clearOfJoints(asked, schemePart(asked))) ?? {};
   const { spot = wished, plate: on = plate, holes = [], fastening, packing, timber } = scheme;
   const frame: Frame = { ...asFramed, plane: standsOff(job, on?.x.value, spot) };
   const { placement, angles } = hungAt(frame, spot, on);
@@ -397,16 +444,27 @@ function hungPart(
     fastening && holes.length > 0 ? loadsPart({ fastening, holes, model: reach.model, seats, yieldTable }) : undefined;
   const worst = loads?.section ? { worstUtilisation: loads.section.worst } : {};
   watch('remedies');
-  const remedies = asked && remedyPart(asked, { made: scheme, loads: loads?.section, verdict: loads?.verdict });
+  const remedies =
+    asked &&
+    means.ways !== 'none' &&
+    remedyPart(asked, { made: scheme, loads: loads?.section, verdict: loads?.verdict });
   return {
     section: {
       placement,
       marks: marksOf({ frame, spot, plateX: on?.x ?? frame.centreX, holes, ...hangsAt(spot, job) }),
       ...(scheme.section ? { scheme: { ...scheme.section, ...worst } } : {}),
       ...(holes.length > 0 ? { holes } : {}),
-      ...present({ packing, timber, reach: reach.section, bench: bench?.section, loads: loads?.section, remedies }),
+      ...present({
+        packing,
+        timber,
+        reach: reach.section,
+        bench: bench?.section,
+        loads: loads?.section,
+        remedies: remedies || undefined,
+      }),
     },
     findings: [
+      ...offWallFinding(job, placement, scheme.findings),
       ...(scheme.findings ?? plate?.lacking ?? []),
       ...sightFindings(angles, job, frame),
       ...liftOnFindings(job, boxOf(frame, spot)),
@@ -415,4 +473,13 @@ function hungPart(
       ...(loads?.findings ?? []),
     ],
   };
+}
+
+/** A plate beyond the wall's end, whatever else keeps its holes away. */
+function offWallFinding({ room }: Job, { plate }: Placement, said: readonly Finding[] = []): Finding[] {
+  if (!plate || said.some((f) => f.code === 'plate-off-wall')) return [];
+  const byMm = Math.max(-plate.left, plate.right - room.wall.width);
+  return byMm <= SAME_MM
+    ? []
+    : [finding('plate-off-wall', 'stop', 'holes', { byMm, end: plate.left < 0 ? 'left' : 'right' })];
 }

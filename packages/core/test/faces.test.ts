@@ -73,7 +73,8 @@ function twoBuilds({ up, face, packing, bed, upright, stud, doubt = 0 }: Two): J
 
 /** Rows of the test mount are 40 and 160 up. */
 const ROWS = [40, 160] as const;
-const ordinary: Two = { up: 100, face: 38, packing: 38, bed: BOTTOM + 40 - 37.5, upright: 1700, stud: 1800 };
+// the masonry ends there: its top course, 75, is not fixed into, and the lags keep off the joint of the two
+const ordinary: Two = { up: 124, face: 38, packing: 38, bed: BOTTOM + 40 - 37.5, upright: 1700, stud: 1800 };
 
 describe('brick below, panel above', () => {
   const made = plan(twoBuilds(ordinary));
@@ -108,7 +109,7 @@ describe('brick below, panel above', () => {
   it('packs what stands back, as thick as the step, and takes the packing to the parts and to the first step', () => {
     const { plate } = made.placement!;
     expect(made.packing).toEqual([
-      { wall: 'main', left: plate!.left, right: plate!.right, bottom: BOTTOM + 100, top: BOTTOM + 200, thickness: 38 },
+      { wall: 'main', left: plate!.left, right: plate!.right, bottom: BOTTOM + 124, top: BOTTOM + 200, thickness: 38 },
     ]);
     expect(made.scheme!.parts.find((p) => p.what === 'packing')).toMatchObject({
       count: 1,
@@ -138,7 +139,7 @@ describe('brick below, panel above', () => {
   });
   it('a hole in each of two bricks that are not the same as the wall beside it: joints of one part say nothing of another', () => {
     const job = twoBuilds(ordinary);
-    const other: Zone = { ...job.room.wall.zones![0]!, id: 'y', bottom: BOTTOM + 100, top: 2500 };
+    const other: Zone = { ...job.room.wall.zones![0]!, id: 'y', bottom: BOTTOM + 124, top: 2500 };
     const wall = {
       ...job.room.wall,
       zones: [job.room.wall.zones![0]!, { ...other, build: { ...BRICK, masonry: 'stone' } as const }],
@@ -177,7 +178,7 @@ describe('the plane of a plate', () => {
       fc.property(fc.double({ min: -250, max: 350, noNaN: true }), (by) => {
         const { plane, pieces } = at(BOTTOM + by);
         const [low, high] = [BOTTOM + by, BOTTOM + by + 200];
-        const edge = BOTTOM + 100;
+        const edge = BOTTOM + 124;
         const over = high > edge + 1e-6 && low < edge - 1e-6;
         expect(plane.plane).toBe(low < edge - 1e-6 ? 38 : 0);
         expect(plane.unpacked).toBe(over ? 38 : 0);
@@ -203,7 +204,7 @@ const SPREAD = Math.hypot(1.5, 0.7);
 
 describe('the search over walls of two builds', () => {
   const two = fc.record({
-    up: fc.double({ min: 58, max: 142, noNaN: true }),
+    up: fc.double({ min: 110, max: 146, noNaN: true }),
     face: fc.constantFrom(0, 20, 38),
     // beds so that the lower row is somewhere in its course
     bed: fc.double({ min: BOTTOM - 20, max: BOTTOM + 20, noNaN: true }),
@@ -239,7 +240,7 @@ describe('the search over walls of two builds', () => {
       }),
       { seed: 1804, numRuns: 80 },
     );
-    expect(mixed).toBeGreaterThan(40);
+    expect(mixed).toBeGreaterThan(30);
   }, 60_000);
   it('finds the least shift of all plates whose holes are sure, against every whole millimetre tried by hand', () => {
     let compared = 0;

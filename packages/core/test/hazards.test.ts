@@ -74,12 +74,12 @@ describe('zones of what is on the wall', () => {
 });
 
 describe('every planned hole', () => {
-  it('that nobody looked at: mind; in the line of an outlet: mind, by name', () => {
+  it('that nobody looked at is one thing to do; in the line of an outlet by its name', () => {
     const found = plan(withObjects([outlet])).findings;
     // one thing to do, and one finding for it
     expect(found.filter((f) => f.code === 'look-first')).toMatchObject([
       {
-        level: 'caution',
+        level: 'todo',
         values: {
           holes: ['h1', 'h2', 'h3', 'h4'],
           into: ['stud'],
@@ -162,7 +162,7 @@ describe('every planned hole', () => {
 describe('openings and what was felt', () => {
   const box: Item = { id: 'b1', kind: 'box', left: 2300, right: 2660, bottom: 300, top: 740 };
   it('a box to be let in is asked about like a hole', () => {
-    expect(codes(withObjects([box]))).toContain('caution opening-unlooked');
+    expect(codes(withObjects([box]))).toContain('todo opening-unlooked');
     const zoned = plan(withObjects([box, outlet])).findings.find((f) => f.code === 'opening-unlooked')!;
     expect(zoned.values).toMatchObject({ object: 'b1', from: 'o2', what: 'cable' });
     const seen = withObjects([box], {

@@ -366,8 +366,9 @@ describe('stud first', () => {
     const p = plan(
       testJob({ anchors: [strap], evidence: wood, aim: { ...testJob().aim, centre: { on: 'x', x: 1400 } } }),
     );
-    expect(p.findings.find((f) => f.code === 'sheet-behind-board')).toMatchObject({ level: 'caution' });
-    expect((p.holes ?? []).every((h) => h.into !== 'board')).toBe(true);
+    // wood that no studs explain is not drilled before its edges are known
+    expect(p.findings.find((f) => f.code === 'trace-the-sheet')).toMatchObject({ level: 'stop' });
+    expect(p.holes).toBeUndefined();
     // four studs, each met once, are studs
     const studs = [1000, 1406, 1813, 2219].map((x, i): Evidence => ({
       id: `w${i}`,

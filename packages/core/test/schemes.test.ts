@@ -141,7 +141,7 @@ describe('schools over the same arithmetic', () => {
   it('stud first puts nothing into board before somebody has looked for studs', () => {
     const p = plan(kitJob({ evidence: [] }));
     expect(p.holes).toBeUndefined();
-    expect(p.findings.find((f) => f.code === 'find-the-stud-first')).toMatchObject({ level: 'stop' });
+    expect(p.findings.find((f) => f.code === 'find-the-stud-first')).toMatchObject({ level: 'todo' });
   });
   it('lags in one stud carry all weight and pull; the anchors beside it the turning', () => {
     // one stud under the left slots, and hollow under the right ones
@@ -220,10 +220,10 @@ describe('other walls', () => {
     expect(p.loads!.fasteners.every((f) => f.allowableTension === 1300)).toBe(true);
     expect(p.loads!.fasteners.map((f) => f.hole)).toEqual(p.holes!.map((h) => h.id));
     expect(p.loads!.fourfold).toBeCloseTo(1 / p.loads!.worst, 9);
-    // unmarked it is one caution that names what to do, and no percentage
+    // unmarked it is one thing to do, and no percentage
     const blind = plan(job);
     expect(blind.findings.find((f) => f.code === 'mark-a-joint-first')).toMatchObject({
-      level: 'caution',
+      level: 'todo',
       values: { lacking: ['bed', 'upright'] },
     });
     expect(blind.holes!.every((h) => h.unmarked?.length === 2)).toBe(true);

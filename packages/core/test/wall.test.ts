@@ -194,7 +194,7 @@ describe('lead holes', () => {
   it('take the largest stock bit inside it', () => {
     expect(leadBit({ diameter: 6.35, path: '' }, 0.42)!.value).toBeCloseTo((11 / 64) * IN, 9);
   });
-  it('leave the leaflet where it leaves the band, and say so', () => {
+  it('keep the bit of the leaflet where it leaves the band, and say so', () => {
     const base = testMount.walls['timber-stud']!;
     const mount = {
       ...testMount,
@@ -206,7 +206,7 @@ describe('lead holes', () => {
       },
     };
     const p = plan(testJob({ mount }));
-    expect(p.holes![0]!.bit).toBeCloseTo((11 / 64) * IN, 9);
+    expect(p.holes![0]!.bit).toBeCloseTo((3 / 16) * IN, 9);
     expect(p.findings.find((f) => f.code === 'bit-outside-band')!.level).toBe('info');
   });
   it('are as deep as the lag goes, and 5 mm more', () => {
@@ -268,7 +268,9 @@ describe('holes', () => {
       const room = { ...testJob().room, wall: { ...testJob().room.wall, build: { kind } } };
       const p = plan(testJob({ room }));
       expect(p.holes).toBeUndefined();
-      expect(p.findings.find((f) => f.code === 'no-fixing')!.values.kind).toBe(kind);
+      const lacking = p.findings.find((f) => f.code === 'fixing-unknown')!;
+      // it names what has to be entered
+      expect(lacking.values).toMatchObject({ kind, fields: expect.arrayContaining([expect.stringContaining(kind)]) });
       expect(p.verdict).toBe('stop');
     },
   );

@@ -4,6 +4,7 @@ import {
   bitText,
   buildName,
   careLines,
+  checksText,
   certainText,
   cutLine,
   dayStepText,
@@ -24,13 +25,13 @@ import {
   pictureOf,
   readingText,
   resultName,
+  saidWord,
   screwSize,
   setLine,
   shareText,
   skinLine,
   slackText,
   travelText,
-  verdictWord,
   wallTitle,
   wordingFor,
   workingLine,
@@ -81,7 +82,7 @@ const SECTION_MM = 62;
 function jobSheet(sheet: SheetFlow, exported: Exported, say: Wording): void {
   const { job, plan } = exported;
   sheet.title(job.title);
-  sheet.text(`${verdictWord[plan.verdict].toUpperCase()}. ${setLine(job, say)}.`, 'bold');
+  sheet.text(`${saidWord(plan).toUpperCase()}. ${setLine(job, say)}.`, 'bold');
   sheet.text(
     `${job.mount ? `Mount: ${job.mount.name}. ` : 'No mount is picked. '}Wall: ${buildName(job.room.wall.build.kind)}, ${say.length(job.room.wall.width)} wide, ${say.length(job.room.wall.height)} high.`,
   );
@@ -99,7 +100,7 @@ function jobSheet(sheet: SheetFlow, exported: Exported, say: Wording): void {
   parts(sheet, plan, say);
   cautions(sheet, plan, say);
   notes(sheet, job);
-  sheet.small(CAUTION);
+  sheet.small(`${checksText(plan)}. ${CAUTION}`);
 }
 
 /** The three numbers with the sums that made them. */

@@ -7,6 +7,7 @@ import { BOX_SENTENCES } from './boxFindings';
 import { CORNER_SENTENCES } from './cornerFindings';
 import { FACE_SENTENCES } from './faceFindings';
 import { HOLD_SENTENCES } from './holdFindings';
+import { PROOF_SENTENCES } from './proofFindings';
 import { seenName, servedName, wayName } from './looks';
 import { fieldName } from './paths';
 import { capital, rounded, type Wording } from './wording';
@@ -63,6 +64,7 @@ const SENTENCES: Sentences = {
   ...CORNER_SENTENCES,
   ...BENCH_SENTENCES,
   ...BOX_SENTENCES,
+  ...PROOF_SENTENCES,
   'look-first': (v, say) => lookFirstText(v, say),
   'tape-it-first': (v, say) => tapeFirstText(v, say),
   'seen-at-hole': (v) =>

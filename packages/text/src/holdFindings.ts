@@ -49,8 +49,6 @@ export const HOLD_SENTENCES = {
     'Nothing can be said about what this holds: with fasteners in one place and no plate to bear beside them it would turn. Do not hang it like this.',
   'no-rating': (v) =>
     `Nothing is rated: without a pack rating${v.kind === 'lag' ? ' or the thickness of the backing' : ''} there is no answer for a ${fixingName(v.kind)}.`,
-  'no-fixing': (v) =>
-    `Neither the mount nor the kit has a fixing for this wall (${v.kind.replace('-', ' ')}). Enter what the leaflet gives.`,
   'never-in-board': (v) =>
     `A ${fixingName(v.kind)} in hollow board holds at first and then lets go, however many there are. Never.`,
   'lag-off-table': (v) =>

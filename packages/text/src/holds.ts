@@ -2,6 +2,7 @@ import type { DrillStep, Fixing, Hole, Part, Plan, Remedy, SchemeKind, SchemePla
 import { bitText, screwSize } from './bits';
 import { rounded, shareText, type Wording } from './wording';
 import type { FixingPolicy, SetOut } from '@steddo/core';
+import { fieldName } from './paths';
 import { wordOf } from './wordOf';
 
 /** Words for what holds a plate: schemes, fixings, parts, what is done at a hole. */
@@ -71,10 +72,11 @@ export function schemePrice(scheme: SchemePlan, say: Wording): string {
 
 /** One way out as an order: `shift the set 2 in to the right`. */
 export function remedyText(
-  { kind, by = 0 }: Pick<Remedy, 'kind' | 'by'>,
+  way: Omit<Remedy, 'result'>,
   say: Wording,
   nameOf: (id: string) => string = (id) => id,
 ): string {
+  const { kind, by = 0 } = way;
   const mm = typeof by === 'number' ? by : 0;
   const name = nameOf(String(by));
   switch (kind) {
@@ -91,7 +93,7 @@ export function remedyText(
     case 'noggings':
       return `open the board and put noggings ${say.length(mm)} high between the studs, the plate through it into those`;
     case 'other-mount':
-      return `take another mount of this type: ${name}`;
+      return way.by === undefined ? 'choose another mount of this type' : `take another mount of this type: ${name}`;
     case 'poke-edge':
       return `poke to the stud's edge near ${say.length(mm)} from the left, before anything else`;
     case 'other-stud':
@@ -103,9 +105,64 @@ export function remedyText(
     case 'pack':
       return `pack what stands back by ${say.length(mm)}: a straight timber on two small screws that only hold it`;
     case 'corner-gap':
-      return `keep ${say.length(mm)} between the set and both walls: then both feet come over their studs`;
+      return `keep ${say.length(mm)} between the TV and both walls${way.turn === undefined ? '' : `, turned ${Math.abs(way.turn)}° to the ${way.turn > 0 ? 'right' : 'left'}`}: then both feet come over their studs`;
+    case 'shift-height':
+      return `move the TV ${say.length(Math.abs(mm))} ${mm > 0 ? 'up' : 'down'}`;
+    case 'other-fastener':
+      return `use ${name} from your kit`;
+    case 'enter':
+      return `enter ${enteredText(way.path ?? '', say)}`;
+    case 'evidence':
+      return evidenceText(way, say);
+    case 'not-here':
+      return NOT_HERE[way.trade ?? 'builder'];
+    case 'acknowledge':
+      return 'read it, and go on';
     case 'let-go':
       return LET_GO[String(by)] ?? 'let go what was chosen by hand';
+  }
+}
+
+const NOT_HERE: Record<NonNullable<Remedy['trade']>, string> = {
+  electrician: 'not here: have a licensed electrician move the cable, or choose another place',
+  plumber: 'not here: have a plumber move the pipe, or choose another place',
+  gas: 'not here: have a licensed gas fitter move the pipe, or choose another place',
+  builder: 'not here: have a builder put wood in or mend the wall, or choose another place',
+  installer: 'not here: choose another place, or another TV, with the customer',
+};
+
+/** What is asked for: a field by its name, a fastener, a thing of the room. */
+function enteredText(path: string, say: Wording): string {
+  if (/^mount\.walls\.[a-z-]+\.fixing$/.test(path)) return 'the screws from the instructions';
+  if (path === 'room.objects') return 'where the things on the wall are';
+  if (path === 'room.wall.zones') return 'where the other part of the wall begins';
+  if (path === 'room.rules.mantel-clearance') return 'the distance that the stove’s maker asks for';
+  if (path === 'room.rules.flue-clearance') return 'the distance that the flue’s label asks for';
+  if (path === 'room.heat') return 'the temperature, measured again';
+  if (path === 'anchors' || path === 'lags') return 'a longer fastener in your kit';
+  if (path === 'mount.bag.screws') return 'the screw you bought';
+  const thing = /^room\.objects\.([^.]+)$/.exec(path)?.[1];
+  return thing === undefined ? fieldName(path, say) : `a new place for ${say.thing(thing)}`;
+}
+
+/** What to mark, probe, scan or check, and where. */
+function evidenceText({ what, x = 0, xs, y = 0, wall }: Omit<Remedy, 'result'>, say: Wording): string {
+  const places = (xs ?? [x]).map((at) => say.length(at));
+  const at = `${new Intl.ListFormat('en-US').format(places)} from the ${wall && wall !== 'main' ? 'corner' : 'left'}`;
+  switch (what) {
+    case 'scan-edges':
+      return `scan both edges of the stud once more at ${at}`;
+    case 'probe':
+    case 'probe-edge':
+      return `probe for the stud’s edges at ${at}`;
+    case 'mark-joint':
+      return `mark a joint near ${at}`;
+    case 'trace-sheet':
+      return 'mark the four edges of the sheet, and enter its thickness';
+    case 'look':
+      return `check behind the wall on both sides of ${at}, ${say.length(y)} up`;
+    default:
+      return `measure to both studs through the opening, at ${at}`;
   }
 }
 

@@ -1,5 +1,7 @@
 /** Findings, workings, marks and faults as sentences: one place for screen, print and speech. */
 export { bitText, screwSize } from './bits';
+export { CHECKS, checkNumbers } from './proofFindings';
+export { checksText, countText, saidOf, saidWord, type Said } from './verdict';
 export { findingText, measuredName, small, stopText } from './findings';
 export { fitText } from './fits';
 export { amountFaultText, tapeFaultText } from './faults';

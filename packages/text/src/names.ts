@@ -50,7 +50,7 @@ const NEEDS: Record<HeightRule, string> = {
 export const heightRuleNeeds = (rule: HeightRule): string => NEEDS[rule];
 
 export const verdictWord: Record<Verdict, string> = { go: 'go', caution: 'mind', stop: 'stop' };
-export const levelWord: Record<Level, string> = { info: 'note', caution: 'mind', stop: 'stop' };
+export const levelWord: Record<Level, string> = { info: 'note', todo: 'to do', caution: 'mind', stop: 'stop' };
 
 export const stageName: Record<Stage, string> = {
   set: 'Set',
@@ -158,7 +158,8 @@ const ITEMS: Record<ItemKind, string> = {
   stove: 'stove',
   box: 'in-wall box',
   set: 'another screen',
-  device: 'box behind the set',
+  device: 'device behind the TV',
+  flue: 'flue in the wall',
   other: 'something else',
 };
 /** What a thing on the wall is called while nobody has named it. */
@@ -185,6 +186,7 @@ const STEPS: Record<PlanStep, string> = {
   remedies: 'what would help',
   level: 'the level',
   day: 'the day',
+  proof: 'the checks',
   looks: 'where to look next',
 };
 /** What working a room out was busy with: "the reach". */

@@ -37,6 +37,9 @@ const WORDS: Record<string, string> = {
   'aim.schools.above.gap': 'gap above the furniture',
   'aim.schools.bottom-band.from': 'lowest bottom edge',
   'aim.schools.bottom-band.to': 'highest bottom edge',
+  'mount.walls.timber-stud.fixing.diameter': 'lag screw diameter',
+  'mount.walls.timber-stud.fixing.length': 'lag screw length',
+  'mount.walls.timber-stud.fixing.count': 'number of lag screws',
   'mount.plate.thickness': "plate's thickness",
   plate: 'the plate: width, height, slots',
   'plate.slots': 'the slots of the plate, hole to hole and rows',
@@ -77,6 +80,7 @@ export function fieldName(path: string, say: Wording): string {
   if (known) return known;
   const parts = path.split('.');
   const last = parts.at(-1) ?? path;
+  if (path.startsWith('mount.walls.') && parts[3] === 'fixing') return `screw ${last}`;
   const word = LAST[last] ?? last;
   if (path.startsWith('room.viewers.') || path.startsWith('room.objects.'))
     return `${word} of ${say.thing(parts[2] ?? '')}`;

@@ -1,20 +1,14 @@
 import { View } from 'react-native';
-import { verdictWord } from '@steddo/text';
+import { countText, saidWord } from '@steddo/text';
 import { useShown } from '../state/roomState';
 import { Txt } from '../ui/Txt';
 
 /** For who cannot see the drawing: what the room comes to, said once each time that it changes. */
 export function Announced() {
-  const verdict = useShown((s) => s.plan.verdict);
-  const stops = useShown((s) => s.plan.findings.filter((f) => f.level === 'stop' && !f.acknowledged).length);
-  const minds = useShown((s) => s.plan.findings.filter((f) => f.level === 'caution').length);
+  const said = useShown((s) => saidWord(s.plan));
+  const count = useShown((s) => countText(s.plan.findings.filter((f) => !f.acknowledged)));
   const holes = useShown((s) => s.plan.holes?.length ?? 0);
-  const parts = [
-    verdictWord[verdict],
-    stops > 0 ? `${stops} to stop for` : undefined,
-    minds > 0 ? `${minds} to mind` : undefined,
-    holes > 0 ? `${holes} holes` : 'no holes',
-  ];
+  const parts = [said, count === said ? undefined : count, holes > 0 ? `${holes} holes` : 'no holes'];
   return (
     <View
       role="status"

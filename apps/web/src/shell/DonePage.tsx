@@ -13,7 +13,7 @@ import { Action } from '../ui/Action';
 import { usePalette } from '../ui/tokens';
 import { isBeside, type Posture } from '../ui/usePosture';
 import { Txt } from '../ui/Txt';
-import { Verdict } from '../ui/Verdict';
+import { PlanVerdict } from '../ui/Verdict';
 import { Figure } from '../work/Figure';
 import { PicturesLink } from '../work/PicturesLink';
 import { WorkingSheet } from '../work/WorkingSheet';
@@ -38,7 +38,7 @@ function Summary({ id, posture }: { id: string; posture: Posture }) {
     <View style={{ flex: 1, backgroundColor: palette.ground }} testID="done">
       <PageHead title={job.title} back="back to hanging" onBack={() => router.replace(`/room/${id}/hang`)}>
         <View style={{ paddingRight: 12 }}>
-          <Verdict verdict={plan.verdict} />
+          <PlanVerdict plan={plan} />
         </View>
       </PageHead>
       <View style={{ flex: 1, flexDirection: isBeside(posture) ? 'row' : 'column' }}>

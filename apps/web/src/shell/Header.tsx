@@ -1,5 +1,5 @@
 import { Suspense, memo, useState } from 'react';
-import { setLine } from '@steddo/text';
+import { saidOf, saidWord, setLine } from '@steddo/text';
 import { View } from 'react-native';
 import { router } from 'expo-router';
 import type { RoomState } from '../data/rooms';
@@ -7,7 +7,8 @@ import { IconTap } from '../ui/Action';
 import { Tap } from '../ui/Tap';
 import { usePalette } from '../ui/tokens';
 import { Txt } from '../ui/Txt';
-import { Verdict } from '../ui/Verdict';
+import { sameContent } from '../ui/useSame';
+import { Shown } from '../ui/Verdict';
 import { NameDialog } from '../ui/NameDialog';
 import { usePlan, useRoomContext } from '../state/roomState';
 import { RoomSheet } from '../features/kept/RoomSheet';
@@ -70,4 +71,7 @@ export const Header = memo(function Header({ state, wide }: { state: RoomState; 
   );
 });
 
-const RoomVerdict = () => <Verdict verdict={usePlan((p) => p.verdict)} />;
+function RoomVerdict() {
+  const said = usePlan((p) => ({ said: saidOf(p), words: saidWord(p) }), sameContent);
+  return <Shown {...said} />;
+}

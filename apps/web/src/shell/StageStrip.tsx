@@ -71,7 +71,7 @@ function KnownTab(tab: TabProps) {
 }
 
 const stateWord = ({ needs, worst }: StageState): string =>
-  worst === 'stop' ? 'stop' : needs ? 'not done' : worst === 'caution' ? 'mind' : 'done';
+  worst === 'stop' ? 'stop' : needs ? 'not done' : worst === 'caution' ? 'mind' : worst === 'todo' ? 'to do' : 'done';
 
 function Tab({ stage, current, onPress, state }: TabProps & { state?: StageState }) {
   const palette = usePalette();
@@ -99,6 +99,8 @@ function Tab({ stage, current, onPress, state }: TabProps & { state?: StageState
         </Txt>
         {state?.worst === 'stop' ? (
           <VerdictShape verdict="stop" />
+        ) : state?.worst === 'todo' ? (
+          <OpenBox ink={ink} />
         ) : state?.needs === false ? (
           <Icon name="check" size={16} color={ink} />
         ) : null}
@@ -106,6 +108,14 @@ function Tab({ stage, current, onPress, state }: TabProps & { state?: StageState
     </Tap>
   );
 }
+
+/** Something is still to do at a stage: the shape of a to-do in the strip's own ink. */
+const OpenBox = ({ ink }: { ink: string }) => (
+  <svg width={14} height={14} viewBox="0 0 14 14" aria-hidden="true">
+    <rect x={1.5} y={1.5} width={11} height={11} rx={1.5} fill="none" stroke={ink} strokeWidth={1.8} />
+    <path d="M4.500 7h5" stroke={ink} strokeWidth={1.8} />
+  </svg>
+);
 
 /** The divisions of the tape, along its upper edge. */
 function Ticks({ ink, hidden }: { ink: string; hidden: boolean }) {

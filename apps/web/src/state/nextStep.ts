@@ -36,10 +36,8 @@ export function nextStep(current: BuiltStage, job: Job, plan: Plan): NextStep {
   // what it still lacks it shows by itself: the faces are taped through its first cut
   if (current === 'wall' && box > 0) return { to: 'box', left: box };
   if (at < AT_HOLES)
-    return stageState(current, job, plan).worst === 'stop'
-      ? { to: 'here' }
-      : { to: 'stage', stage: onTheWay(current, job, plan) };
-  const stopped = STAGES.filter((s) => stageState(s, job, plan).worst === 'stop' || isMissing(s, job, plan));
+    return holdsUp(current, job, plan) ? { to: 'here' } : { to: 'stage', stage: onTheWay(current, job, plan) };
+  const stopped = STAGES.filter((s) => holdsUp(s, job, plan) || isMissing(s, job, plan));
   if (box > 0 && stopped.every((s) => s === 'wall')) return { to: 'box', left: box };
   const elsewhere = stopped.find((s) => s !== current);
   if (elsewhere) return { to: 'stage', stage: elsewhere };
@@ -63,7 +61,13 @@ function onTheWay(current: BuiltStage, job: Job, plan: Plan): BuiltStage {
   // an arm is looked at where it moves before anything is drilled for it
   if (current === 'height' && plan.reach) return 'reach';
   const ahead = STAGES.slice(STAGES.indexOf(current) + 1, AT_HOLES);
-  return ahead.find((s) => LACKS[s](job, plan) || stageState(s, job, plan).worst === 'stop') ?? 'holes';
+  return ahead.find((s) => LACKS[s](job, plan) || holdsUp(s, job, plan)) ?? 'holes';
+}
+
+/** A stop, or what is still to be found out at a wall that has no holes before. */
+function holdsUp(stage: BuiltStage, job: Job, plan: Plan): boolean {
+  const { worst } = stageState(stage, job, plan);
+  return worst === 'stop' || (worst === 'todo' && stage === 'wall' && !plan.holes);
 }
 
 /** Without these nothing can be drilled; what else is lacking is a guess that shows. */

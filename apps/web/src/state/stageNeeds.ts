@@ -1,4 +1,5 @@
-import type { Job, Plan, Side, Verdict } from '@steddo/contract';
+import type { Job, Plan, Side } from '@steddo/contract';
+import type { Said } from '@steddo/text';
 import { isCorner, moves as mountMoves } from '@steddo/core';
 import { STAGES, type BuiltStage } from './stageIds';
 
@@ -57,7 +58,7 @@ export interface StageState {
   /** Something that this stage is for has not been measured or chosen. */
   needs: boolean;
   /** The worst finding of the stage, if any is more than a note. */
-  worst: Verdict;
+  worst: Said;
 }
 
 /** How far a stage is: what it lacks, and the worst that there is to say about it. */
@@ -66,6 +67,6 @@ export function stageState(stage: BuiltStage, job: Job, plan: Plan): StageState 
   const stop = found.some((f) => f.level === 'stop' && !f.acknowledged);
   return {
     needs: LACKS[stage](job, plan),
-    worst: stop ? 'stop' : found.length > 0 ? 'caution' : 'go',
+    worst: stop ? 'stop' : found.some((f) => f.level !== 'todo') ? 'caution' : found.length > 0 ? 'todo' : 'go',
   };
 }

@@ -16,6 +16,8 @@ export interface Palette {
   onTape: string;
   wood: string;
   go: string;
+  /** What is only to do: no warning, and no go. */
+  todo: string;
   caution: string;
   stop: string;
   onVerdict: string;
@@ -38,6 +40,7 @@ export const light: Palette = {
   onTape: '#25231F',
   wood: '#B98B5A',
   go: '#37653A',
+  todo: '#5A564D',
   caution: '#855500',
   stop: '#9E2A20',
   onVerdict: '#FFFFFF',
@@ -59,6 +62,7 @@ export const dark: Palette = {
   onTape: '#25231F',
   wood: '#C99A68',
   go: '#8CC48F',
+  todo: '#B9B5AA',
   caution: '#E2B04A',
   stop: '#F09184',
   onVerdict: '#1E2225',

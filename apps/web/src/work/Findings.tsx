@@ -1,6 +1,7 @@
 import { Suspense, useState } from 'react';
 import { View } from 'react-native';
 import type { Finding } from '@steddo/contract';
+import { countText, type Said } from '@steddo/text';
 import { FindingNote } from '../ui/FindingNote';
 import { Icon } from '../ui/Icon';
 import { Tap } from '../ui/Tap';
@@ -58,9 +59,9 @@ function FoldedNotes({ stage }: { stage: BuiltStage }) {
   const palette = usePalette();
   const [open, setOpen] = useState(false);
   // what is said is drawn when it is open; folded, only how much there is
-  const { much, stop } = usePlan((p) => {
+  const { much, worst } = usePlan((p) => {
     const here = p.findings.filter((f) => f.stage === stage && f.level !== 'info');
-    return { much: count(here), stop: here.some((f) => f.level === 'stop') };
+    return { much: countText(here), worst: worstOf(here) };
   }, sameContent);
   if (much === '') return null;
   return (
@@ -73,7 +74,7 @@ function FoldedNotes({ stage }: { stage: BuiltStage }) {
         style={{ paddingHorizontal: 16, borderBottomWidth: 1, borderBottomColor: palette.hairline }}
       >
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-          <VerdictShape verdict={stop ? 'stop' : 'caution'} />
+          <VerdictShape verdict={worst} />
           <View style={{ flex: 1 }}>
             <Txt>{much}</Txt>
           </View>
@@ -85,9 +86,6 @@ function FoldedNotes({ stage }: { stage: BuiltStage }) {
   );
 }
 
-function count(findings: readonly Finding[]): string {
-  const stops = findings.filter((f) => f.level === 'stop').length;
-  const minds = findings.length - stops;
-  const parts = [stops > 0 ? `${stops} to stop for` : '', minds > 0 ? `${minds} to mind` : ''];
-  return parts.filter(Boolean).join(', ');
-}
+/** The shape of the worst of them. */
+const worstOf = (findings: readonly Finding[]): Said =>
+  findings.some((f) => f.level === 'stop') ? 'stop' : findings.some((f) => f.level === 'caution') ? 'caution' : 'todo';

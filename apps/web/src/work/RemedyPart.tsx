@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Job, Plan, Remedy } from '@steddo/contract';
-import { applyCommand, lagKind, stockTimber, type Command } from '@steddo/core';
+import { applyCommand, takeWay, type Command } from '@steddo/core';
 import { drillScene } from '@steddo/drawing';
 import { capital, changedHoles, remedyText, shareText } from '@steddo/text';
 import { Drawing } from '../canvas/Drawing';
@@ -12,12 +12,12 @@ import { logMark } from '../state/marks';
 import { usePlanning } from '../state/planning';
 import { useRoomContext } from '../state/roomState';
 
-/** The ways out of a stop, in their order, each with what it comes to and what it would change; nothing is taken before a tap. */
+/** The ways on from a stop, in their order, each with what it comes to and what it would change; nothing is taken before a tap. */
 export function RemedyPart() {
   const { job, plan, late, say } = useRoomContext();
   const [shown, setShown] = useState<string>();
   const { remedies } = plan;
-  const commands = useMemo(() => (remedies ?? []).map((r) => commandFor(r, job, plan)), [remedies, job, plan]);
+  const commands = useMemo(() => (remedies ?? []).map((r) => takeWay(r, job, plan)), [remedies, job, plan]);
   if (!remedies?.length) return null;
   return (
     <View style={{ padding: 12, gap: 14, maxWidth: 640 }} testID="remedies">
@@ -125,44 +125,4 @@ function nameIn(job: Job, plan: Plan, by: string): string {
   const lag = job.lags?.find((l) => l.id === by);
   const mount = plan.ranking?.find((r) => r.id === by);
   return lag?.name ?? mount?.name ?? by;
-}
-
-/** What a tap would change in the job; nothing where it takes more than that. */
-function commandFor({ kind, by }: Remedy, job: Job, plan: Plan): Command | undefined {
-  const wall = job.mount ? lagKind({ job, mount: job.mount }) : job.room.wall.build.kind;
-  const fixing = job.mount?.walls[wall]?.fixing;
-  const path = `mount.walls.${wall}.fixing` as const;
-  switch (kind) {
-    case 'limit-swing':
-      return { do: 'put', path: 'choices.maxAside', value: Math.floor(Number(by)) };
-    case 'more-rows':
-      return { do: 'put', path: `${path}.count`, value: Number(by) };
-    case 'longer-lag': {
-      const lag = job.lags?.find((l) => l.id === by);
-      if (!lag || !fixing) return undefined;
-      const { id: _, name: _n, ...size } = lag;
-      return { do: 'put', path, value: { kind: fixing.kind, count: fixing.count, ...size } };
-    }
-    case 'two-studs':
-      return { do: 'put', path: 'mount.studs.count', value: 2 };
-    case 'shift-set':
-      return plan.placement && { do: 'put', path: 'choices.centreX', value: plan.placement.centre.x + Number(by) };
-    case 'pack':
-      return { do: 'put', path: 'choices.packing', value: Number(by) };
-    case 'corner-gap':
-      return { do: 'put', path: 'choices.cornerGap', value: Number(by) };
-    case 'let-go':
-      return { do: 'drop', path: `choices.${by as 'plateX' | 'armHole' | 'fold'}` };
-    case 'anchors':
-    case 'other-stud':
-      return { do: 'put', path: 'choices.scheme', value: String(by) };
-    case 'timber':
-    case 'noggings': {
-      const stock = job.mount && stockTimber(job.mount, kind === 'timber' ? 'across' : kind);
-      return stock && { do: 'put', path: 'choices.timber', value: stock };
-    }
-    case 'other-mount':
-    case 'poke-edge':
-      return undefined;
-  }
 }

@@ -7,7 +7,7 @@ export interface Listed {
   plan: Plan;
   /** The wall, true and small. */
   sketch: { bounds: Box; shapes: Shape[] };
-  /** The first thing that stops it. */
+  /** The first thing that stops it, or that has to be done before there are holes. */
   stop?: string;
 }
 
@@ -26,7 +26,9 @@ const SHOWN = new Set<Shape['role']>([
 
 export function listedOf(job: Job, plan: Plan): Listed {
   const { bounds, shapes } = roomFace(job, plan, 'none');
-  const stop = plan.findings.find((f) => f.level === 'stop' && !f.acknowledged);
+  const stop =
+    plan.findings.find((f) => f.level === 'stop' && !f.acknowledged) ??
+    (plan.holes ? undefined : plan.findings.find((f) => f.level === 'todo'));
   return {
     plan,
     sketch: { bounds, shapes: shapes.filter((s) => SHOWN.has(s.role)) },

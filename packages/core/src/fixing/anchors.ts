@@ -28,9 +28,29 @@ export function hollowAnchors(build: Build, kit: Kit, infrontMm: number): Fasten
     .filter((a) => isRatedFor(a, build))
     .filter((a) => isHollow(a.kind) && (a.walls?.includes(build.kind) ?? true))
     .filter((a) => Boolean(a.tension && a.shear))
-    .filter((a) => a.board === undefined || Math.abs(a.board - board) <= RATED_BOARD_MM)
+    .filter((a) => a.board === undefined || a.board - board <= RATED_BOARD_MM)
     .filter(
       ({ grip, washer = 0 }) =>
         !grip || (infrontMm + board + washer >= grip.min && infrontMm + board + washer <= grip.max),
     );
 }
+
+/**
+ * Why no hollow-wall anchor of the kit serves a board, where it has some: the first reason that keeps the strongest out.
+ * Undefined where one serves, or the kit has none.
+ */
+export function anchorRefusal(
+  build: Build,
+  mount: Mount,
+  kit: Kit,
+): { code: AnchorRefusal; anchor: Fastener } | undefined {
+  if (bestAnchor(build, mount, kit, 0)) return undefined;
+  const anchor = strongest(
+    kit.anchors.flatMap((a) => fromAnchor(a) ?? []).filter((a) => isHollow(a.kind) && a.tension && a.shear),
+  );
+  if (!anchor) return undefined;
+  if (!isRatedFor(anchor, build)) return { code: 'unrated-on-lath', anchor };
+  const thin = anchor.board !== undefined && anchor.board - boardOf(build) > RATED_BOARD_MM;
+  return { code: thin ? 'rated-for-board' : 'grip-outside', anchor };
+}
+export type AnchorRefusal = 'unrated-on-lath' | 'rated-for-board' | 'grip-outside';

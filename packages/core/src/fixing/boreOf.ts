@@ -61,7 +61,10 @@ export function boreOf(mount: Pick<Mount, 'plate'>, place: FixingAt, front: Fron
               leaf('backing-thickness', solid, 'mm', { path: path('thickness') }),
             ),
           ];
-    return { bit: packBit(place), depth: node('hole-depth', 'min', 'mm', [within, ...most]), penetration };
+    // a thread holds in the sheet alone
+    const thick = solid === undefined ? [] : [leaf('backing-thickness', solid, 'mm', { path: path('thickness') })];
+    const held = thick.length > 0 ? node('engaged', 'min', 'mm', [penetration, ...thick]) : penetration;
+    return { bit: packBit(place), depth: node('hole-depth', 'min', 'mm', [within, ...most]), penetration: held };
   }
   const bit = fastener.kind === 'lag' ? leadBit(fastener, gravityOf(build)) : packBit(place);
   return bit && { bit, depth: leadDepth(fastener, plate, packed), penetration };

@@ -11,7 +11,7 @@ import type { Term } from '../primitives/terms';
 /** Straight out: a lag's withdrawal times the duration factor, or a quarter of its pack's rating. */
 export const pullWorking = (capacity: Capacity, path: string, duration: number): Working =>
   capacity.by === 'rating'
-    ? ratingWorking('pull-held', capacity.ultimate.tension, `${path}.tension`)
+    ? lessOf('pull-held', ratingWorking('pull-held', capacity.ultimate.tension, `${path}.tension`), capacity.less?.pull)
     : node('pull-held', '*', 'N', [
         pullCapacity(WORKINGS, capacity.size, capacity.gravity, capacity.hold.thread),
         leaf('duration', duration, 'ratio'),
@@ -19,8 +19,13 @@ export const pullWorking = (capacity: Capacity, path: string, duration: number):
       ]);
 
 /** In the wall's plane: the governing mode's yield load over its reduction, times the duration factor. */
-export function shearWorking(capacity: Capacity, path: string, angleDeg: number, duration: number): Working {
-  if (capacity.by === 'rating') return ratingWorking('shear-held', capacity.ultimate.shear, `${path}.shear`);
+export function shearWorking(capacity: Capacity, path: string, angleDeg: number, duration: number, edge = 1): Working {
+  if (capacity.by === 'rating')
+    return lessOf(
+      'shear-held',
+      ratingWorking('shear-held', capacity.ultimate.shear, `${path}.shear`),
+      edge * (capacity.less?.shear ?? 1),
+    );
   const input = { ...capacity.input, angleDeg };
   const least = leastYield(input);
   const bearing = leaf('bearing', bearingMpa(input), 'ratio');
@@ -34,6 +39,10 @@ export function shearWorking(capacity: Capacity, path: string, angleDeg: number,
     ...sheetShare(capacity.sheet),
   ]);
 }
+
+/** With what free edges or thin steel leave of it. */
+const lessOf = (label: Term, held: Working, share = 1): Working =>
+  share === 1 ? held : node(label, '*', 'N', [held, leaf('rating-left', share, 'ratio')]);
 
 const sheetShare = (share: number): Working[] => (share < 1 ? [leaf('sheet-share', share, 'ratio')] : []);
 

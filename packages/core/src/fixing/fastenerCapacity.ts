@@ -7,12 +7,13 @@ import { NUMBERS, type Arithmetic } from '../primitives/arithmetic';
 import { lagHold, pullCapacity, type LagHold } from './lagWithdrawal';
 import { boardBears, leastYield, yieldTable, type TimberSide, type YieldInput, type YieldRow } from './lagYield';
 import { SAME_MM } from '../primitives/epsilons';
+import { edgeShares, freeEdges, type EdgeShare } from '../room/freeEdges';
 import { isHollow } from './fixingKinds';
 
 /** A pack's ultimate rating is divided by this. Common practice for hollow-wall and masonry anchors. */
 export const RATING_FACTOR = 4;
 
-/** A pack's rating is for its board; another thickness by more is another rating, mm. Ours. */
+/** A pack's rating is for its board; one thinner by more is another rating, mm. Ours. */
 export const RATED_BOARD_MM = 1;
 
 /** Sheet steel of a plate, and depth of a stud, when nobody has measured them, mm. Ours; 2 x 4, common practice. */
@@ -38,7 +39,14 @@ export type Capacity =
       /** Its least yield at each whole degree, worked out when it is first asked for. */
       yields?: YieldRow;
     }
-  | { by: 'rating'; tension: number; shear: number; ultimate: { tension: number; shear: number } };
+  | {
+      by: 'rating';
+      tension: number;
+      shear: number;
+      ultimate: { tension: number; shear: number };
+      /** What free edges of masonry, or thin steel, take from it; absent: nothing. */
+      less?: { pull: number; shear: number; edges: readonly EdgeShare[] };
+    };
 
 /** Why nothing can be said about what it holds. */
 export type NoCapacity = Extract<
@@ -66,6 +74,8 @@ export interface ScrewSeat extends Fronted {
   timberSide?: TimberSide | undefined;
   at: { x: number; y: number };
   slot: { height: number };
+  /** A wall of metal studs that the mount's label does not name. */
+  unnamedSteel?: boolean;
   /** To the nearest lag in the same stud, mm; infinite for a lone one. */
   apart: number;
 }
@@ -78,11 +88,40 @@ export interface ScrewSeat extends Fronted {
 export function fastenerCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   const { fastener, into } = seat;
   if (headSlips(seat)) return 'head-through-slot';
-  if (into === 'board') return boardCapacity(seat);
+  if (into === 'board' || (into === 'metal-stud' && isHollow(fastener.kind))) return inSteel(seat, boardCapacity(seat));
   if (into === 'masonry' && masonryHold(seat).left < -SAME_MM) return 'masonry-too-short';
   const byPack = seat.vehicle || (into === 'backing' && Boolean(fastener.tension && fastener.shear));
-  return fastener.kind === 'lag' && !byPack ? lagCapacity(seat) : rated(fastener);
+  if (fastener.kind === 'lag' && !byPack) return lagCapacity(seat);
+  return into === 'masonry' ? nearEdges(seat, rated(fastener)) : rated(fastener);
 }
+
+/** On metal studs that the label does not name half of it, in the flanges as in the board between them. Assumption. */
+const STEEL_SHARE = 0.5;
+
+function inSteel(seat: ScrewSeat, capacity: Capacity | NoCapacity): Capacity | NoCapacity {
+  if (!seat.unnamedSteel || typeof capacity === 'string' || capacity.by === 'lag') return capacity;
+  const less = { pull: STEEL_SHARE, shear: STEEL_SHARE, edges: [] };
+  return { ...capacity, tension: capacity.tension * STEEL_SHARE, shear: capacity.shear * STEEL_SHARE, less };
+}
+
+/** A rating in masonry with what the free edges about it leave: of the pull always, of the shear towards each of them. */
+function nearEdges(seat: ScrewSeat, capacity: Capacity | NoCapacity): Capacity | NoCapacity {
+  if (typeof capacity === 'string' || capacity.by === 'lag') return capacity;
+  const { wall, things = [], at } = seat;
+  const edges = edgeShares(freeEdges(wall, things, at.x, at.y), masonryHold(seat).have);
+  if (edges.length === 0) return capacity;
+  const pull = edges.reduce((share, e) => share * e.pull, 1);
+  return { ...capacity, tension: capacity.tension * pull, less: { pull, shear: 1, edges } };
+}
+
+/** What a fastener's shear is left of where it points at free edges: to the right and up, N. */
+export const edgeShare = (capacity: Capacity, right: number, up: number): number =>
+  capacity.by === 'rating' && capacity.less
+    ? capacity.less.edges.reduce((share, e) => (e.x * right + e.y * up > TOWARDS_N ? share * e.shear : share), 1)
+    : 1;
+
+/** Less than this points nowhere, N: rounding. */
+const TOWARDS_N = 1e-6;
 
 /** A rating in masonry is taken to be for so many of its screw's diameters in the unit. Ours. */
 const MASONRY_DIAMETERS = 5;
@@ -117,7 +156,8 @@ function boardCapacity(seat: ScrewSeat): Capacity | NoCapacity {
   const { board, packing, build } = overAt(seat, at);
   if (build.state === 'patched' || build.state === 'wet' || board <= 0) return 'board-unsound';
   if (!isRatedFor(fastener, build)) return 'unrated-on-lath';
-  if (fastener.board !== undefined && Math.abs(fastener.board - board) > RATED_BOARD_MM) return 'rated-for-board';
+  // thicker board than the pack was tested in is on the safe side, as far as the grip goes
+  if (fastener.board !== undefined && fastener.board - board > RATED_BOARD_MM) return 'rated-for-board';
   const clamped = board + packing + plateMm + (fastener.washer ?? 0);
   const { grip } = fastener;
   if (grip && (clamped < grip.min - SAME_MM || clamped > grip.max + SAME_MM)) return 'grip-outside';

@@ -9,12 +9,14 @@ export interface Kit {
 
 /**
  * A job with the crew's kit where it has none of its own, list by list: put in once, when the job is opened, so
- * that nothing can be planned without it. The same job where it brings all three.
+ * that nothing can be planned without it. The same job where it brings all three. A kit that nobody has `entered`, the
+ * demo's, leaves its lags a guess: no mount is screwed on with them unasked.
  */
-export function withKit(job: Job, crew: CrewKit): Job {
+export function withKit(job: Job, crew: CrewKit, entered = true): Job {
   const { anchors = crew.anchors, lags = crew.lags, bits = crew.bits } = job;
   if (anchors === job.anchors && lags === job.lags && bits === job.bits) return job;
-  return { ...job, ...(anchors ? { anchors } : {}), ...(lags ? { lags } : {}), ...(bits ? { bits } : {}) };
+  const guessed = entered || lags === job.lags ? {} : { guessed: [...(job.guessed ?? []), 'lags'] };
+  return { ...job, ...(anchors ? { anchors } : {}), ...(lags ? { lags } : {}), ...(bits ? { bits } : {}), ...guessed };
 }
 
 /** The kit that a job is planned with. */
@@ -46,8 +48,9 @@ export interface Fastener {
 export const fromMount = (mount: Mount, kind: Build['kind']): Fastener | undefined => {
   const fixing = mount.walls[kind]?.fixing;
   if (!fixing) return undefined;
-  const { pilot, ...rest } = fixing;
-  return { ...rest, hole: pilot, path: `mount.walls.${kind}.fixing` };
+  const { pilot, id, ...rest } = fixing;
+  const from = id === undefined ? { path: `mount.walls.${kind}.fixing` } : { id, path: `lags.${id}` };
+  return { ...rest, hole: pilot, ...from };
 };
 
 /** An anchor of the kit; without a bolt's diameter it cannot be put through a slot and is left out. */

@@ -32,14 +32,13 @@ export const inBand = (bitMm: number, band: Band): boolean =>
   bitMm >= band.fromMm - BAND_SLACK_MM && bitMm <= band.toMm + BAND_SLACK_MM;
 
 /**
- * The bit for a lag's lead hole: the leaflet's where it lies in the band, or else the largest stock bit not
- * above the band and the root. A 1/4 in lag without a leaflet: 11/64 in (4.366 mm). Undefined when no stock
+ * The bit for a lag's lead hole: the leaflet's where it gives one, or else the largest stock bit not above the band
+ * and the root. A 1/4 in lag without a leaflet: 11/64 in (4.366 mm). Undefined when no stock
  * bit fits.
  */
 export function leadBit(lag: Pick<Fastener, 'diameter' | 'hole' | 'path'>, gravity: number): Working | undefined {
   const band = leadBand(lag.diameter, gravity);
-  if (lag.hole !== undefined && inBand(lag.hole, band))
-    return leaf('leaflet-bit', lag.hole, 'mm', { path: `${lag.path}.pilot` });
+  if (lag.hole !== undefined) return leaf('leaflet-bit', lag.hole, 'mm', { path: `${lag.path}.pilot` });
   const most = Math.min(band.toMm, lagSizeOf(lag.diameter)?.rootMm ?? Infinity);
   const bit = STOCK_BITS_MM.filter((b) => b <= most + SAME_MM && b >= band.fromMm - SAME_MM).at(-1);
   return bit === undefined ? undefined : leaf('stock-bit', bit, 'mm');

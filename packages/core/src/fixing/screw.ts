@@ -12,4 +12,6 @@ export interface Screw {
   chance: number;
   /** Of the studs found; only for a screw into one. */
   stud?: number;
+  /** A pilot met wood there and nobody knows how near the stud's edge is. */
+  edgeOpen?: boolean;
 }

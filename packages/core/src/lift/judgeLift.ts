@@ -1,4 +1,4 @@
-import type { Job, Level, Mount, Working } from '@steddo/contract';
+import type { FitLevel, Job, Mount, Working } from '@steddo/contract';
 import { moves } from '../arm/arm';
 import { leadWay } from '../arm/leadWays';
 import { leaf, node } from '../primitives/working';
@@ -32,7 +32,7 @@ export interface JudgedLift {
   people: 1 | 2;
   /** Mass over what so many may lift; absent where an end is out of anybody's reach. */
   index?: Working;
-  level: Level;
+  level: FitLevel;
   /** How high the hands are where it begins and where it ends, mm. */
   hands: { from: number; to: number };
 }
@@ -81,10 +81,18 @@ export function judgeLift(job: Job, mount: Mount, lift: Lift): JudgedLift {
   return { limit, mass, people, hands, index, level };
 }
 
-/** What of the mount is on the set when it is lifted: its moving part, the whole of one that does not move. */
+/**
+ * What of the mount is on the set when it is lifted: what moves with it, where somebody has said it; else half of a
+ * mount that stays where it is, as a guess, and all of an arm.
+ */
 function bracketsOf(mount: Mount): Working {
   const { movingMass, mass } = mount;
-  if (movingMass !== undefined && moves(mount))
-    return leaf('brackets-mass', movingMass, 'kg', { path: 'mount.movingMass' });
-  return leaf('brackets-mass', mass ?? BRACKETS_KG, 'kg', { path: 'mount.mass', guess: mass === undefined });
+  if (movingMass !== undefined) return leaf('brackets-mass', movingMass, 'kg', { path: 'mount.movingMass' });
+  const whole = leaf('brackets-mass', mass ?? BRACKETS_KG, 'kg', { path: 'mount.mass', guess: mass === undefined });
+  if (moves(mount)) return whole;
+  const share = leaf('brackets-share', BRACKETS_SHARE, 'ratio', { path: 'mount.movingMass', guess: true });
+  return node('brackets-mass', '*', 'kg', [whole, share]);
 }
+
+/** Of a fixed or tilt mount what goes up with the set. Assumption. */
+const BRACKETS_SHARE = 0.5;

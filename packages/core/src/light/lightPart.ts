@@ -10,7 +10,7 @@ import { WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
 import { leaf, minus, node } from '../primitives/working';
-import { onMainWall } from '../room/roomThings';
+import { isClearOfThings, onMainWall } from '../room/roomThings';
 import { isVehicle } from '../room/roomKind';
 import { wallAt } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
@@ -72,7 +72,9 @@ function lightOf(job: Job, found: StudsFound, kit: Kit, thing: Item): { light: L
     node('light-moment', '*', 'Nmm', [weight, out]),
     node('lever-count', '*', 'mm', [lever, n]),
   ]);
-  const at = placesOf(thing, count, y, found);
+  const things = onMainWall(job.room.objects);
+  const isClear = (x: number) => isClearOfThings(things, { x, y }, LIGHT_HOLE_MM, thing.id);
+  const at = placesOf(thing, count, y, found, isClear);
   const choices = choicesFor({ job, kit, thing, tension, shear, at, heavy: mass > LIGHT_KG, y });
   const best = choices[0];
   // the work goes on with a thing that hangs too heavy: it is a caution of its own, and nothing of the set's
@@ -89,14 +91,33 @@ function lightOf(job: Job, found: StudsFound, kit: Kit, thing: Item): { light: L
       shear,
       verdict: best === undefined ? 'stop' : ok && sure ? 'go' : 'caution',
     },
-    findings: findingsFor(thing, mass, best, wallAt(job.room.wall, at[0]!.x, y).build.state),
+    findings: [
+      ...findingsFor(thing, mass, best, wallAt(job.room.wall, at[0]!.x, y).build.state),
+      ...(at.every((a) => isClear(a.x))
+        ? []
+        : [finding('thing-at-holes', 'caution', 'holes', { objects: [thing.id] })]),
+    ],
   };
 }
 
+/** No hole for a light thing is wider, and beside what is in the wall another place is tried so far on, mm. Ours. */
+const LIGHT_HOLE_MM = 16;
+const ASIDE_STEP_MM = 5;
+
 /** Evenly along the thing, with half a step left at its ends. */
-function placesOf({ left, right }: Item, count: number, y: number, { chances }: StudsFound): Light['at'] {
+function placesOf(
+  { left, right }: Item,
+  count: number,
+  y: number,
+  { chances }: StudsFound,
+  isClear: (x: number) => boolean,
+): Light['at'] {
   return Array.from({ length: count }, (_, i) => {
-    const x = left + ((right - left) * (i + 0.5)) / count;
+    const wanted = left + ((right - left) * (i + 0.5)) / count;
+    // beside what is in the wall there, within its own share of the thing
+    const room = (right - left) / count / 2;
+    const steps = Array.from({ length: Math.floor(room / ASIDE_STEP_MM) + 1 }, (_, k) => k * ASIDE_STEP_MM);
+    const x = steps.flatMap((by) => [wanted + by, wanted - by]).find(isClear) ?? wanted;
     return {
       x,
       y,

@@ -39,6 +39,7 @@ export function besideForces<N>(
   return {
     ...lags,
     tension: [...lags.tension, ...anchors.map(() => a.leaf('nothing', 0, 'N'))],
+    pulls: [...lags.pulls, ...anchors.map(() => ({}))],
     shear: [...group.points.map(() => upright(lagUp)), ...anchors.map(() => upright(anchorUp))],
   };
 }

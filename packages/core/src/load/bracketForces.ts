@@ -61,6 +61,7 @@ export function bracketForces<N>(
       forces.map(({ f }) => f.over),
     ),
     tension: of((f, k) => f.tension[k]!),
+    pulls: of((f, k) => f.pulls[k]!),
     shear: of((f, k) => f.shear[k]!),
   };
 }

@@ -11,6 +11,7 @@ import {
 import type { Screw } from '../fixing/screw';
 import { bracketsAt } from '../room/bracketPlate';
 import { overAt } from '../room/wallAt';
+import { isUnnamedSteel } from '../room/wallKinds';
 import { middleOf, type FastenerGroup } from './fastenerGroup';
 import type { Fastening } from './fastening';
 import { labelCovers } from './labelCover';
@@ -50,6 +51,7 @@ export function carryingOf(fastening: Fastening): Carrying | { code: NoCapacity;
       slot: opening,
       apart,
       timberSide: timber,
+      ...(isUnnamedSteel(mount, overAt(front, screw).build) ? { unnamedSteel: true } : {}),
     };
     const capacity = fastenerCapacity(seat);
     if (typeof capacity === 'string') return { code: capacity, seat };
@@ -126,7 +128,8 @@ export function checkFastening(
   const left = posesLeft(fastening.hung.job, poses, carrying);
   const worst = worstLoad(loadCaseOf(fastening.hung, carrying), left, table);
   if (!worst) return { ok: false, code: 'load-unknown' };
-  return { ok: true, carrying, worst, verdict: loadVerdict(worst, () => labelCovers(fastening)) };
+  const verdict = loadVerdict(worst, () => labelCovers(fastening), mostOf(fastening));
+  return { ok: true, carrying, worst, verdict };
 }
 
 /** Where something holds the arm, no pose is further aside than that. */
@@ -139,7 +142,13 @@ export function posesLeft({ choices }: Job, poses: readonly LoadPose[], { at }: 
  * Go to 1; a caution above, as far as a maker's label that covers it may carry it in every case; else a stop, which
  * no acknowledgement lifts.
  */
-export function loadVerdict({ utilisation, each }: WorstLoad, covered: () => boolean): Verdict {
-  if (utilisation <= 1) return 'go';
-  return Math.max(...each.beyond) <= 1 && covered() ? 'caution' : 'stop';
+export function loadVerdict({ utilisation, each }: WorstLoad, covered: () => boolean, most = 1): Verdict {
+  if (utilisation <= most) return 'go';
+  return most === 1 && Math.max(...each.beyond) <= 1 && covered() ? 'caution' : 'stop';
 }
+
+/** Where a stud's edge is open beside a screw no more than this of what it holds is taken, and no label counts. Assumption. */
+export const EDGE_OPEN_MOST = 0.67;
+
+/** What of its limit a fastening may take. */
+export const mostOf = ({ screws }: Fastening): number => (screws.some((s) => s.edgeOpen) ? EDGE_OPEN_MOST : 1);

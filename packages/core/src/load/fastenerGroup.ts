@@ -34,13 +34,31 @@ export type Pulled = 'up' | 'left' | 'right';
  */
 const ONE_LINE_MM = 20;
 
-/** Each fastener above the line that the plate turns about, or to one side of it, mm; undefined where there is none. */
-export function leverArms({ points, pulling = [], plate, solid }: FastenerGroup, pulled: Pulled): number[] | undefined {
-  const along = [...points, ...pulling].map((p) => (pulled === 'up' ? p.y : pulled === 'left' ? -p.x : p.x));
+/** What a plate turns about: its lowest row, its edge, or its outermost line of fasteners; and where that is, mm. */
+export interface TurnsAbout {
+  line: 'row' | 'plate-edge' | 'outermost';
+  at: number;
+}
+
+/** The line itself, in the wall's own axes: height for the top, x for a side. Undefined where there is none. */
+export function turnsAbout(
+  { points, pulling = [], plate, solid }: FastenerGroup,
+  pulled: Pulled,
+): TurnsAbout | undefined {
+  const sign = pulled === 'left' ? -1 : 1;
+  const along = [...points, ...pulling].map((p) => (pulled === 'up' ? p.y : sign * p.x));
   const outer = Math.min(...along);
-  const oneLine = Math.max(...along) - outer < ONE_LINE_MM;
-  if (!solid && !oneLine) return along.map((a) => a - outer);
+  if (!solid && Math.max(...along) - outer >= ONE_LINE_MM)
+    return { line: pulled === 'up' ? 'row' : 'outermost', at: sign * outer };
   if (!plate) return undefined;
-  const edge = pulled === 'up' ? plate.bottom : pulled === 'left' ? -plate.right : plate.left;
-  return along.map((a) => Math.max(0, a - edge));
+  return { line: 'plate-edge', at: pulled === 'up' ? plate.bottom : pulled === 'left' ? plate.right : plate.left };
+}
+
+/** Each fastener above the line that the plate turns about, or to one side of it, mm; undefined where there is none. */
+export function leverArms(group: FastenerGroup, pulled: Pulled): number[] | undefined {
+  const about = turnsAbout(group, pulled);
+  if (!about) return undefined;
+  const sign = pulled === 'left' ? -1 : 1;
+  const along = (p: { x: number; y: number }) => (pulled === 'up' ? p.y : p.x);
+  return [...group.points, ...(group.pulling ?? [])].map((p) => Math.max(0, sign * (along(p) - about.at)));
 }

@@ -1,6 +1,7 @@
 import type { Arithmetic } from '../primitives/arithmetic';
 import { leverArms, middleOf, type FastenerGroup, type Pulled } from './fastenerGroup';
 import { SAME_MM } from '../primitives/epsilons';
+import { present } from '../primitives/present';
 import type { Term } from '../primitives/terms';
 
 /** One force on the set: N down and, where a hand pushes, N to the right; mm from the fasteners' middle and out of the wall. */
@@ -18,6 +19,8 @@ export interface GroupForces<N> {
   /** Pulls the top off the wall. */
   over: N;
   tension: N[];
+  /** The parts of the pull: of what pulls the top off, and of what pulls a side off; absent: nothing. */
+  pulls: { over?: N; swing?: N }[];
   /** In the wall's plane: to the right (absent: nothing), up, and both together. */
   shear: { right?: N; up: N; size: N }[];
 }
@@ -90,12 +93,17 @@ export function groupForces<N>(
     const right = sum('shear-right', 'N', across);
     return { right, up, size: a.node('shear', 'hypot', 'N', [right, up]) };
   };
+  const pulls = [...points, ...pulling].map((_, i) => ({
+    over: pullOver('pull-over', i)[0],
+    swing: pullSwing('pull-swing', i)[0],
+  }));
   return {
     down,
     over,
-    tension: [...points, ...pulling].map((_, i) =>
-      sum('pull', 'N', [...pullOver('pull-over', i), ...pullSwing('pull-swing', i)]),
+    tension: pulls.map(({ over: top, swing: aside }) =>
+      sum('pull', 'N', [...(top === undefined ? [] : [top]), ...(aside === undefined ? [] : [aside])]),
     ),
+    pulls: pulls.map(present),
     shear: [
       ...points.map((p) => sheared(p)),
       ...pulling.map(() => ({ up: a.leaf('nothing', 0, 'N'), size: a.leaf('nothing', 0, 'N') })),

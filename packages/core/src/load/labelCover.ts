@@ -30,6 +30,6 @@ export function labelCovers({ hung, plate, front, carrying, pulling, beside }: F
     apart.every((a) => a >= minSpacing - SPACING_SLACK_MM && a <= maxSpacing + SPACING_SLACK_MM) &&
     boards.every((b) => b <= (label.maxBoard ?? Infinity)) &&
     carrying.every((s) => overAt(front, s).packing === 0) &&
-    carrying.every((s) => s.chance >= HOLE_GO)
+    carrying.every((s) => s.chance >= HOLE_GO && !s.edgeOpen)
   );
 }

@@ -3,7 +3,14 @@ import { moves } from '../arm/arm';
 import type { Hung } from '../arm/hung';
 import type { ReachModel } from '../arm/reachModel';
 import { pullWorking, shearWorking } from '../fixing/capacityWorkings';
-import { durationOf, exactShear, utilisation, type Capacity, type YieldTable } from '../fixing/fastenerCapacity';
+import {
+  durationOf,
+  edgeShare,
+  exactShear,
+  utilisation,
+  type Capacity,
+  type YieldTable,
+} from '../fixing/fastenerCapacity';
 import { packingOf } from '../fixing/leadHole';
 import { WORKINGS } from '../primitives/arithmetic';
 import { finding } from '../primitives/findings';
@@ -11,6 +18,7 @@ import { leaf, node, sum } from '../primitives/working';
 import { forcesOf } from './besideForces';
 import { checkFastening, loadCaseOf, posesLeft, type Carrying, type Checked } from './checkFastening';
 import type { Fastening } from './fastening';
+import { aboutOf, loadCases } from './loadCases';
 import { heldWithin, reachablePoses, TRAVEL_TIMES, type LoadPose } from './loadPoses';
 import { onRoad, pulledBy, pushesOf, weightsOf, type PushPose } from './setPushes';
 import { swingLimit, type SwingLimit } from './swingLimit';
@@ -72,12 +80,12 @@ function loadsOf(
   const forces = forceWorkings(hung, carrying, worst);
   const fasteners = carrying.screws.map((screw, i): FastenerLoad => {
     const capacity = carrying.capacities[i]!;
-    const { tension: pull, shear: across, angleDeg } = worst.forces[i]!;
+    const { tension: pull, shear: across, angleDeg, right, up } = worst.forces[i]!;
     const { path } = screw.fastener;
     const tension = forces.tension[i]!;
     const shear = forces.shear[i]!.size;
     const allowableTension = pullWorking(capacity, path, worst.duration);
-    const allowableShear = shearWorking(capacity, path, angleDeg, worst.duration);
+    const allowableShear = shearWorking(capacity, path, angleDeg, worst.duration, edgeShare(capacity, right, up));
     const may = { tension: allowableTension, shear: allowableShear };
     const share = utilisation(WORKINGS, capacity.by, { tension, shear }, may);
     return {
@@ -91,6 +99,13 @@ function loadsOf(
       workings: { tension, shear, allowableTension, allowableShear, utilisation: share },
     };
   });
+  const cases = loadCases(
+    hung,
+    carrying,
+    poses,
+    worst,
+    fasteners.map((f) => f.hole),
+  );
   const place = (f: FastenerLoad) => holes.findIndex((h) => h.id === f.hole);
   fasteners.sort((a, b) => place(a) - place(b));
   const most = Math.max(...fasteners.map((f) => f.utilisation));
@@ -104,6 +119,8 @@ function loadsOf(
     utilisation,
   }));
   return {
+    about: aboutOf(carrying),
+    cases,
     pose: { extension: worst.pose.extension, yaw: worst.pose.yaw, x: worst.pose.x, e: worst.pose.standoff },
     handling: worst.handling,
     duration: worst.duration,

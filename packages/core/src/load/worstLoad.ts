@@ -1,6 +1,7 @@
 import type { Mount, Screen } from '@steddo/contract';
 import {
   durationOf,
+  edgeShare,
   reductionAt,
   shearCapacity,
   utilisation,
@@ -41,13 +42,22 @@ export interface WorstLoad {
   /** The duration factor of that case. */
   duration: number;
   /** Of each fastener, N. */
-  forces: { tension: number; shear: number; angleDeg: number }[];
+  forces: { tension: number; shear: number; angleDeg: number; right: number; up: number }[];
   /** The most with nobody's hand on it, and with one (absent: nobody pushes it about). */
   standing: number;
   leaned?: number;
   /** The most on the road, folded; absent where nobody drives it. */
   travel?: number;
   each: PoseShares;
+  /** For each hand, and for none, the pose that asks most with it. */
+  extremes: LoadCaseAt[];
+}
+
+/** One case: a pose with what a hand does to it. */
+export interface LoadCaseAt {
+  pose: LoadPose;
+  handling: Handling;
+  duration: number;
 }
 
 /** A rating carries this much above the tables for timber, never more, and leaves this much to first yield. Ours. */
@@ -84,11 +94,13 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
   const each: PoseShares = { use: poses.map(() => 0), beyond: poses.map(() => 0) };
   let [standing, leaned, travel] = [0, 0, 0];
   let worst: { utilisation: number; pose: number; by: (typeof held)[number] } | undefined;
+  const most = held.map(() => ({ use: -1, pose: 0 }));
   for (let i = 0; i < poses.length; i++)
-    for (const by of held) {
+    for (const [k, by] of held.entries()) {
       const onTheRoad = poses[i]!.travel !== undefined;
       if (onTheRoad && by.handling !== 'none') continue;
       const use = mostAt(by.shares, i);
+      if (use > most[k]!.use) most[k] = { use, pose: i };
       if (onTheRoad) travel = use;
       else if (by.handling === 'none') standing = Math.max(standing, use);
       else leaned = Math.max(leaned, use);
@@ -100,18 +112,24 @@ export function worstLoad(load: LoadCase, poses: readonly LoadPose[], table?: Yi
   const { pose: i, by } = worst;
   const forces = by.forces.tension.map((tension, k) => {
     const shear = by.forces.shear[k]!;
-    return { tension: laneAt(tension, i), shear: laneAt(shear.size, i), angleDeg: grainAt(shear, i) };
+    const [right, up] = [laneAt(shear.right ?? 0, i), laneAt(shear.up, i)];
+    return { tension: laneAt(tension, i), shear: laneAt(shear.size, i), angleDeg: grainAt(shear, i), right, up };
   });
   return {
     ...{ utilisation: worst.utilisation, pose: poses[i]!, handling: by.handling, forces, standing, each },
     duration: laneAt(by.duration, i),
     ...(held.length > 1 ? { leaned } : {}),
     ...(times === undefined ? {} : { travel }),
+    extremes: held.map((h, k) => ({
+      pose: poses[most[k]!.pose]!,
+      handling: h.handling,
+      duration: laneAt(h.duration, most[k]!.pose),
+    })),
   };
 }
 
 /** The shortest load of a combination sets its duration (NDS 2.3.2, from memory). */
-const durationIn = ({ stays }: LoadPose, handling: Handling): number =>
+export const durationIn = ({ stays }: LoadPose, handling: Handling): number =>
   handling === 'none' ? (stays ? DURATION.stays : DURATION.passing) : DURATION.hand;
 
 type Shear = GroupForces<Lanes>['shear'][number];
@@ -134,7 +152,9 @@ const sharesOf = (
     for (let i = 0; i < poses; i++) {
       const lasts = durationOf(capacity, laneAt(duration, i));
       out[i] = capacity.tension * lasts;
-      across[i] = shearCapacity(capacity, grainAt(shear[k]!, i), table) * lasts;
+      const { right = 0, up } = shear[k]!;
+      const edge = edgeShare(capacity, laneAt(right, i), laneAt(up, i));
+      across[i] = shearCapacity(capacity, grainAt(shear[k]!, i), table) * lasts * edge;
     }
     const force = { tension: tension[k]!, shear: shear[k]!.size };
     return utilisation(LANES, capacity.by, force, { tension: out, shear: across });

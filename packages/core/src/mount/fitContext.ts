@@ -100,7 +100,7 @@ export function fitContext(job: Job, memory: MountMemory = newMountMemory()): Fi
     ...placed,
     room: {
       forSet,
-      obstacles: onMainWall(job.room.objects).filter((i) => !plateMayCover(i)),
+      obstacles: onMainWall(job.room.objects).filter((i) => !plateMayCover(i, job.leads)),
       wallHeight: job.room.wall.height,
       setHeight: height.value,
       patternUp: patternAt(job).up.value,

@@ -1,7 +1,10 @@
 import type { Build, Extent, Fit, Job, Mount } from '@steddo/contract';
 import { holdsRule } from './estimateUtilisation';
 import { hangsIn, roomKindOf } from '../room/roomKind';
+import { moves } from '../arm/arm';
+import { wholeMassOf } from '../load/setPushes';
 import { coveringOf } from '../room/wallAt';
+import { isUnnamedSteel, UNNAMED_STEEL_KG } from '../room/wallKinds';
 import type { FitContext } from './fitContext';
 import type { JudgedLift } from '../lift/judgeLift';
 import { plateRoomRule } from './plateRoom';
@@ -26,7 +29,7 @@ export function fitMount(mount: Mount, job: Pick<Job, 'screen' | 'room'>, contex
     patternRule(mount, screen.pattern),
     sizeRule(mount, screen.diagonal),
     roomKindRule(mount, job),
-    wallRule(mount, builds, context?.corner !== undefined && mount.corner !== undefined),
+    wallRule(mount, job, builds, context?.corner !== undefined && mount.corner !== undefined),
     ...coveringRule(mount, builds),
     ...spacingRule(mount, builds),
     ...(context ? roomRules(mount, context) : []),
@@ -134,17 +137,20 @@ function roomKindRule(mount: Mount, job: Pick<Job, 'room'>): Fit {
 }
 
 /** Of the builds behind the set one that the mount is made for is enough: each hole is then judged in what is behind it. */
-function wallRule(mount: Mount, builds: readonly Build[], onEach: boolean): Fit {
+function wallRule(mount: Mount, { screen }: Pick<Job, 'screen'>, builds: readonly Build[], onEach: boolean): Fit {
   const kinds = Object.keys(mount.walls);
   const known = builds.some((b) => b.kind !== 'unknown');
   // a rack has a foot on each of two walls
   const not = onEach ? builds.find((b) => !kinds.includes(b.kind)) : undefined;
   const taken = not ?? builds.find((b) => kinds.includes(b.kind));
   const ok = taken !== undefined && not === undefined;
+  // a light flat one may hang on metal studs that its label does not name
+  const flat = !moves(mount) && screen.mass + wholeMassOf(mount) <= UNNAMED_STEEL_KG;
+  const onSteel = flat && !onEach && isUnnamedSteel(mount, builds[0]!);
   return {
     rule: 'wall-kind',
     ok,
-    level: ok ? 'info' : known ? 'stop' : 'caution',
+    level: ok ? 'info' : known && !onSteel ? 'stop' : 'caution',
     value: (taken ?? builds[0]!).kind,
     limit: kinds.join(', '),
     margin: ok ? 0 : -1,

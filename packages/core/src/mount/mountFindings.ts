@@ -1,12 +1,17 @@
 import type { Finding, Fit, Job, Mount } from '@steddo/contract';
 import { finding } from '../primitives/findings';
+import { TILT_PLAIN_DEG } from './typeAdvice';
+import { isUnnamedSteel } from '../room/wallKinds';
 import { toMeasure } from './toMeasure';
 
 /** What the chosen mount's failed rules mean for this job, and what its label leaves to measure. */
 export function mountFindings(mount: Mount, fits: readonly Fit[], job: Job): Finding[] {
-  const failed = fits.filter((f) => !f.ok).flatMap((f) => ruleFinding(f, mount, job) ?? []);
+  const failed = fits.filter((f) => !f.ok || isNote(f)).flatMap((f) => ruleFinding(f, mount, job) ?? []);
   return [...failed, ...extensionFinding(mount, job), ...measureFinding(mount, job)];
 }
+
+/** Tilt that is lacking and no caution yet is worth a note. */
+const isNote = (f: Fit): boolean => f.rule === 'tilt' && f.ok && f.margin < -TILT_PLAIN_DEG;
 
 function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding | undefined {
   const value = Number(fit.value);
@@ -35,6 +40,8 @@ function ruleFinding(fit: Fit, mount: Mount, job: Job): Finding | undefined {
       // the corner's own findings say which wall, and by how much
       return undefined;
     case 'wall-kind':
+      // on metal studs that the label does not name the holes say what holds it, or why nothing does
+      if (isUnnamedSteel(mount, { kind: fit.value }) && mount.plate?.slots?.length) return undefined;
       return finding('mount-wall', fit.level, 'mount', {
         kind: String(fit.value),
         takes: Object.keys(mount.walls),
@@ -77,5 +84,5 @@ function extensionFinding(mount: Mount, job: Job): Finding[] {
 
 function measureFinding(mount: Mount, job: Job): Finding[] {
   const fields = toMeasure(mount, job.measured);
-  return fields.length === 0 ? [] : [finding('mount-to-measure', 'stop', 'mount', { fields })];
+  return fields.length === 0 ? [] : [finding('mount-to-measure', 'todo', 'mount', { fields })];
 }

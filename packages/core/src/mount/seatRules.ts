@@ -5,13 +5,13 @@ import { type Seats, ACROSS_TURN_DEG, TILT_PLAIN_DEG } from './typeAdvice';
 /** Seats further across than this ask for a set that turns; from this on plainer mounts are a caution. */
 const ACROSS_MIND_DEG = 20;
 
-/** Tilt that nobody misses, degrees; and tilt lacking by so much that the picture is past its comfort band. */
-const TILT_STOP_DEG = 15;
+/** Tilt lacking by so much is a caution; less is a note, and never a stop, degrees. Comfort band, ergonomic practice. */
+const TILT_MIND_DEG = 15;
 
 /**
  * What the seats ask, of one mount: how far off straight its worst seat stays when the set is
  * brought and turned to it past the walls, and the tilt. Off straight: under 20 degrees fits, from 30 on it is a stop.
- * Tilt lacking: under 5 fits, from 15 on it is a stop. Both are comfort and can be acknowledged.
+ * Tilt lacking: under 15 a note, from there a caution. Reach is comfort and can be acknowledged.
  */
 export function seatRules(mount: Mount, seats: Seats, rough?: RoughRoom): Fit[] {
   return [...reachRule(mount, seats, rough), ...tiltRule(mount, seats)];
@@ -54,7 +54,7 @@ function tiltRule(mount: Mount, { tilt }: Seats): Fit[] {
   const limit = (down ? mount.tilt?.down : mount.tilt?.up) ?? 0;
   const value = Math.abs(tilt.value);
   const lacking = value - limit;
-  const level = lacking >= TILT_STOP_DEG ? 'stop' : lacking >= TILT_PLAIN_DEG ? 'caution' : 'info';
+  const level = lacking >= TILT_MIND_DEG ? 'caution' : 'info';
   return [
     {
       rule: 'tilt',

@@ -122,7 +122,7 @@ function plateLimits(
     { by: 'plate:floor', lo: -Infinity, hi: lowest.value, hiWorking: lowest, yields: 0 },
     { by: 'plate:ceiling', lo: highest.value, hi: Infinity, loWorking: highest, yields: 0 },
     ...items
-      .filter((i) => !plateMayCover(i) && isUnder(i, outline, x))
+      .filter((i) => !plateMayCover(i, input.job.leads) && isUnder(i, outline, x))
       .flatMap((i) => underPlate(i, outline, x, size, centreFor)),
   ];
 }

@@ -73,7 +73,7 @@ function meanEye(job: Job, school: HeightRule): Wish {
   if (unknown.length > 0)
     return {
       ok: false,
-      finding: finding('school-needs-eyes', 'stop', 'height', { school, viewers: unknown }),
+      finding: finding('school-needs-eyes', 'todo', 'height', { school, viewers: unknown }),
     };
   const eyesKnown = known.flatMap(({ viewer, eye }) => (eye ? [{ viewer, eye }] : []));
   const weights = new Set(eyesKnown.map((k) => k.viewer.weight ?? 1));
@@ -161,7 +161,7 @@ function above(job: Job, height: Working, set: { left: number; right: number }):
 
 const needs = (school: HeightRule, field: string): Wish => ({
   ok: false,
-  finding: finding('school-needs-value', 'stop', 'height', { school, field }),
+  finding: finding('school-needs-value', 'todo', 'height', { school, field }),
 });
 
 /** An edge, or the centre, level with something: a cabinet's bottom, a shelf, a window head. */
@@ -232,7 +232,7 @@ const itemTop = (job: Job, item: Item): Working =>
 
 const noObject = (school: HeightRule, object: string): Wish => ({
   ok: false,
-  finding: finding('school-needs-object', 'stop', 'height', { school, object }),
+  finding: finding('school-needs-object', object === '' ? 'todo' : 'stop', 'height', { school, object }),
 });
 
 /** Held up until everybody agrees; the top was marked with tape. */

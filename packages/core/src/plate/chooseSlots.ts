@@ -2,6 +2,8 @@ import type { HoleInto, Mount, SchemeKind, Working } from '@steddo/contract';
 import type { Fastener } from '../fixing/kit';
 import type { Screw } from '../fixing/screw';
 import { mayDrill, type DoneHole, type DrilledHoles } from '../wall/drilledHoles';
+import { HOLE_GO } from '../wall/holeVerdict';
+import { PILOT_CHANCE } from '../wall/pilotMet';
 import type { UsableSlot } from './usableSlots';
 import { SAME_MM, SLOT_END_MM } from '../primitives/epsilons';
 
@@ -55,6 +57,8 @@ export interface SlotSetting {
   chanceFor: (into: HoleInto, fastener: Fastener, x: number, y: number) => number;
   /** That a screw of a diameter at x is all in one ply. */
   chanceOf: (x: number, diameter: number) => number;
+  /** That a pilot has met wood at a hole's own place, whatever the marks say of it. */
+  pilotAt: (x: number, y: number) => boolean;
 }
 
 /** One hole of a candidate: where, through which slot, into what, with what. mm on the wall. */
@@ -193,15 +197,17 @@ function overStud(
     if (!setting.isWallFor(into, fastener, aim.x.value, y)) continue;
     const other = rows.get(s.slot.y);
     if (other && Math.abs(aim.x.value - x - slotX(setting, other.slot)) <= off) continue;
+    const met = into === 'stud' && aim.chance < HOLE_GO && setting.pilotAt(aim.x.value, y);
     rows.set(s.slot.y, {
       x: aim.x.value,
       y,
       slot: s.index,
       into,
       fastener,
-      chance: aim.chance,
+      chance: met ? PILOT_CHANCE : aim.chance,
       line: aim.x.value,
       stud,
+      ...(met ? { edgeOpen: true } : {}),
     });
   }
   for (const { done, at } of own) {

@@ -4,6 +4,7 @@ import { asideOf, foldOffsetOf } from '../arm/arm';
 import { patternAt } from '../room/hungSides';
 import { studBuildOf } from '../room/wallAt';
 import type { StudsFound } from '../wall/inferStuds';
+import { isSought } from '../wall/isSought';
 import { leaf, minus, sum } from '../primitives/working';
 import type { Aim } from './chooseSlots';
 import { lagSetting, placePlate, studsNeeded, type LagSetting, type PlateOnStuds, type PlateSpot } from './plateSearch';
@@ -64,10 +65,10 @@ export function planPlate(job: Job, mount: Mount, found: StudsFound, centreX: Wo
   const fixedX = chosenPlateX(job);
   const resting = nearestSpot(spots, fixedX);
   const findings = fixedX ? beyondSlide(mount, fixedX.value - resting.nominal.value) : [];
-  const base = { x: fixedX ?? resting.nominal, fold: resting.fold, findings, lacking: [] };
+  const base = { x: fixedX ?? onWall(job, mount, resting.nominal), fold: resting.fold, findings, lacking: [] };
   const made = plateSearch(job, mount, found, centreX);
   if (!made) return base;
-  const lacking = lackingFindings(made);
+  const lacking = lackingFindings(made, job);
   if (lacking.length > 0) return { ...base, lacking };
   const { found: on, byMm } = placePlate(made);
   if (!on) {
@@ -75,6 +76,15 @@ export function planPlate(job: Job, mount: Mount, found: StudsFound, centreX: Wo
     return { ...base, lacking: [finding('no-stud-in-slots', 'stop', 'holes', values)] };
   }
   return { x: on.x, fold: on.fold, onStuds: on, findings, lacking: [] };
+}
+
+/** The plate's middle as near to a place as its wall and the set's slide allow. */
+function onWall({ room }: Job, mount: Mount, x: Working): Working {
+  const half = (mount.plate?.width ?? 0) / 2;
+  const slide = asideOf(mount);
+  const over = Math.max(half - x.value, 0) || Math.min(room.wall.width - half - x.value, 0);
+  const by = Math.sign(over) * Math.min(Math.abs(over), slide);
+  return Math.abs(by) <= SAME_MM ? x : sum('plate-x', x, leaf('plate-shift', by, 'mm'));
 }
 
 /** The plate's middle where the installer wants it. */
@@ -103,10 +113,11 @@ function beyondSlide(mount: Mount, shiftMm: number): Finding[] {
   return [finding('plate-beyond-slide', 'stop', 'height', { shiftMm, slideMm })];
 }
 
-function lackingFindings({ mount, fixing, aims, slots }: LagSetting): Finding[] {
+function lackingFindings({ mount, fixing, aims, slots }: LagSetting, job: Job): Finding[] {
   const needed = studsNeeded(mount);
   const found = aims.length;
-  if (found < needed) return [finding('find-the-stud-first', 'stop', 'wall', { found, needed })];
+  if (found < needed)
+    return [finding('find-the-stud-first', isSought(job) ? 'stop' : 'todo', 'wall', { found, needed })];
   const rows = new Set(slots.map((s) => s.slot.y)).size;
   const perStud = Math.ceil(fixing.count / needed);
   return rows < perStud ? [finding('slots-too-few', 'stop', 'holes', { needed: perStud, found: rows })] : [];

@@ -131,6 +131,7 @@ const slotsAnywhere = ({ mount, aims, slots }: LagSetting): SlotSetting => ({
   isWallFor: () => true,
   chanceFor: () => 1,
   chanceOf: () => 1,
+  pilotAt: () => false,
 });
 
 const DOUBT = { go: 0, caution: 1, stop: 2 } as const;

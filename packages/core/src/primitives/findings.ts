@@ -28,6 +28,24 @@ interface AnchorsAlone {
 type BenchSide = BenchClearance['side'];
 
 export interface FindingValues {
+  'not-proved': {
+    obligation: string;
+    /** A hole, `plate`, `set`, a load case, or a field. */ subject: string;
+    needed: number;
+    found: number;
+    unit: string;
+  };
+  'fixing-unknown': { kind: string; /** To be entered. */ fields: string[] };
+  'fixing-from-kit': { holes: string[]; kind: string; id: string };
+  'fewer-fasteners': { needed: number; found: number };
+  'plate-off-wall': { /** Of the plate beyond the wall's end, and which end. */ byMm: number; end: string };
+  'thing-at-holes': { objects: string[] };
+  'free-edge-near': { leastMm: number };
+  'trace-the-sheet': { percent: number; lacking: string };
+  'near-edge': { holes: string[]; probeMm: number };
+  'steel-on-toggles': { holes: string[]; massKg: number; limitKg: number; percent: number };
+  'steel-refused': { moves: boolean; massKg: number; limitKg: number };
+  'joints-cleared': { fromMm: number; toMm: number };
   'loads-checked': { percent: number };
   'load-too-great': LoadValues & {
     /** Kept within so much to either side the label covers it. */
@@ -37,7 +55,6 @@ export interface FindingValues {
   'sheet-too-thin': { thicknessMm: number; leastMm: number };
   'load-unknown': Record<string, never>;
   'no-rating': { kind: string };
-  'no-fixing': { kind: string };
   'never-in-board': { kind: string };
   'lag-off-table': { diameterMm: number };
   'lag-too-short': { threadMm: number; needMm: number };
@@ -273,7 +290,6 @@ export type FindingCode = keyof FindingValues;
 const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>([
   'stud-doubtful',
   'mount-reach',
-  'mount-tilt',
   'lift-heavy',
   'lift-out-of-reach',
   'arm-on-anchors',
@@ -281,7 +297,8 @@ const ACKNOWLEDGEABLE: ReadonlySet<FindingCode> = new Set<FindingCode>([
 ]);
 
 /**
- * Makes a finding. Its level says: `info` worth knowing, `caution` mind this, `stop` do not go on.
+ * Makes a finding. Its level says: `info` worth knowing, `todo` not measured, marked or
+ * looked at yet, `caution` known and risky, `stop` do not go on.
  * `finding('load-unknown', 'stop', 'holes', {})`.
  */
 export function finding<C extends FindingCode>(
@@ -307,7 +324,13 @@ export function acknowledge(findings: Finding[], codes: readonly string[]): Find
   return findings.map((f) => (f.acknowledgeable && codes.includes(f.code) ? { ...f, acknowledged: true } : f));
 }
 
-/** The worst of the findings; an acknowledged stop counts as a caution. */
+/** How many findings are still to do; a plan says none of it where there is nothing. */
+export const todoOf = (findings: readonly Finding[]): { todo?: number } => {
+  const todo = findings.filter((f) => f.level === 'todo').length;
+  return todo > 0 ? { todo } : {};
+};
+
+/** The worst of the findings; an acknowledged stop counts as a caution, and so does what is still to do. */
 export function verdictOf(findings: readonly Finding[]): 'go' | 'caution' | 'stop' {
   if (findings.some((f) => f.level === 'stop' && !f.acknowledged)) return 'stop';
   return findings.some((f) => f.level !== 'info') ? 'caution' : 'go';

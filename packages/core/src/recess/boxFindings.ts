@@ -8,6 +8,7 @@ import { overlaps, type WallBox } from '../wall/hazardZones';
 import { seenAt, type Looked } from '../wall/lookedAt';
 import type { BoxBay } from './boxBay';
 import type { BoxToCut } from './boxCuts';
+import { isTicked } from './ticked';
 
 /** Half of what is nailed across a bay, and how far off its mark may be, mm. Ours. */
 const NOGGING_HALF_MM = 19;
@@ -73,7 +74,7 @@ export function inTheWay({ hazards, looked, box }: Pick<BoxKnown, 'hazards' | 'l
 export function flueFindings({ room }: Job, box: Item): Finding[] {
   const least = room.rules?.find((r) => r.what === 'flue-clearance')?.value;
   return onMainWall(room.objects)
-    .filter((o) => o.kind === 'vent' || o.kind === 'opening' || o.kind === 'stove')
+    .filter((o) => o.kind === 'vent' || o.kind === 'flue' || o.kind === 'opening' || o.kind === 'stove')
     .flatMap((o): Finding[] => {
       const distanceMm = apart(o, box);
       const values = { object: box.id, thing: o.id, distanceMm };
@@ -111,19 +112,27 @@ function buildFindings({ room }: Job, box: Item): Finding[] {
   return solid ? [finding('box-not-hollow', 'stop', 'wall', { object: box.id, kind: solid })] : [];
 }
 
-function bayFindings({ box, bay, chance, taped }: BoxKnown): Finding[] {
+/** Wood is known to be inside an outline that is so likely not free of it. */
+export const KNOWN_WOOD = 1 - HOLE_GO;
+
+/**
+ * What the bay has to say of a box. Before the first cut doubt stops nothing: the small cut inside the outline settles
+ * it; wood that is known to be there does, and so does a bay that was taped through the opening and is too narrow.
+ */
+function bayFindings({ job, box, bay, chance, taped }: BoxKnown): Finding[] {
   const object = box.id;
-  if (!bay) return [finding('box-bay-unknown', 'stop', 'wall', { object })];
+  const opened = box.cut.first !== undefined || isTicked(job, 'box.first-cut');
+  if (!bay) return [finding('box-bay-unknown', opened ? 'stop' : 'todo', 'wall', { object })];
   const percent = (of: number) => Math.floor(of * 100);
   const widthMm = box.right - box.left;
-  if (bay.chance < HOLE_CAUTION)
+  if (bay.chance < (taped ? HOLE_CAUTION : KNOWN_WOOD))
     return [
       finding('box-does-not-fit', 'stop', 'wall', {
         ...{ object, boxMm: widthMm, clearMm: bay.right.value - bay.left.value },
         ...{ percent: percent(bay.chance), taped },
       }),
     ];
-  if (chance < HOLE_CAUTION) {
+  if (chance < (opened ? HOLE_CAUTION : KNOWN_WOOD)) {
     const byMm = (bay.left.value + bay.right.value) / 2 - (box.left + box.right) / 2;
     return [finding('box-meets-wood', 'stop', 'wall', { object, percent: percent(chance), byMm })];
   }
@@ -147,11 +156,11 @@ function lookFindings(known: BoxKnown): Finding[] {
   if (met?.seen) return [finding('seen-at-opening', 'stop', 'wall', { object: box.id, what: met.seen })];
   if (met?.expected) {
     const { what, object: from = '' } = met.expected;
-    return [finding('box-unlooked', 'stop', 'wall', { object: box.id, what, from })];
+    return [finding('box-unlooked', 'todo', 'wall', { object: box.id, what, from })];
   }
   return looked.state === 'clear'
     ? []
-    : [finding('opening-unlooked', 'caution', 'wall', { object: box.id, from: '', what: '' })];
+    : [finding('opening-unlooked', 'todo', 'wall', { object: box.id, from: '', what: '' })];
 }
 
 /** A first opening that the later outline no longer takes away stays in the wall. */

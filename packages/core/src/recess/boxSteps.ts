@@ -1,11 +1,10 @@
-import type { BoxNeed, BoxStepId, Job, RecessPlan } from '@steddo/contract';
+import type { BoxNeed, BoxStepId, RecessPlan } from '@steddo/contract';
 import { HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
-import { flueFindings, inTheWay, noggingIn, sureOf, type BoxKnown } from './boxFindings';
+import { flueFindings, inTheWay, KNOWN_WOOD, noggingIn, sureOf, type BoxKnown } from './boxFindings';
 import type { WallBox } from '../wall/hazardZones';
+import { isTicked } from './ticked';
 
 type Steps = RecessPlan['steps'];
-
-export const isTicked = ({ ticks }: Job, step: BoxStepId): boolean => (ticks ?? []).some((t) => t.step === step);
 
 /** The first opening, and that it meets no wood. */
 export interface FirstCut {
@@ -65,8 +64,9 @@ function lackingOf(known: BoxKnown, first: FirstCut, done: (id: BoxStepId) => bo
   const step = { 'first-cut': 'box.first-cut', saw: 'box.saw', wiring: 'box.wiring' } as const;
   return {
     before: (need: keyof typeof step) => lacks(need, !done(step[need])),
-    studs: lacks('studs', first.chance < HOLE_CAUTION),
-    firstHazard: lacks('hazard', inTheWay(known, first.box) !== undefined),
+    // the small cut settles what is doubted; it is not made into wood that is known, nor into what was seen
+    studs: lacks('studs', first.chance < KNOWN_WOOD),
+    firstHazard: lacks('hazard', inTheWay(known, first.box)?.seen !== undefined),
     hazard: lacks('hazard', inTheWay(known, known.box) !== undefined),
     look: lacks('look', known.looked.state !== 'clear'),
     power: lacks('power', !done('box.power')),

@@ -11,7 +11,8 @@ import { lookedAt } from '../wall/lookedAt';
 import { boxBay, openChance, type BoxBay } from './boxBay';
 import { boxesToCut, firstCut } from './boxCuts';
 import { boxFindings, type BoxKnown } from './boxFindings';
-import { boxSteps, isTicked } from './boxSteps';
+import { boxSteps } from './boxSteps';
+import { isTicked } from './ticked';
 
 /** A tape through the opening to a face was laid so near to where that face is, mm. Ours. */
 const TAPED_NEAR_MM = 25;
@@ -34,7 +35,7 @@ const NOTHING: Hazards = { zones: [], seen: [] };
 export function recessPart({ job, found, noggings, hazards = NOTHING }: RecessInput): Part<RecessPlan> {
   const boxes = boxesToCut(job.room.objects);
   if (boxes.length === 0)
-    return { findings: roomKindOf(job) === 'recess' ? [finding('box-needed', 'caution', 'room', {})] : [] };
+    return { findings: roomKindOf(job) === 'recess' ? [finding('box-needed', 'todo', 'room', {})] : [] };
   const made = boxes.map((box) => {
     const bay = boxBay(box, found);
     const behind = behindOf(job, box);

@@ -46,7 +46,7 @@ export function guessFinding(job: Job, workings: readonly Working[]): Finding[] 
   const paths = workings.flatMap((w) => guessesIn(w, guessed));
   const judged = ['screen.mass', 'screen.pattern', 'screen.diagonal', 'room.wall.build.kind', 'aim.height'];
   const all = [...new Set([...judged.filter((p) => guessed.includes(p)), ...paths])].sort();
-  return all.length === 0 ? [] : [finding('still-guessed', 'caution', 'room', { paths: all })];
+  return all.length === 0 ? [] : [finding('still-guessed', 'todo', 'room', { paths: all })];
 }
 
 /** Whether a number rests on anything that nobody has measured, so that it shows. */

@@ -1,6 +1,7 @@
 import type { Job, Packing, Plate } from '@steddo/contract';
 import { SAME_MM } from '../primitives/epsilons';
 import { isVehicle } from './roomKind';
+import { onMainWall } from './roomThings';
 import { mainZones, wallAt, type Fronted, type Wall } from './wallAt';
 
 /** Faces of the wall that differ by more under one plate have to be packed, mm. Ours. */
@@ -96,6 +97,7 @@ export const frontedBy = (
   wall: room.wall,
   plane: platePlane(room.wall, outline, choices?.packing).plane,
   chosen: choices?.packing ?? 0,
+  things: onMainWall(room.objects),
   ...(isVehicle({ room, mount }) ? { vehicle: true } : {}),
 });
 

@@ -1,4 +1,4 @@
-import type { Build, BuildKind, Job, Zone } from '@steddo/contract';
+import type { Build, BuildKind, Item, Job, Zone } from '@steddo/contract';
 import { WALL_KINDS } from './wallKinds';
 
 /** The wall as it is at one place: its build, and how far its face stands in front of the rest, mm. */
@@ -17,6 +17,8 @@ export interface Fronted {
   chosen: number;
   /** It is a vehicle's: no table for timber knows what it holds, and a skin is behind it. */
   vehicle?: boolean;
+  /** What is in or on it, whose edges are free edges of masonry. */
+  things?: readonly Item[];
 }
 
 /** The parts of the main wall that differ. */

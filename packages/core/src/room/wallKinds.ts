@@ -1,4 +1,4 @@
-import type { BuildKind, HoleInto } from '@steddo/contract';
+import type { Build, BuildKind, HoleInto, Mount } from '@steddo/contract';
 
 /** What is true of a kind of wall, wherever it stands. */
 export interface WallKind {
@@ -25,3 +25,10 @@ export const WALL_KINDS: Record<BuildKind, WallKind> = {
 /** Whether a hole into that can be made in a wall of a kind: a toggle in the hollow of any stud wall. */
 export const takesHole = (name: BuildKind, into: HoleInto): boolean =>
   into === 'board' ? WALL_KINDS[name].hollow : WALL_KINDS[name].main === into;
+
+/** A wall of metal studs that a mount's label says nothing of. */
+export const isUnnamedSteel = (mount: Pick<Mount, 'walls'>, { kind }: Pick<Build, 'kind'>): boolean =>
+  kind === 'metal-stud' && mount.walls['metal-stud'] === undefined;
+
+/** The most of a flat TV and its mount together on metal studs that the label does not name, kg. Ours. */
+export const UNNAMED_STEEL_KG = 20;

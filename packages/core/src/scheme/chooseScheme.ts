@@ -57,7 +57,7 @@ export function chooseScheme(setting: Setting, hung: Hung, wanted = OTHERS): Sch
 const LIKELY_WOOD = 0.5;
 
 /** The chance of a usable ply in reach under which wood was looked for and is not there. Ours. */
-const NO_WOOD = 0.1;
+export const NO_WOOD = 0.1;
 
 /**
  * Those that may lead. Stud first means it: a way into wood whose holes land is never displaced by anchors, whatever

@@ -1,6 +1,7 @@
 import type { Hole, Job, Mount, Working } from '@steddo/contract';
 import { holeChance, EDGE_DIAMETERS } from '../wall/holeChance';
 import type { StudsFound } from '../wall/inferStuds';
+import { PILOT_CHANCE } from '../wall/pilotMet';
 import { leaf, minus, node, sum } from '../primitives/working';
 import { boreOf } from '../fixing/boreOf';
 import { setOutOf, stepsOf } from '../fixing/drillSteps';
@@ -211,6 +212,7 @@ function upOf(job: Job, { plate, lift }: Candidate, place: HolePlace, mount: Mou
 }
 
 function chanceWorking(found: StudsFound, place: HolePlace): Working {
+  if (place.edgeOpen) return node('hole-chance', '+', 'ratio', [leaf('pilot-chance', PILOT_CHANCE, 'ratio')]);
   if (place.into === 'stud' || place.into === 'metal-stud')
     return holeChance(found.chances, place.x, place.fastener.diameter);
   const label = place.into === 'board' ? 'clear-chance' : place.into === 'masonry' ? 'unit-chance' : 'backing-chance';

@@ -13,16 +13,22 @@ import {
 import { holeVerdict, HOLE_CAUTION, HOLE_GO } from '../wall/holeVerdict';
 import { kitOf } from '../fixing/kit';
 import { inBand, inWall, leadBand, packingOf } from '../fixing/leadHole';
+import { isUnnamedSteel, UNNAMED_STEEL_KG } from '../room/wallKinds';
+import type { Checked } from '../load/checkFastening';
 import type { Candidate, Setting } from './schemeSearch';
-import { studPart } from '../plate/chooseSlots';
 import { SKIN_MM } from '../fixing/boreOf';
+import { moves } from '../arm/arm';
+import { wholeMassOf } from '../load/setPushes';
+import { studPart } from '../plate/chooseSlots';
 import { isVehicle } from '../room/roomKind';
 import { FACE_STEP_MM, platePlane } from '../room/platePlane';
 import { boardOf, overAt, wallAt } from '../room/wallAt';
 import { outlineOfPlate } from './candidateFront';
+import { SAME_MM } from '../primitives/epsilons';
+import { EDGE_DIAMETERS } from '../wall/holeChance';
 import { unitAt } from '../wall/unitAt';
 import { bitFor } from './partsOf';
-import { policyOf, type NoWay } from './ways';
+import { anchorLimit, policyOf, type NoWay } from './ways';
 
 /** A stud that misses the slots by no more tempts somebody to drive the lag at an angle, mm. Ours. */
 const ANGLED_MM = 15;
@@ -39,17 +45,78 @@ export function schemeFindings(setting: Setting, candidate: Candidate, holes: re
     ...pastStudFinding(setting.job, holes),
     ...packingFindings(setting.job, setting.mount, candidate, holes),
     ...throughFinding(setting.job, setting.mount, candidate, holes),
+    ...kitFinding(setting, holes),
+    ...fewerFinding(setting, holes),
+    ...sheetHoldFindings(setting.job, holes),
+  ];
+}
+
+/** Screws of the kit where the label gives none: whose they are is said. */
+function kitFinding({ job, mount }: Setting, holes: readonly Hole[]): Finding[] {
+  const own = holes.filter((h) => {
+    const { build } = wallAt(job.room.wall, h.x, h.y);
+    // what holds in board is said apart, and so is a wall that the label does not name
+    const said = isUnnamedSteel(mount, build) || (h.into === 'board' && build.kind === 'timber-stud');
+    return h.fixing.id !== undefined && !said;
+  });
+  const [first] = own;
+  if (!first) return [];
+  const { kind, id = '' } = first.fixing;
+  return [finding('fixing-from-kit', 'caution', 'holes', { holes: own.map((h) => h.id), kind, id })];
+}
+
+/** Fewer than the label asks for: the rows that were measured on the TV have no more. */
+function fewerFinding({ job, mount }: Setting, holes: readonly Hole[]): Finding[] {
+  const asked = holes.map((h) => job.mount?.walls[wallAt(job.room.wall, h.x, h.y).build.kind]?.fixing?.count ?? 0);
+  const needed = Math.max(0, ...asked);
+  return mount.plate?.width === 0 && holes.length < needed
+    ? [finding('fewer-fasteners', 'caution', 'holes', { needed, found: holes.length })]
+    : [];
+}
+
+/** A screw with a rating holds in a sheet by its full thickness; a vehicle says it in its own words. */
+function sheetHoldFindings(job: Job, holes: readonly Hole[]): Finding[] {
+  if (isVehicle(job)) return [];
+  const open = holes.filter((h) => h.into === 'backing' && !h.done && h.fixing.kind !== 'lag');
+  const thick = (h: Hole) => wallAt(job.room.wall, h.x, h.y).build.thickness ?? 0;
+  const ids = (list: readonly Hole[]) => list.map((h) => h.id);
+  const none = open.filter((h) => (h.penetration ?? 0) <= 0);
+  const part = open.filter((h) => (h.penetration ?? 0) > 0 && h.penetration! < thick(h) - SAME_MM);
+  const [short] = [...part].sort((a, b) => a.penetration! - b.penetration!);
+  return [
+    ...(none.length > 0
+      ? [
+          finding('backing-not-reached', 'stop', 'holes', {
+            holes: ids(none),
+            shortMm: -Math.min(...none.map((h) => h.penetration ?? 0)),
+          }),
+        ]
+      : []),
+    ...(short
+      ? [
+          finding('backing-part-held', 'stop', 'holes', {
+            holes: ids(part),
+            engagedMm: short.penetration!,
+            thicknessMm: thick(short),
+          }),
+        ]
+      : []),
   ];
 }
 
 /** The holes that may miss their studs, once: the least sure of them decides. */
 function woodFindings(holes: readonly Hole[]): Finding[] {
+  const open = holes.filter((h) => h.workings.probability?.terms?.[0]?.label === 'pilot-chance');
+  const probeMm = Math.max(0, ...open.map((h) => EDGE_DIAMETERS * h.fixing.diameter));
+  const near =
+    open.length > 0 ? [finding('near-edge', 'caution', 'wall', { holes: open.map((h) => h.id), probeMm })] : [];
   const doubtful = holes.filter((h) => h.stud !== undefined && holeVerdict(h.probability) !== 'go');
-  if (doubtful.length === 0) return [];
+  if (doubtful.length === 0) return near;
   const percent = Math.floor(Math.min(...doubtful.map((h) => h.probability)) * 100);
   // a hole that is there has met wood; what is in doubt is how much of it is left beside the screw
   const stops = doubtful.some((h) => !h.done && holeVerdict(h.probability) === 'stop');
-  return [finding('stud-doubtful', stops ? 'stop' : 'caution', 'wall', { holes: doubtful.map((h) => h.id), percent })];
+  const values = { holes: doubtful.map((h) => h.id), percent };
+  return [...near, finding('stud-doubtful', stops ? 'stop' : 'caution', 'wall', values)];
 }
 
 function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hole[]): Finding[] {
@@ -69,7 +136,7 @@ function boardFindings({ job }: Setting, { way }: Candidate, holes: readonly Hol
 /** What is behind panelling nobody has said: on battens every screw reaches so much less far. */
 function panelFinding({ job }: Setting, holes: readonly Hole[]): Finding[] {
   const open = holes.filter((h) => !h.done && h.into !== 'board' && isUnknownGap(job, h)).map((h) => h.id);
-  return open.length > 0 ? [finding('panel-gap', 'caution', 'wall', { holes: open })] : [];
+  return open.length > 0 ? [finding('panel-gap', 'todo', 'wall', { holes: open })] : [];
 }
 
 function isUnknownGap({ room }: Job, { x, y }: Hole): boolean {
@@ -93,15 +160,13 @@ function solidFindings({ job }: Setting, holes: readonly Hole[]): Finding[] {
   if (blind.length > 0) {
     const lacking = [...new Set(blind.flatMap((h) => h.unmarked))];
     const covered = masonry.some((h) => boardOf(wallAt(job.room.wall, h.x, h.y).build) > 0);
-    found.push(finding('mark-a-joint-first', 'caution', 'wall', { holes: blind.map((h) => h.id), lacking, covered }));
+    found.push(finding('mark-a-joint-first', 'todo', 'wall', { holes: blind.map((h) => h.id), lacking, covered }));
   }
   const missed = backing.filter((h) => h.probability < HOLE_CAUTION);
   if (missed.length > 0) found.push(finding('backing-missed', 'stop', 'wall', { holes: ids(missed) }));
   const unmarked = backing.filter((h) => h.probability >= HOLE_CAUTION && h.probability < HOLE_GO);
   if (unmarked.length > 0)
-    found.push(
-      finding('backing-edges-unmarked', isVehicle(job) ? 'stop' : 'caution', 'wall', { holes: ids(unmarked) }),
-    );
+    found.push(finding('backing-edges-unmarked', isVehicle(job) ? 'stop' : 'todo', 'wall', { holes: ids(unmarked) }));
   return found;
 }
 
@@ -132,6 +197,9 @@ function throughFinding(job: Job, mount: Mount, { places }: Candidate, holes: re
   return [finding('screw-through', 'stop', 'holes', { holes: out.map((o) => o.id), byMm, depthMm })];
 }
 
+/** Of the shank: a bit above or below that is a caution. Ours. */
+const BIT_SHARE = { least: 0.35, most: 0.85 } as const;
+
 function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[]): Finding[] {
   const kit = kitOf(job);
   const found: Finding[] = [];
@@ -141,11 +209,13 @@ function bitFindings(job: Job, { way, places }: Candidate, holes: readonly Hole[
   if (lag && wood) {
     const band = leadBand(lag.diameter, gravityOf(wallAt(job.room.wall, wood.x, wood.y).build));
     const bit = holes.find((h) => h.into === 'stud')!.bit;
+    // the leaflet's bit is kept: far outside the band it is minded
+    const share = (lag.hole ?? 0) / lag.diameter;
     if (lag.hole !== undefined && !inBand(lag.hole, band))
       found.push(
         finding(
           'bit-outside-band',
-          'info',
+          share > BIT_SHARE.most || share < BIT_SHARE.least ? 'caution' : 'info',
           'holes',
           { bitMm: lag.hole, ...band, usedMm: bit },
           'NDS 12.1.4, from memory',
@@ -189,8 +259,21 @@ function packingFindings(job: Job, mount: Mount, candidate: Candidate, holes: re
 }
 
 /** What no hole can be given for, before any place was looked for. */
-export const noWayFinding = ({ code, kind }: NoWay): Finding =>
-  code === 'wall-kind-unknown' ? finding(code, 'stop', 'wall', {}) : finding(code, 'stop', 'holes', { kind });
+export function noWayFinding({ code, kind }: NoWay, { screen }: Job, mount: Mount): Finding {
+  if (code === 'wall-kind-unknown') return finding(code, 'todo', 'wall', {});
+  if (code === 'fixing-unknown') return fixingUnknown(kind);
+  if (code !== 'steel-refused') return finding(code, 'stop', 'holes', { kind });
+  const massKg = screen.mass + wholeMassOf(mount);
+  return finding(code, 'stop', 'holes', { moves: moves(mount), massKg, limitKg: UNNAMED_STEEL_KG });
+}
+
+/** A wall that the label lists without what goes into it: what is to be entered. */
+export const fixingUnknown = (kind: string): Finding =>
+  finding('fixing-unknown', 'stop', 'mount', {
+    kind,
+    fields: FIXING_FIELDS.map((field) => `mount.walls.${kind}.fixing.${field}`),
+  });
+const FIXING_FIELDS = ['diameter', 'length', 'count'] as const;
 
 /** What anchors would have to hold, and how much of it they may carry alone. */
 export interface AnchorNumbers {
@@ -275,3 +358,13 @@ function threadIn(seat: ScrewSeat): number {
 /** A stud that the slots miss by a little: some drive the lag at an angle, and there is a better way. */
 export const angledFinding = (shortMm: number): Finding[] =>
   shortMm > 0 && shortMm <= ANGLED_MM ? [finding('angled-lag', 'caution', 'holes', { offMm: shortMm })] : [];
+
+/** A flat TV on metal studs that its label does not name: on toggles, with their numbers. */
+export function steelFinding({ job, mount, hanging }: Setting, holes: readonly Hole[], checked: Checked): Finding[] {
+  const own = holes.filter((h) => isUnnamedSteel(mount, wallAt(job.room.wall, h.x, h.y).build));
+  if (own.length === 0) return [];
+  const percent = checked.ok ? Math.ceil(checked.worst.utilisation * 100) : -1;
+  const limitKg = Math.min(UNNAMED_STEEL_KG, anchorLimit(holes.length));
+  const values = { holes: own.map((h) => h.id), massKg: hanging.massKg, limitKg, percent };
+  return [finding('steel-on-toggles', 'caution', 'holes', values)];
+}

@@ -11,17 +11,32 @@ import { hangsAt, type Frame, type Spot } from '../placement/placeSet';
 import { studPart } from '../plate/chooseSlots';
 import type { PlatePlan } from '../plate/planPlate';
 import { finding } from '../primitives/findings';
-import { packingUnder, platePlane } from '../room/platePlane';
-import { buildsOf, studBuildOf } from '../room/wallAt';
+import { packingUnder, plateOutline, platePlane } from '../room/platePlane';
+import { FREE_EDGE_MM } from '../room/freeEdges';
+import { onMainWall, ROOM_THINGS } from '../room/roomThings';
+import { boardOf, buildsOf, studBuildOf } from '../room/wallAt';
+import { asideOf, moves } from '../arm/arm';
+import { anchorRefusal } from '../fixing/anchors';
+import { lacksLag } from '../fixing/kitFixing';
+import { isSought } from '../wall/isSought';
+import { studsNeeded } from '../plate/plateSearch';
 import { half, leaf, minus, named, sum } from '../primitives/working';
 import type { StudsFound } from '../wall/inferStuds';
 import { isInOpening, wasOpened } from '../wall/openedWall';
-import { chooseScheme, fasteningOf, keyOf, type Scheme, type Schemes } from './chooseScheme';
+import { chooseScheme, fasteningOf, keyOf, NO_WOOD, type Scheme, type Schemes } from './chooseScheme';
 import { outlineOfPlate } from './candidateFront';
 import { holesOf, holesThere } from './holesOf';
 import { partsOf, timberParts } from './partsOf';
-import { angledFinding, noCapacityFinding, noWayFinding, refusalFinding, schemeFindings } from './schemeFindings';
-import { settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
+import {
+  angledFinding,
+  fixingUnknown,
+  noCapacityFinding,
+  noWayFinding,
+  refusalFinding,
+  schemeFindings,
+  steelFinding,
+} from './schemeFindings';
+import { isOnWall, settingOf, type Candidate, type PlateAt, type Setting } from './schemeSearch';
 import type { Trouble } from './remedies';
 import { placeTimber } from './timberAcross';
 import { boxOf } from './timberPlaced';
@@ -112,7 +127,7 @@ function onWall(input: SchemeInput): SchemeMade | undefined {
   if (plates.length === 0) return undefined;
   const none = { spot, plate, holes: [] };
   const setting = settingFor(input, plates);
-  if ('code' in setting) return { ...none, findings: [noWayFinding(setting)] };
+  if ('code' in setting) return { ...none, findings: [noWayFinding(setting, frame.job, mount)] };
   const hung = { ...hungOf(frame, spot, mount), ...(input.carried ? carriedBy(input.carried) : {}) };
   const schemes = chooseScheme(setting, hung);
   const { best } = schemes;
@@ -187,6 +202,7 @@ function chosen(input: SchemeInput, setting: Setting, best: Scheme, schemes: Sch
       ...goneFinding(schemes),
       ...(checked.ok ? [] : [noCapacityFinding(checked.code, checked.seat)]),
       ...askedFor(setting, candidate, checked),
+      ...steelFinding(setting, holes, checked),
       ...schemeFindings(setting, candidate, holes),
     ],
     ...(checked.ok ? {} : { trouble: checked.code === 'lag-too-short' ? 'short-screw' : 'load' }),
@@ -264,16 +280,9 @@ function schemePlanOf(setting: Setting, { candidate, checked }: Scheme): SchemeP
 
 /** Nothing that the policy allows: why. */
 function refused({ plate }: SchemeInput, setting: Setting, schemes: Schemes): Made {
-  const { job, hanging } = setting;
-  const [first] = schemes.others;
-  const hard = first?.candidate.hard;
-  const refusal = hard && refusalFinding(hard, numbersOf(first.checked, hanging, first.candidate.places.length));
   const short = plate.lacking.find((f) => f.code === 'no-stud-in-slots')?.values.shortMm;
-  const missing = policyOf(job) === 'rated-anchors' && !setting.ways.some((w) => w.board);
-  const none = plate.lacking.length === 0 && schemes.others.length === 0 && setting.job.room.wall.zones?.length;
-  const builds = [...new Set(buildsOf(setting.job.room.wall).map((b) => b.kind))];
-  const nowhere = none ? [finding('no-place-here', 'stop', 'holes', { builds })] : [];
-  const why = plate.lacking.length > 0 || !refusal ? [...plate.lacking, ...nowhere] : [refusal];
+  const missing = policyOf(setting.job) === 'rated-anchors' && !setting.ways.some((w) => w.board);
+  const why = whyNot(plate, setting, schemes);
   return {
     findings: [
       ...why.map((f) => whereToLook(f, setting)),
@@ -284,6 +293,98 @@ function refused({ plate }: SchemeInput, setting: Setting, schemes: Schemes): Ma
     section: { ...noScheme(plate.x.value), alternatives: schemes.others.map((s) => schemePlanOf(setting, s)) },
     ...(why.some((f) => f.level === 'stop') ? { trouble: 'no-place' } : {}),
   };
+}
+
+/**
+ * The first reason that keeps every hole away, and never none: the plate beyond the wall, a wall listed without its
+ * fixing, what is in the wall, wood that was looked for and what keeps anchors out, the studs, the policy.
+ */
+function whyNot(plate: PlatePlan, setting: Setting, schemes: Schemes): Finding[] {
+  const { job, mount, hanging, ways } = setting;
+  const off = beyondWall(setting);
+  if (off) return [off];
+  const { kind } = studBuildOf(job.room.wall).build;
+  const listed = mount.walls[kind];
+  const inStud = ways.some((w) => studPart(w));
+  if (kind === 'timber-stud' && listed && lacksLag(listed.fixing) && !inStud) return [fixingUnknown(kind)];
+  const onBoard = policyOf(job) !== 'studs-only' && !moves(mount) && isDecided(setting);
+  const no =
+    onBoard && !ways.some((w) => w.board)
+      ? anchorRefusal(studBuildOf(job.room.wall).build, mount, kitOf(job))
+      : undefined;
+  if (no) return [anchorFinding(no, setting)];
+  const [first] = schemes.others;
+  const hard = first?.candidate.hard;
+  const refusal = hard && refusalFinding(hard, numbersOf(first.checked, hanging, first.candidate.places.length));
+  if (plate.lacking.length > 0) return onBoard && refusal ? [refusal] : plate.lacking;
+  if (refusal) return [refusal];
+  return [nothingFits(setting, schemes)];
+}
+
+/** No stud was met where every slot could come, and somebody has looked. */
+function isDecided(setting: Setting): boolean {
+  const { expected, lookedFor } = setting.wood();
+  return lookedFor && expected <= NO_WOOD;
+}
+
+/** The plate would stand over the wall's end, wherever the set slides on it. */
+function beyondWall(setting: Setting): Finding | undefined {
+  const { job, mount, spots, fixedX } = setting;
+  const half = (mount.plate?.width ?? 0) / 2;
+  const slide = fixedX ? 0 : asideOf(mount);
+  const { width } = job.room.wall;
+  const xs = fixedX ? [fixedX.value] : spots.map((s) => s.nominal.value);
+  const off = xs.map((x) => Math.max(half - x - slide, x - slide + half - width));
+  const byMm = Math.min(...off);
+  if (byMm <= SAME_MM || isOnWall(setting, xs[0]!)) return undefined;
+  const end = xs[off.indexOf(byMm)]! < width / 2 ? 'left' : 'right';
+  return finding('plate-off-wall', 'stop', 'holes', { byMm, end });
+}
+
+/** What is in or on the wall behind the plate, free edges of masonry, studs that nobody has found; else the wall itself. */
+function nothingFits(setting: Setting, schemes: Schemes): Finding {
+  const { job, mount, spots, plates, found, ways } = setting;
+  if (job.room.wall.build.kind === 'unknown') return finding('wall-kind-unknown', 'todo', 'wall', {});
+  const needed = studsNeeded(mount);
+  const inStud = ways.some((w) => studPart(w));
+  if (inStud && found.studs.length < needed) {
+    const level = isSought(job) ? 'stop' : 'todo';
+    return finding('find-the-stud-first', level, 'wall', { found: found.studs.length, needed });
+  }
+  const slide = asideOf(mount);
+  const under = plates.flatMap((p) =>
+    spots.map((s) => {
+      const box = plateOutline(mount.plate!, s.nominal.value, p.bottom.value);
+      return { ...box, left: box.left - slide, right: box.right + slide };
+    }),
+  );
+  const objects = onMainWall(job.room.objects).filter(
+    (t) =>
+      ROOM_THINGS[t.kind].inWall &&
+      under.some((b) => t.left < b.right && t.right > b.left && t.bottom < b.top && t.top > b.bottom),
+  );
+  if (objects.length > 0) return finding('thing-at-holes', 'stop', 'holes', { objects: objects.map((o) => o.id) });
+  if (ways.some((w) => w.into === 'masonry'))
+    return finding('free-edge-near', 'stop', 'holes', { leastMm: FREE_EDGE_MM });
+  if (inStud && schemes.others.length > 0)
+    return finding('find-the-stud-first', isSought(job) ? 'stop' : 'todo', 'wall', {
+      found: found.studs.length,
+      needed,
+    });
+  const builds = [...new Set(buildsOf(job.room.wall).map((b) => b.kind))];
+  return finding('no-place-here', 'stop', 'holes', { builds });
+}
+
+/** What keeps the strongest anchor of the kit out of this board. */
+function anchorFinding(
+  { code, anchor }: NonNullable<ReturnType<typeof anchorRefusal>>,
+  { job, mount }: Setting,
+): Finding {
+  const boardMm = boardOf(studBuildOf(job.room.wall).build);
+  if (code === 'unrated-on-lath') return finding(code, 'stop', 'holes', { kind: anchor.kind });
+  if (code === 'rated-for-board') return finding(code, 'stop', 'holes', { boardMm, ratedMm: anchor.board ?? 0 });
+  const thickMm = boardMm + (mount.plate?.thickness ?? 0) + (anchor.washer ?? 0);
+  return finding(code, 'stop', 'holes', { thickMm, minMm: anchor.grip?.min ?? 0, maxMm: anchor.grip?.max ?? 0 });
 }
 
 /** A stud to be found comes with the likeliest place for one in reach of the slots. */

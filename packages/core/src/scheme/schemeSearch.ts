@@ -1,6 +1,6 @@
-import type { HoleInto, Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
+import type { BuildKind, HoleInto, Item, Job, Mount, Plan, Side, Working } from '@steddo/contract';
 import type { YieldTable } from '../fixing/fastenerCapacity';
-import { kitOf, type Fastener } from '../fixing/kit';
+import { fromMount, kitOf, type Fastener } from '../fixing/kit';
 import { blockedPlate } from '../placement/blockedPlate';
 import {
   chooseSlots,
@@ -16,7 +16,8 @@ import { columnsOf, usableSlots } from '../plate/usableSlots';
 import type { FindingCode } from '../primitives/findings';
 import { memo } from '../primitives/memo';
 import { leaf, minus, sum } from '../primitives/working';
-import { onMainWall, plateMayCover } from '../room/roomThings';
+import { isOffEdges } from '../room/freeEdges';
+import { isClearOfThings, onMainWall, plateMayCover } from '../room/roomThings';
 import { isIn, kindAt, mainZones, type Wall } from '../room/wallAt';
 import { takesHole, WALL_KINDS } from '../room/wallKinds';
 import { isWhole } from '../room/wholePart';
@@ -25,6 +26,7 @@ import { hazardsOf } from '../wall/hazardZones';
 import { holeVerdict, HOLE_CAUTION } from '../wall/holeVerdict';
 import type { StudsFound } from '../wall/inferStuds';
 import { EDGE_DIAMETERS } from '../wall/holeChance';
+import { pilotMet } from '../wall/pilotMet';
 import { jointsOfWall } from '../wall/markedJoints';
 import { BACKING_EDGE_MM, backingChance, JOINT_DIAMETERS, unitChance } from '../wall/solidChance';
 import { wholeMassOf } from '../load/setPushes';
@@ -110,7 +112,8 @@ export function settingOf(input: SettingInput): Setting | NoWay {
   const fixedX = chosenPlateX(job);
   const jointsAt = jointsOfWall(wall, job.evidence ?? []);
   // what is sawn out holds nothing
-  const cuts = onMainWall(job.room.objects).filter((o) => o.kind === 'box' && o.cut);
+  const things = onMainWall(job.room.objects);
+  const cuts = things.filter((o) => o.kind === 'box' && o.cut);
   let wood: WoodInReach | undefined;
   const slotsFor = memo((diameter: number) => usableSlots({ mount, fixing: { diameter } }), DIAMETERS);
   return {
@@ -126,13 +129,18 @@ export function settingOf(input: SettingInput): Setting | NoWay {
       )),
     drilled: usable(drilledHoles(job), found),
     seen: hazardsOf(job).seen.filter((s) => s.what !== 'live'),
+    pilotAt: pilotMet(job),
     chanceOf: (x, diameter) => Math.min(1, found.chances.at(x, diameter).lands),
     slots: slotsFor,
     columns: memo((diameter: number) => columnsOf(slotsFor(diameter)), DIAMETERS),
     aims: memo((diameter: number) => aimsAt(found, diameter), DIAMETERS),
     isWallFor: (into, fastener, x, y) =>
       takesHole(kindAt(wall, x, y), into) &&
+      (into !== 'backing' || isOwn(mount, kindAt(wall, x, y), fastener)) &&
+      isInside(wall, x, y, wideOf(fastener)) &&
       isWhole(wall, into, x, y, keepOff(into, fastener)) &&
+      isClearOfThings(things, { x, y }, wideOf(fastener)) &&
+      (into !== 'masonry' || isOffEdges(wall, things, x, y)) &&
       !cuts.some((c) => isNear(c, x, y, keepOff(into, fastener))),
     knownOf: ({ x, y, fastener: { diameter, hole = diameter } }) => {
       const { known, unmarked } = unitChance(jointsAt(x, y), x, y, hole);
@@ -145,6 +153,21 @@ export function settingOf(input: SettingInput): Setting | NoWay {
       return isTaped(wall, x, y) ? 1 : backingChance(plan.backing, x, y);
     },
   };
+}
+
+/** What a label gives for one kind of backing is for no other. */
+const isOwn = (mount: Mount, kind: BuildKind, { path, id }: Fastener): boolean =>
+  id !== undefined || fromMount(mount, kind)?.path === path;
+
+/** The widest of a hole: its bit's or its screw's. */
+const wideOf = ({ diameter, hole = diameter }: Fastener): number => Math.max(diameter, hole);
+
+/** A hole's middle is so many of its own diameters inside the wall's outline. Ours. */
+const INSIDE_DIAMETERS = 1.5;
+
+function isInside({ width, height }: Wall, x: number, y: number, holeMm: number): boolean {
+  const off = INSIDE_DIAMETERS * holeMm;
+  return x >= off && x <= width - off && y >= off && y <= height - off;
 }
 
 /** What a hole keeps off the edge of its part of the wall, from its middle, mm: as off a joint, a ply's edge, a stud. */
@@ -199,13 +222,19 @@ export function candidatesOf(setting: Setting): Candidate[] {
     for (const spot of setting.spots)
       for (const studs of studsFor(setting, way, spot))
         for (const x of centresFor(setting, way, spot, studs)) {
-          if (!reachesAll(setting, way, studs, x.value)) continue;
+          if (!reachesAll(setting, way, studs, x.value) || !isOnWall(setting, x.value)) continue;
           for (const plate of plates) {
             const here = candidateAt(setting, spot, plate, { way, studs, x });
             if (here && !onObstacle(here, setting.mount, obstacles)) made.push(here);
           }
         }
   return made.sort((a, b) => compareCandidates(a, b, setting));
+}
+
+/** The plate stays on its wall; where holes are there already it is where they are. */
+export function isOnWall({ job, mount, drilled }: Setting, x: number): boolean {
+  const half = (mount.plate?.width ?? 0) / 2;
+  return drilled.done.length > 0 || (x - half >= -SAME_MM && x + half <= job.room.wall.width + SAME_MM);
 }
 
 /** What some plate of the search could come to sit on. */
@@ -217,7 +246,10 @@ function obstaclesOf({ job, mount, plates, spots, fixedX }: Setting): Item[] {
   const [low, high] = [Math.min(...bottoms) - REACH_MM, Math.max(...bottoms) + height + REACH_MM];
   return onMainWall(job.room.objects).filter(
     (i) =>
-      !plateMayCover(i) && i.top > low && i.bottom < high && xs.some((x) => i.right > x - room && i.left < x + room),
+      !plateMayCover(i, job.leads) &&
+      i.top > low &&
+      i.bottom < high &&
+      xs.some((x) => i.right > x - room && i.left < x + room),
   );
 }
 

@@ -11,6 +11,7 @@ import { freePoses } from '../load/loadPoses';
 import { worstLoad } from '../load/worstLoad';
 import { finding } from '../primitives/findings';
 import { leaf, sum } from '../primitives/working';
+import { isClearOfThings, onMainWall } from '../room/roomThings';
 import { isIn, boardOf, gapOf, studBuildOf, type Wall } from '../room/wallAt';
 import { isThereAt, spoiledOfTimber, SPOILED_MM } from '../wall/drilledHoles';
 import { CLEAT_MM, openingOf } from './noggingsBetween';
@@ -75,7 +76,7 @@ export function timberScrews(input: TimberScrewsInput): { section: TimberPlan; f
     })
     .sort((a, b) => (a.length ?? 0) - (b.length ?? 0) || a.diameter - b.diameter);
   const tried = long.map((lag) => {
-    const screws = screwsOf(box, lines, lag, spoiledOfTimber(job));
+    const screws = screwsOf(box, lines, lag, (x, y) => isFree(job, lag, x, y));
     const uses = [front!, ...rest].map((joint) => useOf(input, { box, screws, joint }));
     return { lag, screws, use: uses.some((u) => u === undefined) ? undefined : Math.max(...uses.map((u) => u!)) };
   });
@@ -143,13 +144,12 @@ function screwsOf(
   { bottom, top }: TimberPlaced['box'],
   lines: TimberPlaced['lines'],
   lag: Fastener,
-  spoiled: readonly { x: number; y: number; keepOff: number }[],
+  isOff: (x: number, y: number) => boolean,
 ): Screw[] {
   const d = lagSizeOf(lag.diameter)?.shankMm ?? lag.diameter;
   const edge = Math.min((top - bottom) / 2, EDGE_DIAMETERS * d);
   const room = (top - bottom) / 2 - edge;
   const ins = Array.from({ length: Math.floor(room / SPOILED_MM) + 1 }, (_, n) => n * SPOILED_MM);
-  const isOff = (x: number, y: number) => spoiled.every((s) => Math.hypot(s.x - x, s.y - y) >= s.keepOff - 1e-6);
   return lines.flatMap(({ x, chance }, stud) =>
     [
       { from: top - edge, way: -1 },
@@ -159,6 +159,12 @@ function screwsOf(
       return { x, y, chance, fastener: lag, slot: 0, into: 'stud', stud };
     }),
   );
+}
+
+/** Off holes that did not come to hold, and off what is in or on the wall. */
+function isFree(job: Job, { diameter }: Fastener, x: number, y: number): boolean {
+  const off = spoiledOfTimber(job).every((s) => Math.hypot(s.x - x, s.y - y) >= s.keepOff - 1e-6);
+  return off && isClearOfThings(onMainWall(job.room.objects), { x, y }, diameter);
 }
 
 /** A row of the timber's screws by its edge, as the tape is laid. */

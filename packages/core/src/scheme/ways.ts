@@ -3,7 +3,9 @@ import { moves } from '../arm/arm';
 import { bestAnchor, masonryAnchor } from '../fixing/anchors';
 import { fromMount, type Kit } from '../fixing/kit';
 import { buildsOf, type Wall } from '../room/wallAt';
-import { WALL_KINDS } from '../room/wallKinds';
+import { isUnnamedSteel, UNNAMED_STEEL_KG, WALL_KINDS } from '../room/wallKinds';
+import { wholeMassOf } from '../load/setPushes';
+import { STUD_WIDTH_MM } from '../primitives/wallFacts';
 import type { FixingWay } from '../plate/chooseSlots';
 import type { FindingCode } from '../primitives/findings';
 import { isHollow, isMasonry } from '../fixing/fixingKinds';
@@ -28,7 +30,7 @@ export const policyOf = (job: Job): FixingPolicy => job.fixing?.school ?? 'stud-
 
 /** What stands in the way of any hole in this wall, before any place is looked for. */
 export type NoWay = {
-  code: 'wall-kind-unknown' | 'no-rating' | 'no-fixing' | 'never-in-board';
+  code: 'wall-kind-unknown' | 'no-rating' | 'fixing-unknown' | 'never-in-board' | 'steel-refused';
   kind: string;
 };
 
@@ -60,6 +62,7 @@ function waysIn(build: Build, job: Job, mount: Mount, kit: Kit): FixingWay[] | N
   const { main } = WALL_KINDS[build.kind];
   if (!main) return { code: 'wall-kind-unknown', kind: build.kind };
   const given = { build, mount, kit, packing: job.choices?.packing ?? 0 };
+  if (isUnnamedSteel(mount, build)) return steelWays(given, job);
   return main === 'stud' || main === 'metal-stud' ? studWays(given, main) : solidWays(given, main);
 }
 
@@ -107,7 +110,27 @@ function studWays({ build, mount, kit, packing }: Given, into: 'stud' | 'metal-s
     ways.push({ kind: 'anchors', into: 'board', board: anchor, count });
     if (count <= FEW) ways.push({ kind: 'anchors', into: 'board', board: anchor, count: FEW + 2 });
   }
-  return ways.length > 0 ? ways : { code: 'no-fixing', kind: build.kind };
+  return ways.length > 0 ? ways : { code: 'fixing-unknown', kind: build.kind };
+}
+
+/** A flange holds a toggle upright in its middle from this width on, mm. Ours. */
+const LEAST_FLANGE_MM = 32;
+
+/** A flat mount on metal studs that its label does not name: toggles in the flanges, which carry everything, or all in the board. */
+function steelWays({ build, mount, kit, packing }: Given, job: Job): FixingWay[] | NoWay {
+  const massKg = job.screen.mass + wholeMassOf(mount);
+  const refused = { code: 'steel-refused', kind: build.kind } as const;
+  const toggle = bestAnchor(build, mount, kit, packing);
+  if (moves(mount) || massKg > UNNAMED_STEEL_KG) return refused;
+  if (!toggle) return { code: 'fixing-unknown', kind: build.kind };
+  const counts = [USUAL_COUNT, USUAL_COUNT + 2].filter((n) => massKg <= anchorLimit(n));
+  const flange = (build.studWidth ?? STUD_WIDTH_MM) >= LEAST_FLANGE_MM;
+  return [
+    ...(flange
+      ? counts.map((count): FixingWay => ({ kind: 'screws-in-studs', into: 'metal-stud', main: toggle, count }))
+      : []),
+    ...counts.map((count): FixingWay => ({ kind: 'anchors', into: 'board', board: toggle, count })),
+  ];
 }
 
 function solidWays({ build: { kind }, mount, kit }: Given, into: HoleInto): FixingWay[] | NoWay {
@@ -115,7 +138,7 @@ function solidWays({ build: { kind }, mount, kit }: Given, into: HoleInto): Fixi
   if (own && into === 'masonry' && !isMasonry(own.kind) && own.kind !== 'bolt')
     return { code: 'no-rating', kind: own.kind };
   const main = own ?? (into === 'masonry' ? masonryAnchor(kit) : undefined);
-  if (!main) return { code: 'no-fixing', kind };
+  if (!main) return { code: 'fixing-unknown', kind };
   const count = mount.walls[kind]?.fixing?.count ?? USUAL_COUNT;
   return [{ kind: into === 'masonry' ? 'masonry' : 'backing', into, main, count }];
 }

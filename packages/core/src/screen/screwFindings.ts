@@ -13,8 +13,8 @@ export function screwFindings(
 ): Finding[] {
   const needs = stackNeeds(screen, mount);
   const found: Finding[] = [];
-  if (needs.set.length > 0) found.push(finding('insert-to-measure', 'caution', 'set', { fields: needs.set }));
-  if (needs.bag.length > 0) found.push(finding('bag-unknown', 'caution', 'set', { fields: needs.bag }));
+  if (needs.set.length > 0) found.push(finding('insert-to-measure', 'todo', 'set', { fields: needs.set }));
+  if (needs.bag.length > 0) found.push(finding('bag-unknown', 'todo', 'set', { fields: needs.bag }));
   if (!stacking) return found;
   const { stacks, check } = stacking;
   if (check.spacer)

@@ -36,7 +36,7 @@ function heatFindings(job: Job, set: Set, over: readonly Item[]): Finding[] {
       ? [finding('heat-at-set', 'stop', 'room', { celsius: heat.celsius, limitC })]
       : []),
     ...(fire && !isHere
-      ? [finding('heat-unmeasured', 'caution', 'room', { over: fire.id, elsewhere: heat !== undefined })]
+      ? [finding('heat-unmeasured', 'todo', 'room', { over: fire.id, elsewhere: heat !== undefined })]
       : []),
   ];
 }
@@ -52,7 +52,7 @@ function flueFindings(job: Job, set: Set): Finding[] {
       if (leastMm !== undefined)
         return distanceMm < leastMm ? [finding('flue-clearance', 'stop', 'room', { object, distanceMm, leastMm })] : [];
       return isFire && distanceMm < VENT_NEAR_MM
-        ? [finding('flue-unasked', 'caution', 'room', { object, distanceMm })]
+        ? [finding('flue-unasked', 'todo', 'room', { object, distanceMm })]
         : [];
     });
 }

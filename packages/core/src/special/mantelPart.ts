@@ -8,7 +8,7 @@ import { GRAVITY_N_PER_KG } from '../primitives/convert';
 import { finding } from '../primitives/findings';
 import type { Part } from '../primitives/part';
 import { leaf, minus, node, sum } from '../primitives/working';
-import { onMainWall, outOf } from '../room/roomThings';
+import { isClearOfThings, onMainWall, outOf } from '../room/roomThings';
 import { boardOf, gapOf, wallAt } from '../room/wallAt';
 import { isThere, USABLE } from '../wall/drilledHoles';
 import { HOLE_CAUTION } from '../wall/holeVerdict';
@@ -76,6 +76,7 @@ function timberPart(job: Job, mantel: Item, ledger: Ledger): Timbered {
   const lacking = [...new Set(blind.flatMap((h) => h.unmarked ?? []))];
   const covered = overMm > 0;
   const inJoint = holes.filter((h) => !h.unmarked && !h.done && h.probability < HOLE_CAUTION);
+  if (holes.length === 0) return { section: base, findings: [first, thingsAt(job, timber, object)] };
   const load = fastener && loadOf(mantel, { fastener, count: holes.length, y: row.y, bottom: timber.bottom });
   return {
     section: {
@@ -87,16 +88,29 @@ function timberPart(job: Job, mantel: Item, ledger: Ledger): Timbered {
     findings: [
       first,
       ...(blind.length > 0
-        ? [finding('mark-a-joint-first', 'caution', 'wall', { holes: blind.map((h) => h.id), lacking, covered })]
+        ? [finding('mark-a-joint-first', 'todo', 'wall', { holes: blind.map((h) => h.id), lacking, covered })]
         : []),
       ...(inJoint.length > 0 ? [finding('in-joint', 'stop', 'wall', { holes: inJoint.map((h) => h.id) })] : []),
       ...(fastener ? [] : [finding('mantel-no-fixing', 'stop', 'wall', { object })]),
-      ...(mantel.mass === undefined ? [finding('mantel-mass-unknown', 'caution', 'room', { object })] : []),
+      ...(mantel.mass === undefined ? [finding('mantel-mass-unknown', 'todo', 'room', { object })] : []),
       ...(load && load.verdict === 'stop'
         ? [finding('mantel-load', 'stop', 'wall', { object, percent: Math.ceil(load.utilisation * 100) })]
         : []),
     ],
   };
+}
+
+/** What is in the wall all along a timber, so that no bolt finds a place. */
+function thingsAt({ room }: Job, timber: ReturnType<typeof timberOf>, mantel: string): Finding {
+  const under = onMainWall(room.objects).filter(
+    (t) =>
+      t.id !== mantel &&
+      t.left < timber.right &&
+      t.right > timber.left &&
+      t.bottom < timber.top &&
+      t.top > timber.bottom,
+  );
+  return finding('thing-at-holes', 'stop', 'wall', { objects: under.map((t) => t.id) });
 }
 
 /** The strongest masonry screw of the kit that goes through the timber's holes with its head on them, and far enough in. */
@@ -147,7 +161,10 @@ function holesFor(job: Job, mantel: Item, { ledger, row, joints, bit }: Row): Ma
     row.course === undefined || !joints?.bed
       ? leaf('bolt-line', row.y, 'mm')
       : sum('bolt-line', courseWorking(row.course, joints.bed), leaf('off-course', row.y - row.course, 'mm'));
-  return boltPlaces(timber, row.y, ledger.diameter, joints, spoiledBy(job, row.y)).map((x, i): MantelHole => {
+  const things = onMainWall(job.room.objects);
+  const isSpoiled = spoiledBy(job, row.y);
+  const isTaken = (x: number) => isSpoiled(x) || !isClearOfThings(things, { x, y: row.y }, bit, mantel.id);
+  return boltPlaces(timber, row.y, ledger.diameter, joints, isTaken).map((x, i): MantelHole => {
     const id = `m${i + 1}`;
     const { chance, unmarked } = unitChance(joints, x, row.y, bit);
     return {

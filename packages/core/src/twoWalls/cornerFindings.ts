@@ -32,7 +32,7 @@ export function atWall(one: Finding, wall: 'main' | Side): Finding {
 
 /** What a fastening comes to: of two feet the worse one is said. */
 const ONE_OF: ReadonlySet<string> = new Set(['loads-checked', 'held-by-label', 'load-too-great']);
-const LEVEL = { stop: 2, caution: 1, info: 0 } as const;
+const LEVEL = { stop: 3, caution: 2, todo: 1, info: 0 } as const;
 
 /**
  * What is said of both walls, once: nobody reads one list of holes to look at and then another; and of the loads of two
@@ -71,7 +71,7 @@ export function footFindings(found: readonly Finding[], xMm: number): Finding[] 
   });
 }
 
-export const undrawnFinding = (): Finding => finding('corner-undrawn', 'caution', 'mount', {});
+export const undrawnFinding = (): Finding => finding('corner-undrawn', 'todo', 'mount', {});
 
 /** Why a rack's feet cannot be where they would have to be. */
 export function rackFindings(job: Job, mount: Mount, feet: readonly Feet[], place: CornerPlace): Finding[] {

@@ -16,6 +16,8 @@ export interface CornerInput {
   main: CornerWall;
   side: SideWall;
   yieldTable: YieldTable;
+  /** Whether to look for how it would have to stand where a foot is not held. */
+  ways?: boolean;
 }
 
 /** The same with what hangs there, where the set stands, and what stands in its way. */

@@ -15,7 +15,7 @@ import { rackHeld } from './rackHeld';
  */
 export function cornerPart(input: CornerInput): CornerMade & Pick<Plan, 'remedies'> {
   const { made, unheld } = asItStands(input);
-  const remedies = unheld ? gapRemedy(unheld) : [];
+  const remedies = unheld && input.ways ? gapRemedy(unheld) : [];
   return remedies.length > 0 ? { ...made, remedies } : made;
 }
 
@@ -49,10 +49,18 @@ function asItStands(input: CornerInput): { made: CornerMade; unheld?: Held } {
 function gapRemedy(held: Held): NonNullable<Plan['remedies']> {
   const { job, frame, mount, place, main, side } = held;
   const walls = place.main === 'right' ? { right: main, left: side } : { right: side, left: main };
-  const gap = gapToWood({ job, mount, width: frame.width, spacer: frame.spacer, walls });
-  if (gap === undefined) return [];
-  const there: Job = { ...job, choices: { ...job.choices, cornerGap: gap } };
-  const { loads, findings } = asItStands({ ...held, job: there }).made;
-  if (!loads || loads.worst > 1 || findings.some((f) => f.level === 'stop' && f.code.startsWith('corner'))) return [];
-  return [{ kind: 'corner-gap', by: gap, result: { utilisation: loads.worst, verdict: 'go' } }];
+  const asked = { job, mount, width: frame.width, spacer: frame.spacer, walls };
+  let tries = 0;
+  for (const { gap, turn } of gapToWood(asked)) {
+    if (++tries > MOST_TRIES) break;
+    const there: Job = { ...job, choices: { ...job.choices, cornerGap: gap, ...(turn ? { cornerTurn: turn } : {}) } };
+    const { loads, findings } = asItStands({ ...held, job: there }).made;
+    if (!loads || loads.worst > 1 || findings.some((f) => f.level === 'stop')) continue;
+    const turned = turn === (job.choices?.cornerTurn ?? 0) ? {} : { turn };
+    return [{ kind: 'corner-gap', by: gap, ...turned, result: { utilisation: loads.worst, verdict: 'go' } }];
+  }
+  return [];
 }
+
+/** Ways to stand are tried with everything that holds them so often. */
+const MOST_TRIES = 8;

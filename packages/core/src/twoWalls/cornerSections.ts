@@ -97,16 +97,26 @@ export function cornerSections(input: CornerInput, walls: Walls): CornerMade {
 
 type Loads = NonNullable<Plan['loads']>;
 
-const namedThere = (loads: Loads): Loads => ({
-  ...loads,
-  fasteners: loads.fasteners.map((f) => ({ ...f, hole: holeThere(f.hole) })),
-});
+const namedThere = (loads: Loads): Loads => {
+  const there = <T extends { hole: string }>(list: readonly T[]): T[] =>
+    list.map((f) => ({ ...f, hole: holeThere(f.hole) }));
+  return {
+    ...loads,
+    fasteners: there(loads.fasteners),
+    cases: loads.cases.map((c) => ({ ...c, fasteners: there(c.fasteners) })),
+  };
+};
 
 /** What the worse foot has to hold, with the fasteners of both. */
 function bothLoads(main: Loads | undefined, other: Loads | undefined): Loads | undefined {
   if (!main || !other) return main ?? other;
   const worse = other.worst > main.worst ? other : main;
-  return { ...worse, fasteners: [...main.fasteners, ...other.fasteners] };
+  return {
+    ...worse,
+    about: main.about,
+    cases: [...main.cases, ...other.cases],
+    fasteners: [...main.fasteners, ...other.fasteners],
+  };
 }
 
 function cornerPlanOf(job: Job, { place, feet, arm, stance, reach, plans }: Walls): CornerPlan {

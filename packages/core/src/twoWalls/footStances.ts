@@ -17,6 +17,12 @@ export function isOnWall(job: Job, mount: Mount, foot: Feet, place: CornerPlace,
   return x !== undefined && x >= half && x <= wallWidth(job, place, foot.wall) - half;
 }
 
-/** The stances in which both feet are on their walls: of two feet neither stands otherwise than the other. */
-export const stancesOn = (job: Job, mount: Mount, feet: readonly Feet[], place: CornerPlace): Stance[] =>
-  STANCES.filter((stance) => feet.every((foot) => isOnWall(job, mount, foot, place, stance)));
+/** How each foot of a rack stands, in the order of the feet. */
+export type Stand = readonly Stance[];
+
+/** The ways in which both feet are on their walls: alike first, the wider before the narrower; then each its own way. */
+export function stancesOn(job: Job, mount: Mount, feet: readonly Feet[], place: CornerPlace): Stand[] {
+  const alike = STANCES.map((s): Stand => feet.map(() => s));
+  const mixed: Stand[] = feet.length === 2 ? [STANCES, [...STANCES].reverse()] : [];
+  return [...alike, ...mixed].filter((stand) => feet.every((foot, i) => isOnWall(job, mount, foot, place, stand[i]!)));
+}

@@ -6,6 +6,7 @@ import { leaf } from '../primitives/working';
 import { atWall, footFindings } from './cornerFindings';
 import { footBase, onWall, placeOf, wallThere, type Held } from './cornerInput';
 import type { Walls } from './cornerSections';
+import type { Stand } from './footStances';
 import { footMount } from './footMount';
 import { byTrouble, worstTrouble } from './footTrouble';
 import { footOnWall, type FootMade } from './footWall';
@@ -13,12 +14,12 @@ import { footOnWall, type FootMade } from './footWall';
 /** A rack's feet, and the stances in which both are on their walls, the wider first. */
 export interface HeldByFeet extends Held {
   feet: Feet[];
-  stances: readonly Stance[];
+  stances: readonly Stand[];
 }
 
 /** A rack: its feet outside of their pivots, or inside where they are held better there; with the holes of both. */
 export function rackHeld(held: HeldByFeet): { walls: Walls; stops: number } {
-  const [first, ...others] = held.stances.map((stance) => () => standing(held, stance));
+  const [first, ...others] = held.stances.map((stand) => () => standing(held, stand));
   const wide = first!();
   const [stops, doubt, use] = wide.trouble;
   // feet that stand wide carry the set better: the other stance is for those that find no wood there
@@ -29,7 +30,7 @@ export function rackHeld(held: HeldByFeet): { walls: Walls; stops: number } {
   const { place, things } = held;
   return {
     walls: {
-      ...{ place, feet: held.feet, stance, main: main.made, other: other.made },
+      ...{ place, feet: held.feet, ...(stance ? { stance } : {}), main: main.made, other: other.made },
       plans: [main.plan, other.plan],
       findings: [
         ...things,
@@ -40,9 +41,14 @@ export function rackHeld(held: HeldByFeet): { walls: Walls; stops: number } {
   };
 }
 
-function standing(held: HeldByFeet, stance: Stance) {
-  const feet = held.feet.map((f) => footOf(held, f, stance));
-  return { stance, feet, trouble: worstTrouble(feet.map((f) => f.made)) };
+function standing(held: HeldByFeet, stand: Stand) {
+  const feet = held.feet.map((f, i) => footOf(held, f, stand[i]!));
+  const [stance] = stand;
+  return {
+    ...(stand.every((s) => s === stance) ? { stance } : {}),
+    feet,
+    trouble: worstTrouble(feet.map((f) => f.made)),
+  };
 }
 
 interface Foot {
@@ -75,5 +81,5 @@ function footOf(held: HeldByFeet, foot: Feet, stance: Stance): Foot {
     carried: [by(carry.along, carry.out), by(x.value, carry.freeOut)],
   });
   const pullsAt = Math.max(carry.out.value, carry.freeOut.value);
-  return { wall: name, made, plan: { wall: name, x: x.value, working: x, share: carry.share, pullsAt } };
+  return { wall: name, made, plan: { wall: name, x: x.value, stance, working: x, share: carry.share, pullsAt } };
 }

@@ -135,7 +135,7 @@ function vehicleFindings(job: Job, holes: readonly Hole[], backing: VehiclePlan[
   const buildOf = (h: Hole) => wallAt(job.room.wall, h.x, h.y).build;
   const ids = (list: readonly Hole[]) => list.map((h) => h.id);
   const found: Finding[] = [];
-  if (!backing) found.push(finding('backing-unknown', 'stop', 'wall', {}));
+  if (!backing) found.push(finding('backing-unknown', 'todo', 'wall', {}));
   const shallow = open.filter((h) => buildOf(h).depth === undefined);
   if (shallow.length > 0)
     found.push(finding('skin-unknown', 'stop', 'holes', { holes: ids(shallow), lacking: 'depth' }));

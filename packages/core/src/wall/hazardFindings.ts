@@ -90,7 +90,7 @@ function lookFirst(holes: readonly (Spot & Behind)[], hazards: Hazards): Finding
   return [
     finding(
       'look-first',
-      'caution',
+      'todo',
       'wall',
       {
         holes: open.map((h) => h.id),
@@ -144,7 +144,7 @@ function openingFindings(job: Job, studs: readonly Stud[], hazards: Hazards, ope
     if (looked.state === 'clear') return found;
     const zone = hazards.zones.find((z) => overlaps(z, box) && z.object !== box.id);
     found.push(
-      finding('opening-unlooked', 'caution', 'wall', {
+      finding('opening-unlooked', 'todo', 'wall', {
         object: box.id,
         from: zone?.object ?? '',
         what: zone?.what ?? '',

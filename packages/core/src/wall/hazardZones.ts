@@ -82,7 +82,7 @@ function seenIn(job: Job): HazardSeen[] {
     const box = {
       vertical: { left: k.x - m, right: k.x + m, bottom: 0, top: wall.height },
       horizontal: { left: 0, right: wall.width, bottom: k.y - m, top: k.y + m },
-      unsaid: { left: k.x - across, right: k.x + across, bottom: k.y - reach, top: k.y + reach },
+      unsaid: { left: k.x - across, right: k.x + across, bottom: k.y - reach - m, top: k.y + reach + m },
     }[k.runs ?? 'unsaid'];
     return [{ id: k.id, what: k.found, ...box }];
   });

@@ -1,5 +1,6 @@
-import type { Job } from '@steddo/contract';
+import type { Job, Zone } from '@steddo/contract';
 import { PROBE_WRONG } from '../primitives/wallFacts';
+import { backingOf } from './otherTimber';
 import type { WallBelief } from './wallBelief';
 
 /** How often there is a sheet of wood behind a wall's board. Ours. */
@@ -37,3 +38,43 @@ export const backingMet = ({ evidence = [] }: Pick<Job, 'evidence'>): boolean =>
     (e) =>
       (e.wall ?? 'main') === 'main' && (e.kind === 'backing-edge' || (e.kind === 'probe' && e.found === 'backing')),
   );
+
+/** No zone of a job is called this. */
+const SHEET = 'sheet behind the board';
+
+/** How far off the outline of a sheet may be where it was found by small pokes, mm. Ours. */
+const OUTLINE_DOUBT_MM = 5;
+
+/** What is lacking before a sheet behind the board can be screwed into: its edges, or how thick it is. */
+export function sheetLacks({
+  wall,
+  evidence = [],
+}: {
+  wall: Job['room']['wall'];
+  evidence?: Job['evidence'];
+}): 'edges' | 'thickness' | undefined {
+  const found = backingOf(evidence.filter((e) => (e.wall ?? 'main') === 'main'));
+  const { left, right, bottom, top } = found ?? {};
+  if (left === undefined || right === undefined || bottom === undefined || top === undefined) return 'edges';
+  return wall.build.thickness === undefined ? 'thickness' : undefined;
+}
+
+/** A stud wall with a traced sheet of wood as a part of it; undefined while an edge, or its thickness, is lacking. */
+export function sheetWall(wall: Job['room']['wall'], evidence: Job['evidence']): Job['room']['wall'] | undefined {
+  if (wall.build.kind !== 'timber-stud' || sheetLacks({ wall, evidence })) return undefined;
+  const { left, right, bottom, top } = backingOf((evidence ?? []).filter((e) => (e.wall ?? 'main') === 'main'))!;
+  const box = { left: left!, right: right!, bottom: bottom!, top: top! };
+  if (box.left >= box.right || box.bottom >= box.top) return undefined;
+  const zone: Zone = { id: SHEET, ...box, build: { kind: 'timber-backing' }, doubt: OUTLINE_DOUBT_MM };
+  return { ...wall, zones: [...(wall.zones ?? []), zone] };
+}
+
+/** The job with a traced sheet behind its board: the mount's own lags hold in it by its thickness. Else the same job. */
+export function withSheet(job: Job, walled: typeof sheetWall = sheetWall): Job {
+  const wall = walled(job.room.wall, job.evidence);
+  if (!wall) return job;
+  const { mount } = job;
+  const own = mount?.walls['timber-stud'];
+  const walls = mount && own && { ...mount.walls, 'timber-backing': mount.walls['timber-backing'] ?? own };
+  return { ...job, ...(walls ? { mount: { ...mount, walls } } : {}), room: { ...job.room, wall } };
+}

@@ -13,11 +13,11 @@ export function tapeFirst(job: Job, placement: Placement | undefined, holes: rea
     if (doubt === 0) return [];
     const near = holes.filter((h) => !h.done && h.wall === undefined && overlaps(grown(item, doubt), spotOf(h)));
     const plate = placement?.plate;
-    const byPlate = plate !== undefined && !plateMayCover(item) && isClose(item, plate, doubt);
+    const byPlate = plate !== undefined && !plateMayCover(item, job.leads) && isClose(item, plate, doubt);
     const bySet = placement !== undefined && !setMayCover(item) && isClose(item, placement, doubt);
     if (near.length === 0 && !byPlate && !bySet) return [];
     const values = { object: item.id, holes: near.map((h) => h.id), plate: byPlate, set: bySet, doubtMm: doubt };
-    return [finding('tape-it-first', 'caution', 'room', values)];
+    return [finding('tape-it-first', 'todo', 'room', values)];
   });
 }
 

@@ -9,7 +9,7 @@ import { isInOpening, wasOpened } from './openedWall';
 import { isVehicle } from '../room/roomKind';
 import { studBuildOf } from '../room/wallAt';
 import { WALL_KINDS } from '../room/wallKinds';
-import { backingMet, SHEET_LIKELY } from './sheetBehind';
+import { backingMet, SHEET_LIKELY, sheetLacks } from './sheetBehind';
 import { backingOf, noggingsOf } from './otherTimber';
 
 /** P(wood) goes into the plan file every so often along the wall, mm. Ours. */
@@ -52,11 +52,20 @@ export function wallPart(
     },
     // what a sheet explains is not odd
     findings: isSheet(job, sheet)
-      ? [finding('sheet-behind-board', 'caution', 'wall', { percent: Math.round(sheet * 100) })]
+      ? [sheetFinding(job, sheet)]
       : odd.length > 0
         ? [finding('evidence-odd', 'caution', 'wall', { ids: odd })]
         : [],
   };
+}
+
+/** Wood that no studs explain is not drilled into before its edges and its thickness are known; then it holds. */
+function sheetFinding(job: Job, sheet: number): Finding {
+  const lacking = sheetLacks({ wall: job.room.wall, evidence: job.evidence });
+  const percent = Math.round(sheet * 100);
+  return lacking && sheet >= SHEET_LIKELY
+    ? finding('trace-the-sheet', 'stop', 'wall', { percent, lacking })
+    : finding('sheet-behind-board', 'caution', 'wall', { percent });
 }
 
 /** On a wall of studs: wood that no layout explains, or backing that somebody met. */

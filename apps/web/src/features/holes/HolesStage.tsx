@@ -1,16 +1,17 @@
 import { Fragment } from 'react';
 import { View } from 'react-native';
-import { wallTitle } from '@steddo/text';
+import { checksText, wallTitle } from '@steddo/text';
 import { router } from 'expo-router';
 import { Action } from '../../ui/Action';
 import { Txt } from '../../ui/Txt';
-import { Verdict } from '../../ui/Verdict';
+import { PlanVerdict } from '../../ui/Verdict';
 import { Findings } from '../../work/Findings';
 import { Fold } from '../../ui/Fold';
 import { timberLeft } from '../../state/nextStep';
 import { useRoomContext } from '../../state/roomState';
 import { FeltPart } from '../../work/FeltPart';
 import { HoleRow } from './HoleRow';
+import { ChecksPart } from './ChecksPart';
 import { KitPart } from './KitPart';
 import { LightPart } from './LightPart';
 import { LoadPart } from './LoadPart';
@@ -32,7 +33,7 @@ export function HolesStage() {
   return (
     <View>
       <View style={{ paddingHorizontal: 16, paddingTop: 10, flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-        <Verdict verdict={plan.verdict} />
+        <PlanVerdict plan={plan} />
         <View style={{ flex: 1 }}>
           <Txt kind="small" soft>
             A check of arithmetic on what was entered, not an engineer's approval. Follow the leaflet and local codes.
@@ -114,6 +115,11 @@ export function HolesStage() {
             onPress={() => router.push(`/room/${id}/sheets`)}
           />
         </View>
+      ) : null}
+      {holes.length > 0 && plan.checked ? (
+        <Fold name={checksText(plan)}>
+          <ChecksPart />
+        </Fold>
       ) : null}
       <Fold name="parts and bits to take">
         <PartsPart />

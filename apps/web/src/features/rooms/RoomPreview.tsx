@@ -10,7 +10,7 @@ import { Action } from '../../ui/Action';
 import { FindingNote } from '../../ui/FindingNote';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
-import { Verdict } from '../../ui/Verdict';
+import { PlanVerdict } from '../../ui/Verdict';
 import { useListedPlan } from './listedPlans';
 import { openAt } from './RoomRow';
 
@@ -33,7 +33,7 @@ export function RoomPreview({ room, document }: { room: ListedRoom; document: Jo
           </Txt>
           <Txt soft>{setLine(job, say)}</Txt>
         </View>
-        {plan ? <Verdict verdict={plan.verdict} /> : null}
+        {plan ? <PlanVerdict plan={plan} /> : null}
       </View>
       {scene ? (
         <View style={{ flex: 1, minHeight: 200 }}>

@@ -9,7 +9,7 @@ import { Tap } from '../../ui/Tap';
 import { usePalette } from '../../ui/tokens';
 import { Txt } from '../../ui/Txt';
 import { useSeen } from '../../ui/useSeen';
-import { Verdict } from '../../ui/Verdict';
+import { PlanVerdict } from '../../ui/Verdict';
 import { momentText } from '../../ui/moment';
 import { useListedPlan } from './listedPlans';
 import { RoomMenu } from './RoomMenu';
@@ -123,7 +123,7 @@ function Planned({ room: { id, savedAt, waiting }, document, going, onPlace }: P
           <Txt kind="bold" style={TITLE}>
             {document.title}
           </Txt>
-          {listed?.plan ? <Verdict verdict={listed.plan.verdict} /> : null}
+          {listed?.plan ? <PlanVerdict plan={listed.plan} /> : null}
         </View>
         <Txt kind="small" soft lines={2}>
           {setLine(document, wordingFor(document))}
