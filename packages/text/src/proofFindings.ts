@@ -43,7 +43,7 @@ export function checkNumbers(
   say: Wording,
 ): string {
   if (unit === 'count' && needed === 1) return '';
-  return `${say.value(found, unit)} found, ${say.value(needed, unit)} needed`;
+  return `${say.value(found, unit)} found, the limit is ${say.value(needed, unit)}`;
 }
 
 function notProvedText(

@@ -4,6 +4,9 @@ import { View } from 'react-native';
 import { Txt } from '../../ui/Txt';
 import { useRoomContext } from '../../state/roomState';
 
+/** How far a number is from its limit, as a share of it. */
+const slackOf = ({ found, needed }: Obligation): number => Math.abs(found - needed) / Math.max(1, Math.abs(needed));
+
 /** What was checked of the finished plan, one line each: how often, and the numbers of the closest. */
 export function ChecksPart() {
   const { plan, say } = useRoomContext();
@@ -13,7 +16,7 @@ export function ChecksPart() {
     <View style={{ padding: 16, gap: 8 }} testID="checks">
       {[...byId].map(([id, all]) => {
         const open = all.filter((o) => !o.holds);
-        const shown = open[0] ?? all[0]!;
+        const shown = open[0] ?? all.reduce((a, b) => (slackOf(b) < slackOf(a) ? b : a));
         const times = all.length > 1 ? `, ${all.length} times` : '';
         return (
           <View key={id} testID={`check-${id}`}>
