@@ -43,7 +43,7 @@ export const CORE_FOLDERS = {
   recess: [...BASE, 'wall', 'fixing'],
   vehicle: [...BASE, 'fixing', 'arm'],
   bench: [...BASE, 'sight', 'arm', 'reach'],
-  // reads the job and the plan alone; of the primitives it takes the conversions and nothing else (a test says so)
+  // reads the job and the plan alone; of the primitives it takes the conversions and nothing else
   check: ['primitives'],
   ways: [...BASE, 'edit', 'wall', 'fixing', 'arm', 'placement', 'plate', 'load', 'scheme'],
 };

@@ -57,10 +57,6 @@ export function takeWay(way: Remedy, job: Job, plan: Plan): Command | undefined 
   }
 }
 
-/** Whether a way asks for what somebody has to do with their hands or know, and no tap can. */
-export const isByHand = ({ kind }: Pick<Remedy, 'kind'>): boolean =>
-  kind === 'enter' || kind === 'evidence' || kind === 'poke-edge' || kind === 'other-mount' || kind === 'not-here';
-
 function kitLag(job: Job, fixing: Fixing, path: `mount.walls.${string}.fixing`, by: string): Command | undefined {
   const lag = job.lags?.find((l) => l.id === by);
   if (!lag) return undefined;
